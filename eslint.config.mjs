@@ -1,0 +1,67 @@
+import tseslint from 'typescript-eslint'
+import importX from 'eslint-plugin-import-x'
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
+import reactHooks from 'eslint-plugin-react-hooks'
+
+/** Which folders each layer may not reach into. The arrow of dependency runs app -> ui/data -> contracts -> core. */
+const zones = [
+  { layer: 'core', forbidden: ['contracts', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'contracts', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'ui', forbidden: ['data', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'data', forbidden: ['ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'services', forbidden: ['ui', 'app', 'cli', 'demo'] },
+  { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
+  { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },
+].map(({ layer, forbidden }) => ({
+  target: `./src/${layer}`,
+  from: forbidden.map((name) => `./src/${name}`),
+  message: `src/${layer} must not depend on this layer; see docs/architecture.md.`,
+}))
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  {
+    plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ project: './tsconfig.json' })] },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'import-x/no-cycle': 'error',
+      'import-x/no-restricted-paths': ['error', { zones }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^(?!@/core/|\\.)', message: 'The core imports nothing but itself.' }] },
+      ],
+      'no-restricted-globals': ['error', 'process', 'fetch', 'setTimeout', 'setInterval', 'console', 'window'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core is told the time.' },
+        { object: 'Math', property: 'random', message: 'The core is deterministic.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core is told the time.' },
+      ],
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/data/**', 'src/core/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: '@electric-sql/pglite', message: 'Only src/data touches the database engine.' }],
+        },
+      ],
+    },
+  },
+)

@@ -1,0 +1,15 @@
+import type { NextConfig } from 'next'
+
+const config: NextConfig = {
+  serverExternalPackages: ['@electric-sql/pglite', 'proper-lockfile'],
+  poweredByHeader: false,
+  devIndicators: false,
+  experimental: { optimizePackageImports: ['react-bootstrap', 'lucide-react'] },
+  sassOptions: {
+    // Bootstrap 5.3 still uses @import inside; its own warnings are not ours to mend.
+    quietDeps: true,
+    silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
+  },
+}
+
+export default config

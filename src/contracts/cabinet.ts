@@ -1,0 +1,66 @@
+import * as v from 'valibot'
+import { deliveries } from '@/core/chemistry/family'
+import { familyIds, familyOf } from '@/core/chemistry/families'
+import type { Product } from '@/core/chemistry/product'
+import { readDilution } from '@/core/dilution'
+import { soils } from '@/core/soils/soil'
+import { stiffnesses, toolKinds, toolStates, type Tool } from '@/core/tools/tool'
+import { numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
+
+const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
+const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
+
+/** A product as files write it. What is left out comes from its family. */
+export const productFile = v.strictObject({
+  id: shortText('product id', 60),
+  name: shortText('product name'),
+  family: v.picklist(familyIds, `Use one of: ${familyIds.join(', ')}.`),
+  strength: v.optional(strengthText),
+  dwellSeconds: v.optional(
+    v.pipe(
+      v.strictObject({ min: wholeNumberFrom(0, 3600, 'seconds'), max: wholeNumberFrom(1, 7200, 'seconds') }),
+      v.check(({ min, max }) => min <= max, 'The shortest dwell is longer than the longest; swap them.'),
+    ),
+  ),
+  delivery: v.optional(oneOf(deliveries)),
+  ratings: v.optional(ratings, {}),
+  packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml'), 1000),
+  packPriceMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units'), 0),
+  stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml'), 1000),
+})
+
+export type ProductFile = v.InferOutput<typeof productFile>
+
+/** Fills in the family's defaults. The strength was checked by the schema, so it reads as a mix. */
+export function productOf(file: ProductFile): Product {
+  const family = familyOf(file.family)
+  const reading = file.strength === undefined ? null : readDilution(file.strength)
+  return {
+    ...file,
+    strength: reading?.kind === 'mix' ? reading.mix : family.strength,
+    dwellSeconds: file.dwellSeconds ?? family.dwellSeconds,
+    delivery: file.delivery ?? family.delivery,
+  }
+}
+
+export const toolFile = v.strictObject({
+  id: shortText('tool id', 60),
+  name: shortText('tool name'),
+  kind: oneOf(toolKinds),
+  stiffness: v.optional(oneOf(stiffnesses), 'soft'),
+  diameterMillimetres: numberFrom(1, 500, 'mm'),
+  squeezedMillimetres: v.optional(numberFrom(1, 500, 'mm')),
+  reachMillimetres: v.optional(numberFrom(10, 2000, 'mm'), 150),
+  state: v.optional(oneOf(toolStates), 'clean'),
+})
+
+export type ToolFile = v.InferOutput<typeof toolFile>
+
+/** A tool that does not squeeze passes only where its head does. */
+export const toolOf = (file: ToolFile): Tool => ({
+  ...file,
+  squeezedMillimetres: file.squeezedMillimetres ?? file.diameterMillimetres,
+})
+
+export const idsOnce = (list: readonly { readonly id: string }[]): boolean =>
+  new Set(list.map(({ id }) => id)).size === list.length

@@ -1,0 +1,43 @@
+import * as v from 'valibot'
+import { readDilution } from '@/core/dilution'
+
+/** One of a closed list; the mend names them all. */
+export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  v.picklist(values, `Use one of: ${values.join(', ')}.`)
+
+/** A finite number in a range that includes both ends. */
+export const numberFrom = (low: number, high: number, unit = '') => {
+  const text = `Give a number from ${low} to ${high}${unit && ` ${unit}`}.`
+  return v.pipe(v.number(), v.finite(text), v.minValue(low, text), v.maxValue(high, text))
+}
+
+export const wholeNumberFrom = (low: number, high: number, unit = '') =>
+  v.pipe(numberFrom(low, high, unit), v.integer('Give a whole number.'))
+
+/** A short text a person typed: any script, any emoji, but no control characters. */
+export const shortText = (what: string, longest = 80) =>
+  v.pipe(
+    v.string(),
+    v.trim(),
+    v.minLength(1, `Give a ${what}.`),
+    v.maxLength(longest, `Keep the ${what} to ${longest} characters.`),
+    // eslint-disable-next-line no-control-regex -- control characters are what is being kept out
+    v.regex(/^[^\u0000-\u001f\u007f]*$/u, `Leave tabs and line breaks out of the ${what}.`),
+  )
+
+/** A strength as people write it; open readings are refused with the readings they could have. */
+export const strengthText = v.pipe(
+  v.string(),
+  v.rawCheck(({ dataset, addIssue }) => {
+    if (!dataset.typed) return
+    const reading = readDilution(dataset.value)
+    if (reading.kind === 'mix') return
+    const message =
+      reading.kind === 'unreadable'
+        ? reading.mend
+        : reading.kind === 'needs'
+          ? `${reading.question} Write the strength as a ratio instead.`
+          : `${reading.question} Write it as ${reading.choices.map(({ mix }) => `${Number((mix.from * 100).toPrecision(3))} %`).join(' or ')}.`
+    addIssue({ message })
+  }),
+)

@@ -1,0 +1,190 @@
+import * as v from 'valibot'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import type { Corner, Job, ZoneLoads } from '@/core/job/job'
+import { defaultSchools } from '@/core/job/schools'
+import { protectionKinds } from '@/core/protection/kinds'
+import { fail, succeed, type Problem, type Result } from '@/core/result'
+import { soils } from '@/core/soils/soil'
+import { starterTools } from '@/core/tools/starterTools'
+import { wheelGeometry } from '@/core/wheel-geometry'
+import { vehicleKinds } from '@/core/wheel/position'
+import { zones } from '@/core/wheel/zone'
+import { idsOnce, productFile, productOf, toolFile, toolOf } from './cabinet'
+import { numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
+import { parse } from './problems'
+import { oncePerPosition, positionsOnce, wheelEntries } from './wheel'
+
+export const jobFormat = 'even-spoke/job/1'
+
+/** Larger than any honest job; junk is turned away before it is parsed. */
+export const longestJobBytes = 1_000_000
+
+export const loadEntry = v.strictObject({
+  zone: oneOf(zones),
+  soil: oneOf(soils),
+  grade: v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (none) to 4 (neglected).'),
+})
+
+const corner = v.strictObject({
+  ...wheelEntries,
+  loads: v.optional(
+    v.pipe(
+      v.array(loadEntry),
+      v.check(
+        (list) => new Set(list.map(({ zone, soil }) => `${zone} ${soil}`)).size === list.length,
+        'Grade every soil of a zone once.',
+      ),
+    ),
+    [],
+  ),
+  protection: v.optional(v.array(oneOf(protectionKinds)), []),
+})
+
+export const schoolsFile = v.strictObject({
+  acidOnLacquer: v.optional(v.boolean(), defaultSchools.acidOnLacquer),
+  arches: v.optional(oneOf(['always', 'whereSoiled']), defaultSchools.arches),
+  tyre: v.optional(oneOf(['beforeWheel', 'afterWheel']), defaultSchools.tyre),
+  drying: v.optional(oneOf(['air', 'towel']), defaultSchools.drying),
+  dressing: v.optional(oneOf(['water', 'solvent']), defaultSchools.dressing),
+})
+
+const lanceFile = v.strictObject({
+  washerLitresPerMinute: v.optional(numberFrom(1, 40, 'litres a minute'), 8),
+  drawLitresPerMinute: v.optional(numberFrom(0.05, 10, 'litres a minute'), 1.1),
+})
+
+export const equipmentFile = v.strictObject({
+  smallestMeasureMillilitres: v.optional(numberFrom(0.1, 100, 'ml'), 5),
+  bucketLitres: v.optional(numberFrom(1, 50, 'litres'), 10),
+  lance: v.optional(lanceFile, {}),
+})
+
+export const conditionsFile = v.strictObject({
+  airCelsius: v.optional(numberFrom(-20, 50, '°C'), 18),
+  surfaceCelsius: v.optional(numberFrom(-20, 120, '°C')),
+  exposure: v.optional(oneOf(['shade', 'partSun', 'fullSun']), 'shade'),
+})
+
+export const currencyCode = v.pipe(
+  v.string(),
+  v.regex(/^[A-Z]{3}$/, 'Give a three-letter currency code such as EUR.'),
+)
+
+/** A job as a file, version 1. Everything optional has its default stated here. */
+export const jobFile = v.strictObject({
+  format: v.literal(jobFormat, `Start the file with "format": "${jobFormat}".`),
+  vehicle: v.optional(
+    v.strictObject({
+      name: v.optional(shortText('vehicle name'), 'Vehicle'),
+      kind: v.optional(oneOf(vehicleKinds), 'car'),
+    }),
+    {},
+  ),
+  wheelSet: v.optional(v.strictObject({ name: v.optional(shortText('wheel set name'), 'Wheel set') }), {}),
+  corners: v.pipe(
+    v.array(corner),
+    v.minLength(1, 'Give at least one wheel with its position.'),
+    v.maxLength(12, 'At most 12 wheels in one job; split it.'),
+    v.check((list) => positionsOnce(list), oncePerPosition),
+  ),
+  conditions: v.optional(conditionsFile, {}),
+  crew: v.optional(v.strictObject({ people: v.optional(wholeNumberFrom(1, 2, 'people'), 1) }), {}),
+  cabinet: v.optional(
+    v.pipe(
+      v.array(productFile),
+      v.minLength(1, 'The cabinet is empty; add products or leave it out for the house cabinet.'),
+      v.maxLength(500, 'At most 500 products.'),
+      v.check((list) => idsOnce(list), 'Two products share an id.'),
+    ),
+  ),
+  tools: v.optional(
+    v.pipe(
+      v.array(toolFile),
+      v.maxLength(200, 'At most 200 tools.'),
+      v.check((list) => idsOnce(list), 'Two tools share an id.'),
+    ),
+  ),
+  schools: v.optional(schoolsFile, {}),
+  equipment: v.optional(equipmentFile, {}),
+  currency: v.optional(currencyCode, 'EUR'),
+})
+
+export type JobFile = v.InferOutput<typeof jobFile>
+/** A job file before the defaults are filled in. */
+export type JobFileInput = v.InferInput<typeof jobFile>
+
+const loadsOf = (entries: JobFile['corners'][number]['loads']): ZoneLoads =>
+  entries.reduce<ZoneLoads>(
+    (loads, { zone, soil, grade }) => ({ ...loads, [zone]: { ...loads[zone], [soil]: grade } }),
+    {},
+  )
+
+/** The job the core plans with. Problems are at the path of the corner they belong to. */
+export function jobOf(file: JobFile): Result<Job> {
+  const problems: Problem[] = []
+  const corners = file.corners.flatMap((entry, index): Corner[] => {
+    const wheel = wheelGeometry(entry)
+    if (!wheel.ok) {
+      problems.push(
+        ...wheel.problems.map((problem) => ({ ...problem, path: `corners[${index}].${problem.path}` })),
+      )
+      return []
+    }
+    return [
+      {
+        position: entry.position,
+        wheel: wheel.value,
+        finishes: Object.fromEntries(
+          entry.finishes.map(({ zone, finish, condition }) => [zone, { finish, condition }]),
+        ),
+        loads: loadsOf(entry.loads),
+        protection: entry.protection,
+      },
+    ]
+  })
+  if (problems.length > 0) return fail(...problems)
+  return succeed({
+    vehicleName: file.vehicle.name,
+    vehicleKind: file.vehicle.kind,
+    wheelSetName: file.wheelSet.name,
+    corners,
+    conditions: file.conditions,
+    crew: file.crew,
+    cabinet: file.cabinet?.map(productOf) ?? starterCabinet,
+    tools: file.tools?.map(toolOf) ?? starterTools,
+    schools: file.schools,
+    equipment: file.equipment,
+    currency: file.currency,
+  })
+}
+
+/** Reads a job from any unknown value: file, form or request. */
+export function readJob(input: unknown): Result<{ file: JobFile; job: Job }> {
+  const file = parse(jobFile, input)
+  if (!file.ok) return file
+  const job = jobOf(file.value)
+  return job.ok ? succeed({ file: file.value, job: job.value }) : job
+}
+
+/** Reads a job from text, with size and syntax checked first. */
+export function readJobText(text: string): Result<{ file: JobFile; job: Job }> {
+  const bytes = new TextEncoder().encode(text).length
+  if (bytes > longestJobBytes) {
+    return fail({
+      path: '',
+      found: `${bytes} bytes`,
+      mend: `A job file has at most ${longestJobBytes} bytes; this is something else.`,
+    })
+  }
+  let value: unknown
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch (error) {
+    return fail({
+      path: '',
+      found: JSON.stringify(text.slice(0, 40)),
+      mend: `This is not JSON: ${error instanceof Error ? error.message.slice(0, 120) : 'it cannot be parsed'}.`,
+    })
+  }
+  return readJob(value)
+}

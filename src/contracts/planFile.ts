@@ -1,0 +1,86 @@
+import * as v from 'valibot'
+import { deliveries } from '@/core/chemistry/family'
+import { familyIds } from '@/core/chemistry/families'
+import { acts, stageKinds, type Plan } from '@/core/plan/plan'
+import { protectionKinds } from '@/core/protection/kinds'
+import { verdicts } from '@/core/rules/rule'
+import { positions } from '@/core/wheel/position'
+import { zones } from '@/core/wheel/zone'
+
+export const planFormat = 'even-spoke/plan/1'
+
+const amount = v.pipe(v.number(), v.minValue(0))
+const fraction = v.pipe(v.number(), v.minValue(0), v.maxValue(1))
+const position = v.picklist(positions)
+
+const stage = v.strictObject({
+  id: v.string(),
+  kind: v.picklist(stageKinds),
+  productId: v.string(),
+  productName: v.string(),
+  family: v.picklist(familyIds),
+  corners: v.array(position),
+  zones: v.array(v.picklist(zones)),
+  delivery: v.picklist(deliveries),
+  strength: v.strictObject({ from: fraction, to: fraction }),
+  recipe: v.strictObject({
+    concentrateMillilitres: amount,
+    waterMillilitres: amount,
+    totalMillilitres: amount,
+    realFraction: fraction,
+  }),
+  surfaceFraction: fraction,
+  dwellSeconds: v.strictObject({ min: amount, max: amount }),
+  rounds: amount,
+  operatorSeconds: amount,
+  costMinor: amount,
+  verdict: v.picklist(verdicts),
+  why: v.string(),
+  cautions: v.array(v.string()),
+})
+
+const step = v.strictObject({
+  id: v.string(),
+  act: v.picklist(acts),
+  corner: v.nullable(position),
+  stageId: v.nullable(v.string()),
+  title: v.string(),
+  detail: v.string(),
+  zones: v.array(v.picklist(zones)),
+  tools: v.array(v.string()),
+  operatorSeconds: amount,
+  startsDwell: v.nullable(v.strictObject({ minSeconds: amount, maxSeconds: amount })),
+  stopsDwellOf: v.nullable(v.string()),
+  why: v.string(),
+  cautions: v.array(v.string()),
+})
+
+/** A plan as a file, version 1. Costs are in minor units of the currency; fractions are shares of concentrate. */
+export const planFile = v.strictObject({
+  format: v.literal(planFormat),
+  headline: v.string(),
+  operatorSeconds: amount,
+  costMinor: amount,
+  currency: v.string(),
+  waterLitres: amount,
+  stages: v.array(stage),
+  steps: v.array(step),
+  amounts: v.array(
+    v.strictObject({
+      productId: v.string(),
+      productName: v.string(),
+      concentrateMillilitres: amount,
+      stockMillilitres: amount,
+      shortMillilitres: amount,
+      costMinor: amount,
+    }),
+  ),
+  protections: v.array(
+    v.strictObject({ corner: position, kind: v.picklist(protectionKinds), productId: v.string() }),
+  ),
+  shortfalls: v.array(v.strictObject({ corners: v.array(position), text: v.string(), mend: v.string() })),
+})
+
+export type PlanFile = v.InferOutput<typeof planFile>
+
+export const writePlan = (plan: Plan) => ({ format: planFormat, ...plan })

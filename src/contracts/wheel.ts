@@ -1,0 +1,55 @@
+import * as v from 'valibot'
+import { conditions, finishes } from '@/core/finishes/finish'
+import { wheelLimits, wheelMeasureProblems } from '@/core/wheel-geometry'
+import { readTyreCode } from '@/core/tyre/tyreCode'
+import { positions } from '@/core/wheel/position'
+import { finishZones } from '@/core/wheel/zone'
+import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+
+const limit = (field: keyof typeof wheelLimits) => {
+  const { low, high, unit } = wheelLimits[field]
+  return field === 'spokeCount' ? wholeNumberFrom(low, high) : numberFrom(low, high, unit)
+}
+
+const tyreCode = v.pipe(
+  v.string(),
+  v.rawCheck(({ dataset, addIssue }) => {
+    if (!dataset.typed) return
+    const tyre = readTyreCode(dataset.value)
+    if (!tyre.ok) for (const { mend } of tyre.problems) addIssue({ message: mend })
+  }),
+)
+
+export const zoneFinish = v.strictObject({
+  zone: oneOf(finishZones),
+  finish: oneOf(finishes),
+  condition: v.optional(oneOf(conditions), 'sound'),
+})
+
+/** Measures and finishes of one wheel; what a wheel set and a job file share. */
+export const wheelEntries = {
+  position: oneOf(positions),
+  tyreCode,
+  rimWidthInches: limit('rimWidthInches'),
+  spokeCount: limit('spokeCount'),
+  spokeWidthMillimetres: v.optional(limit('spokeWidthMillimetres'), 30),
+  spokeDepthMillimetres: v.optional(limit('spokeDepthMillimetres'), 45),
+  openness: v.optional(limit('openness')),
+  finishes: v.optional(
+    v.pipe(
+      v.array(zoneFinish),
+      v.check((list) => new Set(list.map(({ zone }) => zone)).size === list.length, 'Name every zone once.'),
+    ),
+    [],
+  ),
+}
+
+/** Refuses two wheels at one position. */
+export const positionsOnce = (corners: readonly { readonly position: string }[]): boolean =>
+  new Set(corners.map(({ position }) => position)).size === corners.length
+
+export const oncePerPosition = 'Two wheels stand at the same position; give every position once.'
+
+/** What single fields cannot tell: whether the wheel as a whole can exist. */
+export const wheelExists = (wheel: Parameters<typeof wheelMeasureProblems>[0]): boolean =>
+  wheelMeasureProblems(wheel).length === 0

@@ -1,0 +1,23 @@
+import { familyIds, familyOf, type FamilyId } from './families'
+import type { Product } from './product'
+
+/** A product with the defaults of its family, for people who have not filled their cabinet yet. */
+export function productFromFamily(family: FamilyId, changes: Partial<Product> = {}): Product {
+  const { name, strength, dwellSeconds, delivery } = familyOf(family)
+  return {
+    id: family,
+    name: `House ${name}`,
+    family,
+    strength,
+    dwellSeconds,
+    delivery,
+    ratings: {},
+    packMillilitres: 1000,
+    packPriceMinor: 1500,
+    stockMillilitres: 1000,
+    ...changes,
+  }
+}
+
+/** One of each family; a job file without a cabinet is planned with it. */
+export const starterCabinet: readonly Product[] = familyIds.map((family) => productFromFamily(family))

@@ -1,0 +1,5 @@
+export * from './mix'
+export * from './readDilution'
+export * from './writeDilution'
+export * from './recipe'
+export * from './foamLance'

@@ -1,0 +1,55 @@
+export const finishes = [
+  'paintedGloss', 'glossBlack', 'matte', 'powderCoat', 'diamondCut', 'polishedBare', 'brushedBare', 'anodised',
+  'chrome', 'carbonFibre', 'magnesium', 'paintedSteel', 'plasticTrim', 'filmWrapped', 'unknown',
+] as const // prettier-ignore
+export type Finish = (typeof finishes)[number]
+
+export const finishNames: Record<Finish, string> = {
+  paintedGloss: 'painted, gloss lacquer',
+  glossBlack: 'gloss black',
+  matte: 'matte or satin lacquer',
+  powderCoat: 'powder coat',
+  diamondCut: 'diamond-cut',
+  polishedBare: 'polished bare aluminium',
+  brushedBare: 'brushed or raw alloy',
+  anodised: 'anodised',
+  chrome: 'chrome plated',
+  carbonFibre: 'carbon fibre',
+  magnesium: 'magnesium',
+  paintedSteel: 'painted steel',
+  plasticTrim: 'plastic trim cover',
+  filmWrapped: 'film-wrapped or colour-dipped',
+  unknown: 'not known',
+}
+
+export const conditions = ['sound', 'chipped', 'peeling', 'corroded', 'curbRashed', 'unknown'] as const
+export type Condition = (typeof conditions)[number]
+
+export const conditionNames: Record<Condition, string> = {
+  sound: 'sound',
+  chipped: 'stone-chipped',
+  peeling: 'lacquer peeling',
+  corroded: 'corrosion under the edge',
+  curbRashed: 'curb rash',
+  unknown: 'not known',
+}
+
+/** Finishes with no lacquer between chemistry and metal. */
+export const bareFinishes: readonly Finish[] = [
+  'polishedBare',
+  'brushedBare',
+  'anodised',
+  'chrome',
+  'magnesium',
+]
+/** Conditions in which lacquer no longer seals the metal. */
+export const openConditions: readonly Condition[] = [
+  'chipped',
+  'peeling',
+  'corroded',
+  'curbRashed',
+  'unknown',
+]
+
+/** What a wheel is judged as: what nobody knows counts as bare metal until shown otherwise. */
+export const judgedAs = (finish: Finish): Finish => (finish === 'unknown' ? 'polishedBare' : finish)

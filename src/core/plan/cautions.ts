@@ -1,0 +1,21 @@
+import type { Family, Hazard } from '@/core/chemistry/family'
+
+const hazardCautions: Record<Hazard, string> = {
+  irritant: 'Nitrile gloves and eye protection.',
+  corrosive: 'Corrosive: on skin or eyes rinse long with water and get medical advice.',
+  fumes: 'Mask or open doors.',
+  flammable: 'No flame, no hot brakes.',
+}
+
+/** Short cautions of a family; the label and the safety data sheet overrule them. */
+export const cautionsFor = (family: Family): string[] =>
+  family.hazards.map((hazard) => hazardCautions[hazard])
+
+/** Cautions that belong to a kind of step, whatever the product. */
+export const stepCautions = {
+  label: 'The label and the safety data sheet overrule this plan.',
+  lance: 'Try the lance into the air first, away from the car and people.',
+  hot: 'Brakes stay hot after a drive; do not touch the disc.',
+  neverMix: 'Never mix products in a bottle.',
+  brakes: 'Nothing slippery on discs, pads or tread.',
+} as const

@@ -1,0 +1,20 @@
+/** Money in whole minor units (cents) with its ISO 4217 code; never a fraction of a cent. */
+export interface Money {
+  readonly minor: number
+  readonly currency: string
+}
+
+/**
+ * Cost of a volume of concentrate.
+ * @param concentrateMillilitres used, ≥ 0
+ * @param packMillilitres content of the pack, > 0
+ * @param packPriceMinor price of the pack in minor units, ≥ 0
+ * @returns minor units, rounded to the nearest
+ */
+export function costMinor(
+  concentrateMillilitres: number,
+  packMillilitres: number,
+  packPriceMinor: number,
+): number {
+  return Math.round((concentrateMillilitres / packMillilitres) * packPriceMinor)
+}

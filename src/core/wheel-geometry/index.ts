@@ -1,0 +1,3 @@
+export * from './wheelGeometry'
+export * from './openness'
+export * from './areas'

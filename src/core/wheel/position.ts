@@ -1,0 +1,65 @@
+/** Wheel positions in the order a person walks round the vehicle. */
+export const positions = [
+  'front', 'rear',
+  'frontLeft', 'frontRight',
+  'rearRight', 'rearRightInner', 'rearLeftInner', 'rearLeft',
+  'thirdRight', 'thirdLeft',
+] as const // prettier-ignore
+
+/** `front` and `rear` belong to two-wheelers; the inner ones to dual rear wheels; `third` to a further axle. */
+export type Position = (typeof positions)[number]
+
+export const positionNames: Record<Position, string> = {
+  front: 'Front',
+  rear: 'Rear',
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearRight: 'Rear right',
+  rearRightInner: 'Rear right, inner',
+  rearLeftInner: 'Rear left, inner',
+  rearLeft: 'Rear left',
+  thirdRight: 'Third axle right',
+  thirdLeft: 'Third axle left',
+}
+
+export const positionShortNames: Record<Position, string> = {
+  front: 'Front',
+  rear: 'Rear',
+  frontLeft: 'Front L',
+  frontRight: 'Front R',
+  rearRight: 'Rear R',
+  rearRightInner: 'Rear R in',
+  rearLeftInner: 'Rear L in',
+  rearLeft: 'Rear L',
+  thirdRight: '3rd R',
+  thirdLeft: '3rd L',
+}
+
+export type Axle = 'front' | 'rear'
+
+export const axleOf = (position: Position): Axle => (position.startsWith('front') ? 'front' : 'rear')
+
+export const inWalkingOrder = <T extends { readonly position: Position }>(corners: readonly T[]): T[] =>
+  [...corners].sort((a, b) => positions.indexOf(a.position) - positions.indexOf(b.position))
+
+export const vehicleKinds = ['car', 'van', 'trailer', 'motorcycle', 'looseSet'] as const
+export type VehicleKind = (typeof vehicleKinds)[number]
+
+export const vehicleKindNames: Record<VehicleKind, string> = {
+  car: 'Car',
+  van: 'Van or truck',
+  trailer: 'Trailer',
+  motorcycle: 'Motorcycle',
+  looseSet: 'Loose wheels',
+}
+
+const carPositions: readonly Position[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight']
+
+/** Which wheels a kind of vehicle has, before anybody says otherwise. */
+export const usualPositions: Record<VehicleKind, readonly Position[]> = {
+  car: carPositions,
+  van: carPositions,
+  trailer: ['rearLeft', 'rearRight'],
+  motorcycle: ['front', 'rear'],
+  looseSet: carPositions,
+}

@@ -1,0 +1,60 @@
+/** Zones of one corner, from outside in. */
+export const zones = [
+  'arch', 'tyre', 'lip', 'face', 'windows', 'spokeBacks', 'barrel', 'lugSeats', 'cap', 'valve', 'caliper', 'rotor',
+] as const // prettier-ignore
+export type Zone = (typeof zones)[number]
+
+export const zoneNames: Record<Zone, string> = {
+  arch: 'arch',
+  tyre: 'tyre sidewall',
+  lip: 'rim lip',
+  face: 'face',
+  windows: 'windows',
+  spokeBacks: 'spoke backs',
+  barrel: 'barrel',
+  lugSeats: 'lug seats',
+  cap: 'centre cap',
+  valve: 'valve stem',
+  caliper: 'caliper',
+  rotor: 'rotor',
+}
+
+/** Zones that belong to the wheel itself and have a finish. */
+export const wheelZones = [
+  'lip',
+  'face',
+  'windows',
+  'spokeBacks',
+  'barrel',
+  'lugSeats',
+  'cap',
+  'valve',
+] as const satisfies readonly Zone[]
+
+/** Zones whose finish a person names; the others follow: backs as the barrel, lugs and valve as the cap. */
+export const finishZones = [
+  'lip',
+  'face',
+  'windows',
+  'barrel',
+  'cap',
+  'caliper',
+] as const satisfies readonly Zone[]
+export type FinishZone = (typeof finishZones)[number]
+
+/** The zone whose finish speaks for this one; null for rubber, liner and rotor. */
+export function finishZoneOf(zone: Zone): FinishZone | null {
+  switch (zone) {
+    case 'spokeBacks':
+      return 'barrel'
+    case 'lugSeats':
+    case 'valve':
+      return 'cap'
+    case 'arch':
+    case 'tyre':
+    case 'rotor':
+      return null
+    default:
+      return zone
+  }
+}
