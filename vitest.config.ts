@@ -3,11 +3,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   resolve: {
-    alias: {
-      '@': fileURLToPath(new URL('./src', import.meta.url)),
-      // The package throws outside a bundler; tests run the data layer directly.
-      'server-only': fileURLToPath(new URL('./src/data/testing/serverOnlyStub.ts', import.meta.url)),
-    },
+    alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) },
   },
   test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
 })

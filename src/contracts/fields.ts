@@ -21,7 +21,6 @@ export const shortText = (what: string, longest = 80) =>
     v.trim(),
     v.minLength(1, `Give a ${what}.`),
     v.maxLength(longest, `Keep the ${what} to ${longest} characters.`),
-    // eslint-disable-next-line no-control-regex -- control characters are what is being kept out
     v.regex(/^[^\u0000-\u001f\u007f]*$/u, `Leave tabs and line breaks out of the ${what}.`),
   )
 
@@ -41,3 +40,6 @@ export const strengthText = v.pipe(
     addIssue({ message })
   }),
 )
+
+const uuid = v.pipe(v.string(), v.uuid())
+export const isUuid = (text: string): boolean => v.is(uuid, text)

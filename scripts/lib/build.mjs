@@ -1,0 +1,44 @@
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join, relative } from 'node:path'
+import { bin, must, node, root, say } from './run.mjs'
+
+const sources = ['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
+const stampFile = join(root, '.next', 'even-spoke-sources')
+
+function* filesBelow(path) {
+  if (!existsSync(path)) return
+  let entries
+  try {
+    entries = readdirSync(path, { withFileTypes: true })
+  } catch {
+    yield path
+    return
+  }
+  for (const entry of entries.sort((a, b) => a.name.localeCompare(b.name))) {
+    const inner = join(path, entry.name)
+    if (entry.isDirectory()) yield* filesBelow(inner)
+    else if (!/\.test\.tsx?$/.test(entry.name)) yield inner
+  }
+}
+
+function sourcesHash() {
+  const hash = createHash('sha256')
+  for (const source of sources) {
+    for (const file of filesBelow(join(root, source)))
+      hash.update(relative(root, file)).update('\0').update(readFileSync(file))
+  }
+  return hash.digest('hex')
+}
+
+/** Builds the application, unless the last build was made from the very same sources. */
+export async function ensureBuilt() {
+  const wanted = sourcesHash()
+  if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === wanted) {
+    say('The build is up to date.')
+    return
+  }
+  say('Building (half a minute) …')
+  await must('The build', node([bin.next, 'build']))
+  writeFileSync(stampFile, wanted)
+}

@@ -1,0 +1,82 @@
+import { spawn } from 'node:child_process'
+import { createServer } from 'node:net'
+import { bin, root, say } from './run.mjs'
+
+const host = '127.0.0.1'
+
+const isFree = (port) =>
+  new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', () => resolve(false))
+    probe.listen(port, host, () => probe.close(() => resolve(true)))
+  })
+
+/** The wanted port, or the next free one after it. */
+export async function freePort(wanted) {
+  for (let port = wanted; port < wanted + 100; port += 1) {
+    if (await isFree(port)) {
+      if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`)
+      return port
+    }
+  }
+  throw new Error(`No free port from ${wanted} to ${wanted + 99}.`)
+}
+
+async function answers(address) {
+  try {
+    return (await fetch(`${address}/api/health`)).ok
+  } catch {
+    return false
+  }
+}
+
+/** Starts the built application and resolves with it once it answers; a failed start ends this process with its code. */
+export async function serve({ dataFolder, port, env = {}, quiet = false }) {
+  const address = `http://${host}:${port}`
+  const child = spawn(process.execPath, [bin.next, 'start', '-H', host, '-p', String(port)], {
+    cwd: root,
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: 'production',
+      EVEN_SPOKE_DATA: dataFolder,
+      EVEN_SPOKE_ADDRESS: address,
+      ...env,
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
+  let ended = null
+  child.once('exit', (code, signal) => {
+    ended = code ?? (signal ? 1 : 0)
+  })
+  while (ended === null && !(await answers(address))) await new Promise((resolve) => setTimeout(resolve, 100))
+  if (ended !== null) {
+    if (!quiet) process.stderr.write('The application did not start.\n')
+    process.exit(ended === 0 ? 1 : ended)
+  }
+  return { child, address }
+}
+
+/** Keeps running until the application ends; passes on a request to stop. */
+export function stayWith(child) {
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  child.once('exit', (code) => process.exit(code ?? 0))
+}
+
+/** Value of `--name value` or `--name=value`, else undefined. */
+export function option(name) {
+  const args = process.argv.slice(2)
+  const at = args.findIndex((argument) => argument === `--${name}` || argument.startsWith(`--${name}=`))
+  if (at < 0) return undefined
+  return args[at].includes('=') ? args[at].slice(name.length + 3) : args[at + 1]
+}
+
+export const flag = (name) => process.argv.slice(2).includes(`--${name}`)
+
+export function portOption() {
+  const text = option('port') ?? process.env.PORT ?? '4310'
+  const port = Number(text)
+  if (Number.isInteger(port) && port >= 1024 && port <= 65_000) return port
+  process.stderr.write(`Port ${text} cannot be used; give a whole number from 1024 to 65000.\n`)
+  process.exit(64)
+}

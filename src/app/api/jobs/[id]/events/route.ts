@@ -1,0 +1,30 @@
+import { parse } from '@/contracts/problems'
+import { runEventInput } from '@/contracts/runEvent'
+import { isUuid } from '@/contracts/fields'
+import { database } from '@/data/connection'
+import { recordRunEvent } from '@/services/recordRunEvent'
+import { readLimitedText } from '../../../readLimitedText'
+
+export const dynamic = 'force-dynamic'
+
+const refuse = (status: number, path: string, found: string, mend: string) =>
+  Response.json({ problems: [{ path, found, mend }] }, { status })
+
+/** Stores one tap of the bay. The answer comes only after it is safely written. */
+export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isUuid(id)) return refuse(404, 'id', JSON.stringify(id.slice(0, 40)), 'This job does not exist.')
+  const text = await readLimitedText(request, 10_000)
+  if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
+  let body: unknown
+  try {
+    body = JSON.parse(text.value)
+  } catch {
+    return refuse(400, '', JSON.stringify(text.value.slice(0, 40)), 'Send JSON.')
+  }
+  const input = parse(runEventInput, body)
+  if (!input.ok) return Response.json({ problems: input.problems }, { status: 422 })
+  const outcome = await recordRunEvent(await database(), id, input.value, new Date())
+  if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 409 })
+  return Response.json({ ok: true })
+}

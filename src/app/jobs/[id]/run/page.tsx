@@ -1,0 +1,30 @@
+import type { Metadata } from 'next'
+import { redirect } from 'next/navigation'
+import { database } from '@/data/connection'
+import { listRunEvents } from '@/data/queries/jobs'
+import { RunView } from '@/ui/run/RunView'
+import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
+import { endJob } from '../../actions'
+import { jobOr404 } from '../findJobOr404'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'In the bay' }
+
+export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const job = await jobOr404(id)
+  if (job.finishedAt) redirect('/log')
+  const events = await listRunEvents(await database(), id)
+  return (
+    <RunView
+      jobId={id}
+      title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
+      plan={job.plan}
+      wheels={drawnWheels(job.jobFile.corners)}
+      loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
+      events={events}
+      serverMilliseconds={Date.now()}
+      end={endJob.bind(null, id)}
+    />
+  )
+}

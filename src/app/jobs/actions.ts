@@ -1,0 +1,36 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import { redirect } from 'next/navigation'
+import type { Problem } from '@/core/result'
+import { isUuid } from '@/contracts/fields'
+import { finishInput } from '@/contracts/intake'
+import { parse } from '@/contracts/problems'
+import { database } from '@/data/connection'
+import { DataFailure } from '@/data/dataFailure'
+import { discardJob } from '@/data/queries/jobs'
+import { finishJob } from '@/services/finishJob'
+
+/** Throws a plan away that was never started. */
+export async function discardPlan(jobId: string): Promise<void> {
+  if (isUuid(jobId)) await discardJob(await database(), jobId)
+  revalidatePath('/')
+  redirect('/')
+}
+
+/** Ends a job and writes it into the log. */
+export async function endJob(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
+  if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
+  const read = parse(finishInput, input)
+  if (!read.ok) return { problems: read.problems }
+  try {
+    const ended = await finishJob(await database(), jobId, read.value, new Date())
+    if (!ended.ok) return { problems: ended.problems }
+  } catch (error) {
+    if (error instanceof DataFailure)
+      return { problems: [{ path: '', found: error.reason, mend: error.message }] }
+    throw error
+  }
+  revalidatePath('/')
+  redirect('/log')
+}

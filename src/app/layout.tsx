@@ -1,0 +1,52 @@
+import '@fontsource/barlow-condensed/500.css'
+import '@fontsource/barlow-condensed/600.css'
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
+import '@/ui/theme/theme.scss'
+import type { Metadata, Viewport } from 'next'
+import { cookies } from 'next/headers'
+import type { ReactNode } from 'react'
+import { Mark } from '@/ui/frame/Mark'
+import { PlaceLinks } from '@/ui/frame/PlaceLinks'
+import { ThemeToggle } from '@/ui/frame/ThemeToggle'
+
+export const metadata: Metadata = {
+  title: { default: 'Even Spoke', template: '%s · Even Spoke' },
+  description: 'What to use on these wheels, how strong, how long, in which order, and when it is due again.',
+}
+
+export const viewport: Viewport = {
+  themeColor: '#131c20',
+  width: 'device-width',
+  initialScale: 1,
+}
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const theme = (await cookies()).get('theme')?.value
+  return (
+    <html
+      lang="en"
+      data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}
+      suppressHydrationWarning
+    >
+      <body>
+        <a href="#main" className="skip-link">
+          Skip to the content
+        </a>
+        <div className="frame">
+          <nav className="frame-nav" aria-label="Places">
+            <div className="frame-mark">
+              <Mark />
+            </div>
+            <PlaceLinks />
+            <div className="frame-foot">
+              <ThemeToggle />
+            </div>
+          </nav>
+          <main id="main" className="frame-main">
+            {children}
+          </main>
+        </div>
+      </body>
+    </html>
+  )
+}

@@ -1,0 +1,155 @@
+import { Plus } from 'lucide-react'
+import { format } from 'date-fns'
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { database } from '@/data/connection'
+import { listProducts } from '@/data/queries/cabinet'
+import { listOpenJobs } from '@/data/queries/jobs'
+import { readSettings } from '@/data/queries/settings'
+import { findWheelSets, listVehicles } from '@/data/queries/wheelSets'
+import { dueList } from '@/services/dueList'
+import { DueRows } from '@/ui/due/DueRows'
+import { formatDuration, formatMillilitres } from '@/ui/format/format'
+import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
+import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { Welcome } from './_parts/Welcome'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Today' }
+
+/** Share of a pack at which a product runs out soon. */
+const lowStockShare = 0.25
+
+export default async function TodayPage() {
+  const db = await database()
+  const vehicles = await listVehicles(db)
+  if (vehicles.length === 0) return <Welcome />
+  const now = new Date()
+  const [settings, jobs, due, products] = await Promise.all([
+    readSettings(db),
+    listOpenJobs(db),
+    dueList(db, now),
+    listProducts(db),
+  ])
+  const sets = new Map(
+    (
+      await findWheelSets(
+        db,
+        jobs.map(({ wheelSetId }) => wheelSetId),
+      )
+    ).map((set) => [set.id, drawnWheels(set.wheels)[0]]),
+  )
+  const overdue = due.filter((entry) => entry.due.state === 'renew' || entry.due.state === 'topUp')
+  const low = products.filter((product) => product.stockMillilitres < product.packMillilitres * lowStockShare)
+  const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
+
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>{format(now, 'EEEE d MMMM')}</h1>
+          <p className="lead-text">
+            {jobs.length === 0
+              ? 'No job is planned.'
+              : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} planned, ${formatDuration(minutes)} of hands.`}{' '}
+            {overdue.length === 0 ? 'No protection is due.' : `${overdue.length} protections want renewing.`}{' '}
+            <span>{settings.shopName}</span>
+          </p>
+        </div>
+        <Link href="/wheels" className="btn btn-primary" prefetch={false}>
+          <Plus aria-hidden size={20} /> Plan a visit
+        </Link>
+      </header>
+      <div className="today">
+        <section aria-labelledby="jobs">
+          <div className="section-head">
+            <h2 id="jobs">Jobs</h2>
+          </div>
+          <ul className="rows">
+            {jobs.map((job) => {
+              const wheel = sets.get(job.wheelSetId)
+              return (
+                <li key={job.id} className="row-item job-row">
+                  {wheel ? (
+                    <WheelDrawing
+                      {...wheel}
+                      id={`j${job.id.slice(0, 8)}`}
+                      label={`Wheel of ${job.vehicleName}`}
+                    />
+                  ) : (
+                    <span />
+                  )}
+                  <div>
+                    <h3>
+                      <Link href={`/jobs/${job.id}`} prefetch={false}>
+                        {job.vehicleName}
+                      </Link>
+                    </h3>
+                    <p className="soft">{job.wheelSetName}</p>
+                    <p>{job.headline}</p>
+                    {job.startedAt && (
+                      <div
+                        className="job-bar"
+                        role="progressbar"
+                        aria-label={`Work on ${job.vehicleName}`}
+                        aria-valuenow={Math.round(job.progress * 100)}
+                      >
+                        <span style={{ width: `${job.progress * 100}%` }} />
+                      </div>
+                    )}
+                  </div>
+                  <Link
+                    href={job.startedAt ? `/jobs/${job.id}/run` : `/jobs/${job.id}`}
+                    className="btn btn-outline-secondary"
+                    prefetch={false}
+                  >
+                    {job.startedAt ? 'Go on' : 'Open'}
+                  </Link>
+                </li>
+              )
+            })}
+            {jobs.length === 0 && (
+              <li className="row-item py-3">
+                Nothing yet. Choose a wheel set, say what is on it, and the plan is here.{' '}
+                <Link href="/wheels">Wheel sets</Link>
+              </li>
+            )}
+          </ul>
+          {low.length > 0 && (
+            <>
+              <div className="section-head mt-4">
+                <h2>Running out</h2>
+              </div>
+              <ul className="rows">
+                {low.map((product) => (
+                  <li key={product.id} className="row-item stock-row">
+                    <span>{product.name}</span>
+                    <span className="number">
+                      {formatMillilitres(product.stockMillilitres)} of{' '}
+                      {formatMillilitres(product.packMillilitres)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+        <section aria-labelledby="due">
+          <div className="section-head">
+            <h2 id="due">Due first</h2>
+            <Link href="/due" prefetch={false}>
+              All that is due
+            </Link>
+          </div>
+          {due.length === 0 ? (
+            <p className="py-3">
+              Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
+            </p>
+          ) : (
+            <DueRows entries={due.slice(0, 8)} now={now} />
+          )}
+        </section>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,32 @@
+import type { Metadata } from 'next'
+import { WheelSetForm } from '@/ui/wheel-set/WheelSetForm'
+import { saveWheelSet } from '../../actions'
+import { wheelSetOr404 } from '../findOr404'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Edit wheel set' }
+
+export default async function EditWheelSetPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const set = await wheelSetOr404(id)
+  return (
+    <>
+      <header className="place-head">
+        <h1>
+          {set.vehicleName}, {set.name}
+        </h1>
+      </header>
+      <WheelSetForm
+        vehicleNames={[]}
+        initial={{
+          vehicle: { name: set.vehicleName, kind: set.vehicleKind },
+          name: set.name,
+          note: set.note,
+          wheels: [...set.wheels],
+        }}
+        save={saveWheelSet.bind(null, id, set.version)}
+        cancelHref={`/wheels/${id}`}
+      />
+    </>
+  )
+}

@@ -1,0 +1,130 @@
+import { ClipboardPlus, Pencil } from 'lucide-react'
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { conditionNames, finishNames } from '@/core/finishes/finish'
+import { layerDue } from '@/core/protection/due'
+import { protectionFacts } from '@/core/protection/kinds'
+import { positionNames } from '@/core/wheel/position'
+import { zoneNames } from '@/core/wheel/zone'
+import { database } from '@/data/connection'
+import { listLiveLayers } from '@/data/queries/protection'
+import { listVisits } from '@/data/queries/visits'
+import { dueList } from '@/services/dueList'
+import { DueRows } from '@/ui/due/DueRows'
+import { VisitRows } from '@/ui/log/VisitRows'
+import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
+import { Stance } from '@/ui/wheel-drawing/Stance'
+import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { wheelSetOr404 } from './findOr404'
+
+export const dynamic = 'force-dynamic'
+
+interface Props {
+  readonly params: Promise<{ id: string }>
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const set = await wheelSetOr404((await params).id)
+  return { title: `${set.vehicleName}, ${set.name}` }
+}
+
+export default async function WheelSetPage({ params }: Props) {
+  const { id } = await params
+  const set = await wheelSetOr404(id)
+  const db = await database()
+  const now = new Date()
+  const [due, layers, log] = await Promise.all([
+    dueList(db, now, id),
+    listLiveLayers(db, id),
+    listVisits(db, { wheelSetId: id, pageSize: 8 }),
+  ])
+  const leftAt = (position: string): { share: number; name: string } | null => {
+    const onWheel = layers.filter(
+      (layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel',
+    )
+    const left = onWheel.map((layer) => ({
+      share: Math.max(0, 1 - layerDue(layer, now).usedShare),
+      name: protectionFacts[layer.kind].name,
+    }))
+    return left.sort((a, b) => b.share - a.share)[0] ?? null
+  }
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>
+            {set.vehicleName}, {set.name}
+          </h1>
+          {set.note && <p className="lead-text">{set.note}</p>}
+        </div>
+        <div className="chips">
+          <Link href={`/wheels/${id}/edit`} className="btn btn-outline-secondary" prefetch={false}>
+            <Pencil aria-hidden size={18} /> Edit
+          </Link>
+          <Link href={`/wheels/${id}/intake`} className="btn btn-primary" prefetch={false}>
+            <ClipboardPlus aria-hidden size={20} /> Plan a visit
+          </Link>
+        </div>
+      </header>
+      <div className="set-place">
+        <section aria-label="The wheels">
+          <Stance wheels={drawnWheels(set.wheels)}>
+            {(wheel) => {
+              const left = leftAt(wheel.position)
+              const entry = set.wheels.find(({ position }) => position === wheel.position)
+              return (
+                <>
+                  <WheelDrawing
+                    {...wheel}
+                    id={wheel.position}
+                    label={`${positionNames[wheel.position]}: ${wheel.wheel.spokeCount} spokes, ${finishNames[wheel.finishes.face?.finish ?? 'unknown']}`}
+                    ring={{ share: left?.share ?? 0, tone: 'protection' }}
+                  />
+                  <h3>{positionNames[wheel.position]}</h3>
+                  <p className="soft">
+                    {entry?.tyreCode} on {entry?.rimWidthInches}J
+                    <br />
+                    {left ? `${left.name}: ${Math.round(left.share * 100)} % left` : 'no protection known'}
+                  </p>
+                </>
+              )
+            }}
+          </Stance>
+          <p className="soft mt-3">
+            Ring: protection left, estimated. Finishes:{' '}
+            {(set.wheels[0]?.finishes ?? [])
+              .map(
+                ({ zone, finish, condition }) =>
+                  `${zoneNames[zone]} ${finishNames[finish]}${condition === 'sound' ? '' : ` (${conditionNames[condition]})`}`,
+              )
+              .join(', ') || 'not known; planned as bare metal'}
+            .
+          </p>
+        </section>
+        <div>
+          <section aria-labelledby="due">
+            <div className="section-head">
+              <h2 id="due">Due</h2>
+            </div>
+            {due.length === 0 ? (
+              <p className="py-3">No protection is on record.</p>
+            ) : (
+              <DueRows entries={due} now={now} named={false} />
+            )}
+          </section>
+          <section aria-labelledby="visits" className="mt-4">
+            <div className="section-head">
+              <h2 id="visits">Visits</h2>
+              <span className="number">{log.total}</span>
+            </div>
+            {log.total === 0 ? (
+              <p className="py-3">None yet.</p>
+            ) : (
+              <VisitRows visits={log.visits} now={now} named={false} />
+            )}
+          </section>
+        </div>
+      </div>
+    </>
+  )
+}

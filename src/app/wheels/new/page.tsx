@@ -1,0 +1,24 @@
+import type { Metadata } from 'next'
+import { database } from '@/data/connection'
+import { listVehicles } from '@/data/queries/wheelSets'
+import { WheelSetForm } from '@/ui/wheel-set/WheelSetForm'
+import { saveWheelSet } from '../actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'New wheel set' }
+
+export default async function NewWheelSetPage() {
+  const vehicles = await listVehicles(await database())
+  return (
+    <>
+      <header className="place-head">
+        <h1>New wheel set</h1>
+      </header>
+      <WheelSetForm
+        vehicleNames={vehicles.map(({ name }) => name)}
+        save={saveWheelSet.bind(null, null, 0)}
+        cancelHref="/wheels"
+      />
+    </>
+  )
+}

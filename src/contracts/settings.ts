@@ -1,0 +1,19 @@
+import * as v from 'valibot'
+import { dilutionStyles } from '@/core/dilution'
+import { shortText } from './fields'
+import { currencyCode, equipmentFile, schoolsFile } from './jobFile'
+import { oneOf } from './fields'
+
+/** Everything a shop sets once. Absent parts have the defaults of the job file. */
+export const settings = v.strictObject({
+  shopName: v.optional(shortText('shop name'), 'My shop'),
+  currency: v.optional(currencyCode, 'EUR'),
+  dilutionStyle: v.optional(oneOf(dilutionStyles), 'ratio'),
+  ounces: v.optional(v.nullable(oneOf(['us', 'imperial'])), null),
+  schools: v.optional(schoolsFile, {}),
+  equipment: v.optional(equipmentFile, {}),
+})
+
+export type Settings = v.InferOutput<typeof settings>
+
+export const defaultSettings: Settings = v.parse(settings, {})

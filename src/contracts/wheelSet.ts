@@ -1,0 +1,33 @@
+import * as v from 'valibot'
+import { vehicleKinds } from '@/core/wheel/position'
+import { oneOf, shortText } from './fields'
+import { oncePerPosition, positionsOnce, wheelEntries, wheelExists } from './wheel'
+
+export const wheelEntry = v.pipe(
+  v.strictObject(wheelEntries),
+  v.check(
+    (wheel) => wheelExists(wheel),
+    'These measures do not make a wheel; check the tyre code and the sizes.',
+  ),
+)
+
+export type WheelEntry = v.InferOutput<typeof wheelEntry>
+
+/** A wheel set as a person edits it. */
+export const wheelSetInput = v.strictObject({
+  vehicle: v.strictObject({ name: shortText('vehicle name'), kind: oneOf(vehicleKinds) }),
+  name: shortText('name for the set'),
+  note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
+  wheels: v.pipe(
+    v.array(wheelEntry),
+    v.minLength(1, 'A wheel set needs at least one wheel.'),
+    v.maxLength(12, 'At most 12 wheels in one set.'),
+    v.check((list) => positionsOnce(list), oncePerPosition),
+  ),
+})
+
+export type WheelSetInput = v.InferOutput<typeof wheelSetInput>
+
+/** A wheel set as a file. */
+export const wheelSetFormat = 'even-spoke/wheel-set/1'
+export const wheelSetFile = v.strictObject({ format: v.literal(wheelSetFormat), ...wheelSetInput.entries })

@@ -1,0 +1,9 @@
+export const visitResults = ['clean', 'someLeft', 'notClean'] as const
+/** How the wheels looked at the end, as the person says it. */
+export type VisitResult = (typeof visitResults)[number]
+
+export const visitResultNames: Record<VisitResult, string> = {
+  clean: 'clean',
+  someLeft: 'some left',
+  notClean: 'not clean',
+}

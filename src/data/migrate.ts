@@ -1,0 +1,80 @@
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { DataFailure } from './dataFailure'
+import type { Database } from './database'
+
+export interface Migration {
+  readonly number: number
+  readonly name: string
+  readonly sql: string
+  readonly checksum: string
+}
+
+/** Reads the numbered .sql files of a folder in order; a gap or a double number is a bug and throws. */
+export function readMigrations(folder = join(process.cwd(), 'src', 'data', 'migrations')): Migration[] {
+  const migrations = readdirSync(folder)
+    .filter((name) => name.endsWith('.sql'))
+    .sort()
+    .map((name) => {
+      const sql = readFileSync(join(folder, name), 'utf8').replaceAll('\r\n', '\n')
+      return {
+        number: Number(name.slice(0, 4)),
+        name,
+        sql,
+        checksum: createHash('sha256').update(sql).digest('hex'),
+      }
+    })
+  migrations.forEach(({ number, name }, index) => {
+    if (number !== index + 1) throw new Error(`Migration ${name} should have number ${index + 1}`)
+  })
+  return migrations
+}
+
+interface Applied {
+  readonly number: number
+  readonly name: string
+  readonly checksum: string
+}
+
+/**
+ * Brings a database up to the code, each migration in its own transaction.
+ * @throws DataFailure `newerDatabase` when the code is older than the data, `changedMigration` when a released file was edited
+ */
+export async function migrate(database: Database, migrations: readonly Migration[]): Promise<void> {
+  await database.query(`create table if not exists schema_migration (
+    number integer primary key,
+    name text not null,
+    checksum text not null,
+    applied_at timestamptz not null default now()
+  )`)
+  const applied = await database.query<Applied>(
+    'select number, name, checksum from schema_migration order by number',
+  )
+  const newest = applied.at(-1)
+  if (newest && newest.number > migrations.length) {
+    throw new DataFailure(
+      'newerDatabase',
+      `This data was written by a newer Even Spoke (data version ${newest.number}, this program knows ${migrations.length}). Update the program; nothing was changed.`,
+    )
+  }
+  for (const { number, checksum } of applied) {
+    const migration = migrations[number - 1]
+    if (migration && migration.checksum !== checksum) {
+      throw new DataFailure(
+        'changedMigration',
+        `Migration ${migration.name} is not the one this data was made with. Restore the released file; nothing was changed.`,
+      )
+    }
+  }
+  for (const migration of migrations.slice(applied.length)) {
+    await database.transaction(async (transaction) => {
+      await transaction.script(migration.sql)
+      await transaction.query('insert into schema_migration (number, name, checksum) values ($1, $2, $3)', [
+        migration.number,
+        migration.name,
+        migration.checksum,
+      ])
+    })
+  }
+}

@@ -1,0 +1,14 @@
+import { closeDatabase, database } from './connection'
+import { DataFailure } from './dataFailure'
+
+/** Opens the database or ends the process with a plain text and the exit code of the reason. */
+export async function openAtStart(): Promise<void> {
+  try {
+    await database()
+  } catch (error) {
+    const failure = error instanceof DataFailure ? error : null
+    process.stderr.write(`${failure?.message ?? (error instanceof Error ? error.message : String(error))}\n`)
+    process.exit(failure?.exitCode ?? 70)
+  }
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void closeDatabase())
+}

@@ -1,0 +1,168 @@
+import type { JobFile } from '@/contracts/jobFile'
+import type { PlanFile } from '@/contracts/planFile'
+import type { RunEvent } from '@/core/run/runState'
+import type { Database, Queryable } from '../database'
+
+export interface StoredJob {
+  readonly id: string
+  readonly wheelSetId: string
+  readonly jobFile: JobFile
+  readonly plan: PlanFile
+  readonly plannedFor: Date | null
+  readonly createdAt: Date
+  readonly startedAt: Date | null
+  readonly finishedAt: Date | null
+}
+
+interface JobRow {
+  id: string
+  wheel_set_id: string
+  job_file: JobFile
+  plan_file: PlanFile
+  planned_for: Date | null
+  created_at: Date
+  started_at: Date | null
+  finished_at: Date | null
+}
+
+const jobOfRow = (row: JobRow): StoredJob => ({
+  id: row.id,
+  wheelSetId: row.wheel_set_id,
+  jobFile: row.job_file,
+  plan: row.plan_file,
+  plannedFor: row.planned_for,
+  createdAt: row.created_at,
+  startedAt: row.started_at,
+  finishedAt: row.finished_at,
+})
+
+export async function storeJob(
+  database: Queryable,
+  job: { wheelSetId: string; jobFile: JobFile; planFile: PlanFile; plannedFor: Date | null },
+): Promise<string> {
+  const rows = await database.query<{ id: string }>(
+    'insert into job (wheel_set_id, job_file, plan_file, planned_for) values ($1, $2::jsonb, $3::jsonb, $4) returning id',
+    [job.wheelSetId, JSON.stringify(job.jobFile), JSON.stringify(job.planFile), job.plannedFor],
+  )
+  const id = rows[0]?.id
+  if (id === undefined) throw new Error('The new job has no id')
+  return id
+}
+
+export async function findJob(database: Queryable, id: string): Promise<StoredJob | null> {
+  const rows = await database.query<JobRow>('select * from job where id = $1', [id])
+  return rows[0] ? jobOfRow(rows[0]) : null
+}
+
+/** The loads and conditions last planned for a wheel set; the default of the next intake. */
+export async function latestJobFile(database: Queryable, wheelSetId: string): Promise<JobFile | null> {
+  const rows = await database.query<{ job_file: JobFile }>(
+    'select job_file from job where wheel_set_id = $1 order by created_at desc limit 1',
+    [wheelSetId],
+  )
+  return rows[0]?.job_file ?? null
+}
+
+export interface OpenJob {
+  readonly id: string
+  readonly wheelSetId: string
+  readonly vehicleName: string
+  readonly wheelSetName: string
+  readonly headline: string
+  readonly operatorSeconds: number
+  readonly plannedFor: Date | null
+  readonly startedAt: Date | null
+  /** Share of the steps settled, 0 to 1. */
+  readonly progress: number
+}
+
+interface OpenJobRow {
+  id: string
+  wheel_set_id: string
+  vehicle_name: string
+  wheel_set_name: string
+  headline: string
+  operator_seconds: number
+  planned_for: Date | null
+  started_at: Date | null
+  steps: number
+  settled: number
+}
+
+/** Jobs not finished yet: running ones first, then by the time they are planned for. */
+export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
+  const rows = await database.query<OpenJobRow>(
+    `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.plan_file->>'headline' as headline,
+       (j.plan_file->>'operatorSeconds')::double precision as operator_seconds, j.planned_for, j.started_at,
+       jsonb_array_length(j.plan_file->'steps') as steps,
+       (select count(*) filter (where kind <> 'undone') - count(*) filter (where kind = 'undone')
+          from run_event e where e.job_id = j.id)::integer as settled
+     from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
+     where j.finished_at is null
+     order by (j.started_at is null), j.planned_for nulls last, j.created_at desc limit 20`,
+  )
+  return rows.map((row) => ({
+    id: row.id,
+    wheelSetId: row.wheel_set_id,
+    vehicleName: row.vehicle_name,
+    wheelSetName: row.wheel_set_name,
+    headline: row.headline,
+    operatorSeconds: row.operator_seconds,
+    plannedFor: row.planned_for,
+    startedAt: row.started_at,
+    progress: row.steps > 0 ? Math.min(1, row.settled / row.steps) : 0,
+  }))
+}
+
+export async function discardJob(database: Queryable, id: string): Promise<void> {
+  await database.query('delete from job where id = $1 and started_at is null', [id])
+}
+
+interface EventRow {
+  kind: RunEvent['kind']
+  step_id: string
+  at: Date
+}
+
+export async function listRunEvents(database: Queryable, jobId: string): Promise<RunEvent[]> {
+  const rows = await database.query<EventRow>(
+    'select kind, step_id, at from run_event where job_id = $1 order by sequence',
+    [jobId],
+  )
+  return rows.map(({ kind, step_id, at }) => ({ kind, stepId: step_id, at }))
+}
+
+/**
+ * Appends an event; the same request id twice counts once, so a tap may be sent again after a dropped connection.
+ * @returns false when the job is finished or gone: nothing was written
+ */
+export function appendRunEvent(
+  database: Database,
+  jobId: string,
+  event: RunEvent,
+  requestId: string,
+): Promise<boolean> {
+  return database.transaction(async (transaction) => {
+    const open = await transaction.query(
+      'update job set started_at = coalesce(started_at, $2) where id = $1 and finished_at is null returning id',
+      [jobId, event.at],
+    )
+    if (open.length === 0) return false
+    await transaction.query(
+      `insert into run_event (job_id, sequence, kind, step_id, at, request_id)
+       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5 from run_event where job_id = $1
+       on conflict (request_id) do nothing`,
+      [jobId, event.kind, event.stepId, event.at, requestId],
+    )
+    return true
+  })
+}
+
+export async function markFinished(database: Queryable, jobId: string, at: Date): Promise<boolean> {
+  const rows = await database.query(
+    `update job set started_at = coalesce(started_at, $2), finished_at = $2
+     where id = $1 and finished_at is null returning id`,
+    [jobId, at],
+  )
+  return rows.length > 0
+}

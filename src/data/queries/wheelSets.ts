@@ -1,0 +1,208 @@
+import type { Condition, Finish } from '@/core/finishes/finish'
+import { inWalkingOrder, type Position, type VehicleKind } from '@/core/wheel/position'
+import type { FinishZone } from '@/core/wheel/zone'
+import type { WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
+import type { Database, Queryable } from '../database'
+
+export interface WheelSet {
+  readonly id: string
+  readonly vehicleId: string
+  readonly vehicleName: string
+  readonly vehicleKind: VehicleKind
+  readonly name: string
+  readonly note: string
+  /** Counts the saves; an edit must name the version it started from. */
+  readonly version: number
+  readonly wheels: readonly WheelEntry[]
+  readonly lastVisitAt: Date | null
+}
+
+interface WheelRow {
+  position: Position
+  tyre_code: string
+  rim_width_inches: number
+  spoke_count: number
+  spoke_width_millimetres: number
+  spoke_depth_millimetres: number
+  openness: number | null
+  finishes: { zone: FinishZone; finish: Finish; condition: Condition }[]
+}
+
+interface WheelSetRow {
+  id: string
+  vehicle_id: string
+  vehicle_name: string
+  vehicle_kind: VehicleKind
+  name: string
+  note: string
+  version: number
+  wheels: WheelRow[]
+  last_visit_at: Date | null
+}
+
+const selectWheelSet = `
+  select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind, s.name, s.note, s.version,
+    (select max(finished_at) from visit where visit.wheel_set_id = s.id) as last_visit_at,
+    (select coalesce(json_agg(json_build_object(
+        'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
+        'spoke_count', w.spoke_count, 'spoke_width_millimetres', w.spoke_width_millimetres,
+        'spoke_depth_millimetres', w.spoke_depth_millimetres, 'openness', w.openness,
+        'finishes', (select coalesce(json_agg(json_build_object('zone', f.zone, 'finish', f.finish, 'condition', f.condition)
+            order by f.zone), '[]') from wheel_finish f where f.wheel_set_id = w.wheel_set_id and f.position = w.position)
+      )), '[]') from wheel w where w.wheel_set_id = s.id) as wheels
+  from wheel_set s join vehicle v on v.id = s.vehicle_id`
+
+const wheelOf = (row: WheelRow): WheelEntry => ({
+  position: row.position,
+  tyreCode: row.tyre_code,
+  rimWidthInches: row.rim_width_inches,
+  spokeCount: row.spoke_count,
+  spokeWidthMillimetres: row.spoke_width_millimetres,
+  spokeDepthMillimetres: row.spoke_depth_millimetres,
+  ...(row.openness === null ? {} : { openness: row.openness }),
+  finishes: row.finishes,
+})
+
+const wheelSetOf = (row: WheelSetRow): WheelSet => ({
+  id: row.id,
+  vehicleId: row.vehicle_id,
+  vehicleName: row.vehicle_name,
+  vehicleKind: row.vehicle_kind,
+  name: row.name,
+  note: row.note,
+  version: row.version,
+  wheels: inWalkingOrder(row.wheels.map(wheelOf)),
+  lastVisitAt: row.last_visit_at,
+})
+
+/** Escapes what `like` reads as a pattern, so that 100% finds 100%. */
+const likePattern = (text: string): string => `%${text.replace(/[\\%_]/g, (mark) => `\\${mark}`)}%`
+
+/** Wheel sets whose vehicle or set name contains the text, by vehicle and set name. */
+export async function listWheelSets(database: Queryable, search = ''): Promise<WheelSet[]> {
+  const rows = await database.query<WheelSetRow>(
+    `${selectWheelSet} where v.name ilike $1 or s.name ilike $1 order by lower(v.name), lower(s.name), s.id`,
+    [likePattern(search)],
+  )
+  return rows.map(wheelSetOf)
+}
+
+export async function findWheelSet(database: Queryable, id: string): Promise<WheelSet | null> {
+  const rows = await database.query<WheelSetRow>(`${selectWheelSet} where s.id = $1`, [id])
+  return rows[0] ? wheelSetOf(rows[0]) : null
+}
+
+/** Several wheel sets at once; unknown ids are left out. */
+export async function findWheelSets(database: Queryable, ids: readonly string[]): Promise<WheelSet[]> {
+  const rows = await database.query<WheelSetRow>(`${selectWheelSet} where s.id = any($1::uuid[])`, [ids])
+  return rows.map(wheelSetOf)
+}
+
+export interface VehicleName {
+  readonly id: string
+  readonly name: string
+  readonly kind: VehicleKind
+}
+
+export const listVehicles = (database: Queryable): Promise<VehicleName[]> =>
+  database.query<VehicleName>('select id, name, kind from vehicle order by lower(name), id')
+
+async function writeWheels(
+  database: Queryable,
+  wheelSetId: string,
+  wheels: readonly WheelEntry[],
+): Promise<void> {
+  // Positions that stay keep their row, and with it their protection.
+  await database.query('delete from wheel where wheel_set_id = $1 and not (position = any($2))', [
+    wheelSetId,
+    wheels.map(({ position }) => position),
+  ])
+  for (const wheel of wheels) {
+    await database.query(
+      `insert into wheel (wheel_set_id, position, tyre_code, rim_width_inches, spoke_count, spoke_width_millimetres,
+         spoke_depth_millimetres, openness)
+       values ($1, $2, $3, $4, $5, $6, $7, $8)
+       on conflict (wheel_set_id, position) do update set tyre_code = excluded.tyre_code,
+         rim_width_inches = excluded.rim_width_inches, spoke_count = excluded.spoke_count,
+         spoke_width_millimetres = excluded.spoke_width_millimetres,
+         spoke_depth_millimetres = excluded.spoke_depth_millimetres, openness = excluded.openness`,
+      [
+        wheelSetId,
+        wheel.position,
+        wheel.tyreCode,
+        wheel.rimWidthInches,
+        wheel.spokeCount,
+        wheel.spokeWidthMillimetres,
+        wheel.spokeDepthMillimetres,
+        wheel.openness ?? null,
+      ],
+    )
+    await database.query('delete from wheel_finish where wheel_set_id = $1 and position = $2', [
+      wheelSetId,
+      wheel.position,
+    ])
+    for (const { zone, finish, condition } of wheel.finishes) {
+      await database.query(
+        'insert into wheel_finish (wheel_set_id, position, zone, finish, condition) values ($1, $2, $3, $4, $5)',
+        [wheelSetId, wheel.position, zone, finish, condition],
+      )
+    }
+  }
+}
+
+/** Stores a new wheel set; an existing vehicle of the same name and kind owns it, else a new one. */
+export function createWheelSet(database: Database, input: WheelSetInput): Promise<string> {
+  return database.transaction(async (transaction) => {
+    const { name, kind } = input.vehicle
+    const known = await transaction.query<{ id: string }>(
+      'select id from vehicle where lower(name) = lower($1) and kind = $2 order by created_at limit 1',
+      [name, kind],
+    )
+    const vehicleId =
+      known[0]?.id ??
+      (
+        await transaction.query<{ id: string }>(
+          'insert into vehicle (name, kind) values ($1, $2) returning id',
+          [name, kind],
+        )
+      )[0]?.id
+    const rows = await transaction.query<{ id: string }>(
+      'insert into wheel_set (vehicle_id, name, note) values ($1, $2, $3) returning id',
+      [vehicleId ?? null, input.name, input.note],
+    )
+    const id = rows[0]?.id
+    if (id === undefined) throw new Error('The new wheel set has no id')
+    await writeWheels(transaction, id, input.wheels)
+    return id
+  })
+}
+
+export type UpdateOutcome = 'saved' | 'changedMeanwhile' | 'gone'
+
+/** Saves an edit, but only over the version it was made from. */
+export function updateWheelSet(
+  database: Database,
+  id: string,
+  fromVersion: number,
+  input: WheelSetInput,
+): Promise<UpdateOutcome> {
+  return database.transaction(async (transaction) => {
+    const rows = await transaction.query<{ vehicle_id: string }>(
+      `update wheel_set set name = $3, note = $4, version = version + 1, changed_at = now()
+       where id = $1 and version = $2 returning vehicle_id`,
+      [id, fromVersion, input.name, input.note],
+    )
+    const vehicleId = rows[0]?.vehicle_id
+    if (vehicleId === undefined) {
+      const still = await transaction.query('select 1 from wheel_set where id = $1', [id])
+      return still.length > 0 ? 'changedMeanwhile' : 'gone'
+    }
+    await transaction.query('update vehicle set name = $2, kind = $3 where id = $1', [
+      vehicleId,
+      input.vehicle.name,
+      input.vehicle.kind,
+    ])
+    await writeWheels(transaction, id, input.wheels)
+    return 'saved'
+  })
+}

@@ -1,0 +1,101 @@
+import { costMinor } from '@/core/quantity/money'
+import { productOf, toolOf } from '@/contracts/cabinet'
+import { defaultSettings } from '@/contracts/settings'
+import type { Database } from '@/data/database'
+import { addProduct, addTool } from '@/data/queries/cabinet'
+import { addLayer } from '@/data/queries/protection'
+import { writeSettings } from '@/data/queries/settings'
+import { addVisit } from '@/data/queries/visits'
+import { createWheelSet } from '@/data/queries/wheelSets'
+import { planJob } from '@/services/planJob'
+import { readDemoFiles, type Rhythm } from './readDemoFiles'
+
+const millisecondsPerDay = 86_400_000
+
+/** Visits do not fall on the dot: a fixed small shift, days, by their number. */
+const shiftDays = (index: number): number => [0, 2, -1, 3, -2, 1][index % 6] ?? 0
+
+function* daysAgo({ everyDays, firstDaysAgo, lastDaysAgo, months }: Rhythm, now: Date): Generator<number> {
+  let index = 0
+  for (let day = firstDaysAgo; day > lastDaysAgo; day -= everyDays) {
+    const shifted = Math.max(lastDaysAgo + 1, day + shiftDays(index))
+    index += 1
+    const month = new Date(now.getTime() - shifted * millisecondsPerDay).getUTCMonth() + 1
+    if (!months || months.includes(month)) yield shifted
+  }
+  yield lastDaysAgo
+}
+
+/** Fills an empty database with the demo shop. Everything is relative to `now`, so that the demo never goes stale. */
+export async function fillDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
+  const { products, tools, wheelSets, works, history } = readDemoFiles()
+  await writeSettings(database, { ...defaultSettings, shopName: 'Saltmarsh Wheel Care' })
+  const cabinet = products.map(productOf)
+  const ids = new Map<string, string>()
+  await database.transaction(async (transaction) => {
+    for (const product of cabinet) await addProduct(transaction, product, defaultSettings.currency)
+    for (const tool of tools) await addTool(transaction, toolOf(tool))
+  })
+  say(`${cabinet.length} products, ${tools.length} tools`)
+  for (const { key, input } of wheelSets) ids.set(key, await createWheelSet(database, input))
+  say(`${wheelSets.length} wheel sets`)
+
+  const visits = history
+    .flatMap((rhythm) => [...daysAgo(rhythm, now)].map((days, index) => ({ rhythm, days, index })))
+    .sort((a, b) => b.days - a.days || a.rhythm.wheelSet.localeCompare(b.rhythm.wheelSet))
+  await database.transaction(async (transaction) => {
+    for (const { rhythm, days, index } of visits) {
+      const work = works[rhythm.work]
+      const wheelSetId = ids.get(rhythm.wheelSet)
+      const set = wheelSets.find(({ key }) => key === rhythm.wheelSet)
+      if (!work || !wheelSetId || !set)
+        throw new Error(`history.json names ${rhythm.wheelSet} or ${rhythm.work}, which do not exist`)
+      const finishedAt = new Date(now.getTime() - days * millisecondsPerDay - (index % 5) * 3_600_000)
+      const used = Object.entries(work.products).map(([name, millilitres]) => {
+        const product = cabinet.find((candidate) => candidate.name === name)
+        if (!product) throw new Error(`works.json names ${name}, which is not in cabinet.json`)
+        return {
+          name,
+          concentrateMillilitres: millilitres,
+          costMinor: costMinor(millilitres, product.packMillilitres, product.packPriceMinor),
+        }
+      })
+      const results = Array.isArray(rhythm.results) ? rhythm.results : [rhythm.results]
+      const result = results[index % results.length] ?? 'clean'
+      const visitId = await addVisit(transaction, {
+        wheelSetId,
+        jobId: null,
+        finishedAt,
+        headline: work.headline,
+        result,
+        note: result === 'clean' && index % 4 !== 0 ? '' : rhythm.note,
+        operatorSeconds: (work.minutes + (index % 3) * 4) * 60,
+        costMinor: used.reduce((sum, item) => sum + item.costMinor, 0),
+        currency: defaultSettings.currency,
+        products: used,
+      })
+      for (const kind of rhythm.protects) {
+        const product = cabinet.find(({ family }) => family === kind)
+        for (const { position } of set.input.wheels) {
+          await addLayer(
+            transaction,
+            wheelSetId,
+            { position, kind, appliedAt: finishedAt, productName: product?.name ?? kind },
+            visitId,
+          )
+        }
+      }
+    }
+  })
+  say(`${visits.length} visits in two years`)
+
+  for (const key of ['corvane-summer', 'brackwater-estate', 'aldery-show']) {
+    const wheelSetId = ids.get(key)
+    const set = wheelSets.find((candidate) => candidate.key === key)
+    if (!wheelSetId || !set) continue
+    const planned = await planJob(database, wheelSetId, set.intake, now)
+    if (!planned.ok)
+      throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.mend}`)
+  }
+  say('jobs planned for today')
+}

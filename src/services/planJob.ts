@@ -1,0 +1,85 @@
+import type { ProtectionKind } from '@/core/protection/kinds'
+import { protectionFacts } from '@/core/protection/kinds'
+import { makePlan } from '@/core/plan/makePlan'
+import { fail, succeed, type Result } from '@/core/result'
+import { layerDue } from '@/core/protection/due'
+import type { Product } from '@/core/chemistry/product'
+import { writeDilution } from '@/core/dilution'
+import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
+import type { ProductFile } from '@/contracts/cabinet'
+import { writePlan, type PlanFile } from '@/contracts/planFile'
+import type { IntakeInput } from '@/contracts/intake'
+import type { Database, Queryable } from '@/data/database'
+import { listProducts, listTools } from '@/data/queries/cabinet'
+import { storeJob } from '@/data/queries/jobs'
+import { listLiveLayers, type StoredLayer } from '@/data/queries/protection'
+import { readSettings } from '@/data/queries/settings'
+import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+
+/** A product as a job file writes it. Percent keeps a strength exact enough to be read again. */
+const productToFile = (product: Product): ProductFile => ({
+  ...product,
+  strength: writeDilution(product.strength, 'percent'),
+})
+
+const liveKinds = (layers: readonly StoredLayer[], position: string, now: Date): ProtectionKind[] =>
+  layers
+    .filter((layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel')
+    .filter((layer) => layerDue(layer, now).state !== 'renew')
+    .map(({ kind }) => kind)
+
+/** The job file of a wheel set with what was seen at intake, the shop's cabinet, kit and settings. */
+export async function jobFileFor(
+  database: Queryable,
+  wheelSet: WheelSet,
+  intake: IntakeInput,
+  now: Date,
+): Promise<JobFileInput> {
+  const settings = await readSettings(database)
+  const products = await listProducts(database)
+  const tools = await listTools(database)
+  const layers = await listLiveLayers(database, wheelSet.id)
+  const chosen = new Set(intake.corners.map(({ position }) => position))
+  return {
+    format: jobFormat,
+    vehicle: { name: wheelSet.vehicleName, kind: wheelSet.vehicleKind },
+    wheelSet: { name: wheelSet.name },
+    corners: wheelSet.wheels
+      .filter(({ position }) => chosen.has(position))
+      .map((wheel) => ({
+        ...wheel,
+        loads: intake.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
+        protection: liveKinds(layers, wheel.position, now),
+      })),
+    conditions: intake.conditions,
+    crew: { people: 1 },
+    // An empty cabinet is planned with the house one, so that the first job needs no typing.
+    ...(products.length > 0 ? { cabinet: products.map(productToFile) } : {}),
+    ...(tools.length > 0 ? { tools } : {}),
+    schools: settings.schools,
+    equipment: settings.equipment,
+    currency: settings.currency,
+  }
+}
+
+/** Plans a visit and stores it. Problems are at the field of the job file they belong to. */
+export async function planJob(
+  database: Database,
+  wheelSetId: string,
+  intake: IntakeInput,
+  now: Date,
+): Promise<Result<{ jobId: string; plan: PlanFile }>> {
+  const wheelSet = await findWheelSet(database, wheelSetId)
+  if (!wheelSet)
+    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const read = readJob(await jobFileFor(database, wheelSet, intake, now))
+  if (!read.ok) return read
+  const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
+  const jobId = await storeJob(database, {
+    wheelSetId,
+    jobFile: read.value.file,
+    planFile: plan,
+    plannedFor: null,
+  })
+  return succeed({ jobId, plan })
+}

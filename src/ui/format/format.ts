@@ -1,0 +1,31 @@
+import { format, formatDistanceStrict, isSameYear } from 'date-fns'
+
+/** 4 min, 1 h 12 min; under a minute in seconds. */
+export function formatDuration(seconds: number): string {
+  if (seconds < 60) return `${Math.round(seconds)} s`
+  const minutes = Math.round(seconds / 60)
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
+}
+
+/** A running clock: 2:05, and a minus once it is over. */
+export function formatClock(seconds: number): string {
+  const whole = Math.abs(Math.trunc(seconds))
+  return `${seconds < 0 ? '−' : ''}${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+}
+
+export function formatMoney(minor: number, currency: string): string {
+  const formatter = new Intl.NumberFormat('en', { style: 'currency', currency })
+  const digits = formatter.resolvedOptions().maximumFractionDigits ?? 2
+  return formatter.format(minor / 10 ** digits)
+}
+
+export const formatMillilitres = (millilitres: number): string =>
+  millilitres >= 1000
+    ? `${Number((millilitres / 1000).toFixed(2))} l`
+    : `${Number(millilitres.toFixed(millilitres < 20 ? 1 : 0))} ml`
+
+export const formatDay = (date: Date, now: Date): string =>
+  format(date, isSameYear(date, now) ? 'd MMM' : 'd MMM yyyy')
+
+export const formatAgo = (date: Date, now: Date): string =>
+  formatDistanceStrict(date, now, { addSuffix: true })

@@ -1,0 +1,257 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import { gradeNames, grades, soilNames, soilSigns } from '@/core/soils/soil'
+import { axleOf, positionNames, type Position } from '@/core/wheel/position'
+import { zoneNames, type Zone } from '@/core/wheel/zone'
+import type { IntakeInput } from '@/contracts/intake'
+import type { FormAction } from '../formAction'
+import { ProblemAlert } from '../ProblemAlert'
+import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
+import { Stance } from '../wheel-drawing/Stance'
+import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import {
+  copyLoads,
+  entriesOfLoads,
+  heaviest,
+  loadsOfEntries,
+  soilsOfZone,
+  withGrade,
+  type LoadsByWheel,
+} from './loads'
+
+interface IntakeFormProps {
+  readonly wheels: readonly DrawnWheel[]
+  /** What was graded at the last visit; the starting point of this one. */
+  readonly last: IntakeInput | null
+  readonly plan: FormAction<IntakeInput>
+}
+
+const exposures = [
+  { value: 'shade', text: 'Shade' },
+  { value: 'partSun', text: 'Part sun' },
+  { value: 'fullSun', text: 'Full sun' },
+] as const
+
+const tappable: readonly Zone[] = [
+  'face',
+  'barrel',
+  'tyre',
+  'arch',
+  'windows',
+  'spokeBacks',
+  'lip',
+  'caliper',
+  'lugSeats',
+  'cap',
+  'valve',
+]
+
+/** Intake: the wheels as on the vehicle; tap a zone, grade the soil, copy to the axle or to all, and plan. */
+export function IntakeForm({ wheels, last, plan }: IntakeFormProps) {
+  const positions = wheels.map(({ position }) => position)
+  const [loads, setLoads] = useState<LoadsByWheel>(() =>
+    Object.fromEntries(
+      (last?.corners ?? []).map(({ position, loads: entries }) => [position, loadsOfEntries(entries)]),
+    ),
+  )
+  const [off, setOff] = useState<readonly Position[]>([])
+  const [at, setAt] = useState<{ position: Position; zone: Zone }>({
+    position: positions[0] ?? 'frontLeft',
+    zone: 'face',
+  })
+  const [airCelsius, setAirCelsius] = useState(String(last?.conditions.airCelsius ?? 18))
+  const [surfaceCelsius, setSurfaceCelsius] = useState('')
+  const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>(
+    last?.conditions.exposure ?? 'shade',
+  )
+  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [busy, startPlanning] = useTransition()
+
+  const chosen = loads[at.position] ?? {}
+  const isOff = off.includes(at.position)
+  const axleMates = positions.filter((position) => axleOf(position) === axleOf(at.position))
+  const problemAt = (path: string) => problems.find((problem) => problem.path === path)?.mend
+
+  const submit = () =>
+    startPlanning(async () => {
+      const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+      const refusal = await plan({
+        corners: positions
+          .filter((position) => !off.includes(position))
+          .map((position) => ({ position, loads: entriesOfLoads(loads[position] ?? {}) })),
+        conditions: {
+          airCelsius: number(airCelsius),
+          exposure,
+          ...(surfaceCelsius.trim() === '' ? {} : { surfaceCelsius: number(surfaceCelsius) }),
+        },
+      })
+      setProblems(refusal.problems)
+    })
+
+  return (
+    <form
+      className="intake"
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit()
+      }}
+      noValidate
+    >
+      <Stance wheels={wheels}>
+        {(wheel) => {
+          const worst = heaviest(loads[wheel.position] ?? {})
+          return (
+            <div
+              className={`intake-wheel${off.includes(wheel.position) ? ' is-off' : ''}${at.position === wheel.position ? ' is-chosen' : ''}`}
+            >
+              <WheelDrawing
+                {...wheel}
+                id={wheel.position}
+                label={positionNames[wheel.position]}
+                loads={loads[wheel.position] ?? {}}
+                selected={at.position === wheel.position ? at.zone : null}
+                onZone={(zone) => setAt({ position: wheel.position, zone })}
+              />
+              <h3>{positionNames[wheel.position]}</h3>
+              <p className="soft">
+                {off.includes(wheel.position)
+                  ? 'left out today'
+                  : worst.map(({ soil, grade }) => `${soilNames[soil]} ${grade}`).join(', ') ||
+                    'nothing graded'}
+              </p>
+            </div>
+          )
+        }}
+      </Stance>
+
+      <section className="zone-panel" aria-label="Grades">
+        <h2>
+          {positionNames[at.position]}, {zoneNames[at.zone]}
+        </h2>
+        <div className="chips" role="group" aria-label="Zone">
+          {tappable
+            .filter(
+              (zone) =>
+                wheels.find(({ position }) => position === at.position)?.wheel.spokeCount !== 0 ||
+                !['windows', 'spokeBacks', 'caliper', 'barrel'].includes(zone),
+            )
+            .map((zone) => (
+              <button
+                key={zone}
+                type="button"
+                className="chip"
+                aria-pressed={zone === at.zone}
+                onClick={() => setAt({ ...at, zone })}
+              >
+                {zoneNames[zone]}
+              </button>
+            ))}
+        </div>
+        {soilsOfZone(at.zone).map((soil) => (
+          <div key={soil} className="grade-row" role="group" aria-label={soilNames[soil]}>
+            <div>
+              <b>{soilNames[soil]}</b>
+              <div className="sign">{soilSigns[soil]}</div>
+            </div>
+            <div className="grades">
+              {grades.map((grade) => (
+                <button
+                  key={grade}
+                  type="button"
+                  aria-pressed={(chosen[at.zone]?.[soil] ?? 0) === grade}
+                  aria-label={`${soilNames[soil]} ${grade}, ${gradeNames[grade]}`}
+                  title={gradeNames[grade]}
+                  disabled={isOff}
+                  onClick={() =>
+                    setLoads({ ...loads, [at.position]: withGrade(chosen, at.zone, soil, grade) })
+                  }
+                >
+                  {grade}
+                </button>
+              ))}
+            </div>
+          </div>
+        ))}
+        <p className="soft mt-2">0 none, 1 light, 2 clear, 3 heavy, 4 neglected.</p>
+        {positions.length > 1 && (
+          <div className="chips mt-3">
+            {axleMates.length > 1 && axleMates.length < positions.length && (
+              <button
+                type="button"
+                className="chip"
+                onClick={() => setLoads(copyLoads(loads, at.position, 'axle', positions))}
+              >
+                Copy wheel to its axle
+              </button>
+            )}
+            <button
+              type="button"
+              className="chip"
+              onClick={() => setLoads(copyLoads(loads, at.position, 'all', positions))}
+            >
+              Copy wheel to all
+            </button>
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={isOff}
+              onClick={() =>
+                setOff(isOff ? off.filter((position) => position !== at.position) : [...off, at.position])
+              }
+            >
+              Leave this wheel out
+            </button>
+          </div>
+        )}
+        <div className="intake-foot">
+          <Form.Group className="field" controlId="air">
+            <Form.Label>Air, °C</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={airCelsius}
+              onChange={(event) => setAirCelsius(event.target.value)}
+              isInvalid={problemAt('conditions.airCelsius') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">{problemAt('conditions.airCelsius')}</Form.Control.Feedback>
+          </Form.Group>
+          <Form.Group className="field" controlId="surface">
+            <Form.Label>Wheel, °C</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={surfaceCelsius}
+              placeholder="cool"
+              onChange={(event) => setSurfaceCelsius(event.target.value)}
+              isInvalid={problemAt('conditions.surfaceCelsius') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">
+              {problemAt('conditions.surfaceCelsius')}
+            </Form.Control.Feedback>
+          </Form.Group>
+          <Form.Group className="field" controlId="exposure">
+            <Form.Label>Place</Form.Label>
+            <Form.Select
+              value={exposure}
+              onChange={(event) => setExposure(event.target.value as typeof exposure)}
+            >
+              {exposures.map(({ value, text }) => (
+                <option key={value} value={value}>
+                  {text}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Button type="submit" disabled={busy}>
+            {busy ? 'Planning …' : 'Plan it'}
+          </Button>
+        </div>
+        <div aria-live="polite">
+          <ProblemAlert problems={problems.filter(({ path }) => !path.startsWith('conditions.'))} />
+        </div>
+      </section>
+    </form>
+  )
+}

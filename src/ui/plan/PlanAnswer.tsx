@@ -1,0 +1,35 @@
+import type { Plan } from '@/core/plan/plan'
+
+/** The headline with its chemistry and its time in their colours. The words alone say it, too. */
+export function PlanAnswer({ plan }: { readonly plan: Plan }) {
+  const names = plan.stages
+    .filter(({ kind }) => kind === 'iron' || kind === 'mineral' || kind === 'tar')
+    .map(({ productName }) => productName)
+  const time = /\d+ minutes/
+  const parts = plan.headline
+    .split(
+      new RegExp(
+        `(${[...names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')), '\\d+ minutes'].join('|')})`,
+        'i',
+      ),
+    )
+    .filter((part) => part !== '')
+  return (
+    <h1 className="plan-answer">
+      {parts.map((part, index) => (
+        <span
+          key={index}
+          className={
+            time.test(part)
+              ? 'of-time'
+              : names.some((name) => name.toLowerCase() === part.toLowerCase())
+                ? 'of-chemistry'
+                : undefined
+          }
+        >
+          {part}
+        </span>
+      ))}
+    </h1>
+  )
+}

@@ -1,0 +1,65 @@
+import { deliveryNames } from '@/core/chemistry/family'
+import { familyOf } from '@/core/chemistry/families'
+import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import { stageNames, type Stage } from '@/core/plan/plan'
+import { nameCorners } from '@/core/plan/makePlan'
+import type { Position } from '@/core/wheel/position'
+import { formatMillilitres, formatMoney } from '../format/format'
+import { BottleDrawing } from './BottleDrawing'
+import { StageTime } from './StageTime'
+
+interface StageRowProps {
+  readonly stage: Stage
+  readonly index: number
+  readonly positions: readonly Position[]
+  readonly scaleSeconds: number
+  readonly currency: string
+  readonly dilutionStyle: DilutionStyle
+}
+
+/** One stage of the plan: what, where, the recipe spelled out, the time as length, and why on demand. */
+export function StageRow({ stage, index, positions, scaleSeconds, currency, dilutionStyle }: StageRowProps) {
+  const { recipe } = stage
+  return (
+    <li className="stage">
+      <div className="stage-line">
+        <span className="stage-number">{index + 1}</span>
+        <div>
+          <div className="stage-name">{stage.productName}</div>
+          <div className="stage-where">
+            {stageNames[stage.kind].toLowerCase()}, {nameCorners(stage.corners, positions)}
+            {stage.rounds > 1 && `, ${stage.rounds} rounds`}
+          </div>
+        </div>
+        <BottleDrawing recipe={recipe} id={`bottle-${stage.id}`} />
+        <div className="recipe">
+          <b>{writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}</b>
+          {recipe.waterMillilitres > 0
+            ? `${formatMillilitres(recipe.concentrateMillilitres)} + ${formatMillilitres(recipe.waterMillilitres)} water`
+            : formatMillilitres(recipe.totalMillilitres)}
+          {`, ${deliveryNames[stage.delivery]}`}
+        </div>
+        <StageTime stage={stage} scaleSeconds={scaleSeconds} />
+      </div>
+      <details className="why">
+        <summary>Why, and with what care</summary>
+        <p>
+          {stage.why} It is {/^[aeiou]/.test(familyOf(stage.family).name) ? 'an' : 'a'}{' '}
+          {familyOf(stage.family).name}: {familyOf(stage.family).purposeText}.{' '}
+          {formatMoney(stage.costMinor, currency)} of product.
+          {stage.delivery === 'lance' &&
+            ` The lance thins it again to ${(stage.surfaceFraction * 100).toFixed(1)} % at the wheel.`}
+        </p>
+        {stage.cautions.length > 0 && (
+          <ul className="list-unstyled ps-0">
+            {stage.cautions.map((caution) => (
+              <li key={caution} className="caution mt-1">
+                {caution}
+              </li>
+            ))}
+          </ul>
+        )}
+      </details>
+    </li>
+  )
+}

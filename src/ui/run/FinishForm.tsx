@@ -1,0 +1,71 @@
+import { useState, useTransition } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import { visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
+import type { FinishInput } from '@/contracts/intake'
+import type { FormAction } from '../formAction'
+import { ProblemAlert } from '../ProblemAlert'
+
+/** The last step: how it went, in one tap and maybe a line. */
+export function FinishForm({
+  end,
+  back,
+}: {
+  readonly end: FormAction<FinishInput>
+  readonly back: () => void
+}) {
+  const [result, setResult] = useState<VisitResult>('clean')
+  const [note, setNote] = useState('')
+  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [busy, startEnding] = useTransition()
+  return (
+    <form
+      className="finish-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        startEnding(async () => setProblems((await end({ result, note })).problems))
+      }}
+    >
+      <h1>How did it go?</h1>
+      <div className="chips" role="group" aria-label="Result">
+        {visitResults.map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            className="chip"
+            style={{ minHeight: 64, minWidth: 110 }}
+            aria-pressed={choice === result}
+            onClick={() => setResult(choice)}
+          >
+            {visitResultNames[choice]}
+          </button>
+        ))}
+      </div>
+      <Form.Group controlId="finish-note">
+        <Form.Label>What stayed, what you would do otherwise</Form.Label>
+        <Form.Control
+          as="textarea"
+          rows={3}
+          value={note}
+          maxLength={2000}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </Form.Group>
+      <p className="soft">
+        Writes the visit, takes what was used off the stock and starts the clocks of the protection.
+      </p>
+      <div aria-live="polite">
+        <ProblemAlert problems={problems} />
+      </div>
+      <div className="chips">
+        <Button type="submit" disabled={busy} style={{ minHeight: 72, minWidth: 200 }}>
+          {busy ? 'Writing …' : 'Write it down'}
+        </Button>
+        <Button variant="outline-secondary" onClick={back} style={{ minHeight: 72 }}>
+          Back to the steps
+        </Button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,268 @@
+import type { KeyboardEvent, ReactNode } from 'react'
+import type { Finish } from '@/core/finishes/finish'
+import { finishNames } from '@/core/finishes/finish'
+import type { ZoneLoads } from '@/core/job/job'
+import type { FinishState } from '@/core/rules/judge'
+import { gradeNames, soilNames, soils, type Grade, type Soil } from '@/core/soils/soil'
+import type { WheelGeometry } from '@/core/wheel-geometry'
+import { finishZoneOf, zoneNames, type FinishZone, type Zone } from '@/core/wheel/zone'
+import { arcPath, ringPath, wheelShape } from './shape'
+import { specksOf } from './specks'
+import { Textures } from './textures'
+
+/** Zones that can be seen, and tapped, from the front. */
+export const drawnZones = [
+  'arch',
+  'tyre',
+  'lip',
+  'barrel',
+  'windows',
+  'face',
+  'caliper',
+  'lugSeats',
+  'cap',
+  'valve',
+] as const satisfies readonly Zone[]
+
+export interface RingMark {
+  /** Share of the circle that is filled, 0 to 1. */
+  readonly share: number
+  readonly tone: 'protection' | 'chemistry' | 'ready' | 'warm' | 'quiet'
+}
+
+interface WheelDrawingProps {
+  readonly wheel: WheelGeometry
+  readonly finishes: Partial<Record<FinishZone, FinishState>>
+  readonly loads?: ZoneLoads
+  /** Ids of patterns must not clash within a page. */
+  readonly id: string
+  /** What the drawing is of, for those who hear it. */
+  readonly label: string
+  readonly ring?: RingMark
+  /** Chemistry on the wheel now: tinted and running. */
+  readonly wet?: boolean
+  readonly selected?: Zone | null
+  /** Zones drawn bright while the others stand back. */
+  readonly highlighted?: readonly Zone[]
+  readonly onZone?: (zone: Zone) => void
+}
+
+const soilClass: Record<Soil, string> = {
+  grit: 'speck-grit', film: 'speck-film', freshDust: 'speck-dust', bondedDust: 'speck-iron', tar: 'speck-tar',
+  mineral: 'speck-mineral', organic: 'speck-organic', tyreBrowning: 'speck-brown',
+} // prettier-ignore
+
+const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | null): string => {
+  const dirt = Object.entries(loads?.[zone] ?? {})
+    .filter(([, grade]) => grade > 0)
+    .map(([soil, grade]) => `${gradeNames[grade as Grade]} ${soilNames[soil as Soil]}`)
+  return [zoneNames[zone], finish ? finishNames[finish] : '', dirt.join(', ')].filter(Boolean).join('; ')
+}
+
+/**
+ * The wheel, from its real geometry: spoke count, spoke width, rim and tyre to scale, finish as texture, dirt as graded.
+ * Pure: the server draws it, and a browser that gives `onZone` makes every zone a button.
+ */
+export function WheelDrawing(props: WheelDrawingProps) {
+  const { wheel, finishes, loads, id, label, ring, wet, selected, highlighted, onZone } = props
+  const shape = wheelShape(wheel)
+  const closed = wheel.spokeCount === 0
+  const finishAt = (zone: Zone): Finish => {
+    const finishZone = finishZoneOf(zone)
+    return (finishZone && finishes[finishZone]?.finish) ?? 'unknown'
+  }
+  const fill = (zone: Zone) => `url(#${id}-${finishAt(zone)})`
+
+  const specks = (zone: Zone, inner: number, outer: number) =>
+    soils.map((soil) => {
+      const grade = loads?.[zone]?.[soil] ?? 0
+      return grade === 0 ? null : (
+        <g key={soil} className={soilClass[soil]}>
+          {specksOf(soil, grade, inner, outer).map(({ x, y, r }, index) => (
+            <circle key={index} cx={x} cy={y} r={r} />
+          ))}
+        </g>
+      )
+    })
+
+  const zone = (name: Zone, children: ReactNode) => {
+    const marks = [
+      'wheel-zone',
+      selected === name ? 'is-selected' : '',
+      highlighted && !highlighted.includes(name) ? 'is-back' : '',
+    ]
+    if (!onZone) {
+      return (
+        <g key={name} className={marks.join(' ')}>
+          {children}
+        </g>
+      )
+    }
+    return (
+      <g
+        key={name}
+        role="button"
+        tabIndex={0}
+        aria-pressed={selected === name}
+        aria-label={describe(name, loads, finishZoneOf(name) ? finishAt(name) : null)}
+        className={`${marks.join(' ')} can-tap`}
+        onClick={() => onZone(name)}
+        onKeyDown={(event: KeyboardEvent) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return
+          event.preventDefault()
+          onZone(name)
+        }}
+      >
+        {children}
+      </g>
+    )
+  }
+
+  const browning = loads?.tyre?.tyreBrowning ?? 0
+  const film = (name: Zone) => (loads?.[name]?.film ?? 0) * 0.11
+  const lugs = Array.from({ length: 5 }, (_, index) => (index / 5) * 2 * Math.PI - Math.PI / 2 + 0.3)
+  const used = [...new Set(drawnZones.filter((name) => finishZoneOf(name) !== null).map(finishAt))]
+
+  return (
+    <svg
+      className={`wheel-drawing${wet ? ' is-wet' : ''}`}
+      viewBox="-124 -124 248 248"
+      role={onZone ? 'group' : 'img'}
+      aria-label={label}
+    >
+      <defs>
+        <Textures prefix={id} finishes={used} />
+        <clipPath id={`${id}-rim`}>
+          <circle r={shape.lipRadius} />
+        </clipPath>
+      </defs>
+
+      {ring && (
+        <g className={`wheel-ring tone-${ring.tone}`}>
+          <circle className="ring-track" r="119" />
+          {ring.share > 0 && <path className="ring-fill" d={arcPath(119, 0, ring.share)} />}
+        </g>
+      )}
+
+      {zone(
+        'arch',
+        <>
+          <path className="arch-liner" d={arcPath(107, 0.72, 1.28)} />
+          {loads?.arch && <g className="arch-dirt">{specks('arch', 104, 110)}</g>}
+        </>,
+      )}
+      {zone(
+        'tyre',
+        <>
+          <path className="tyre-rubber" fillRule="evenodd" d={ringPath(100, shape.rimRadius)} />
+          <circle className="tyre-tread" r="97.5" />
+          <circle className="tyre-line" r={(100 + shape.rimRadius) / 2 + 2} />
+          {browning > 0 && (
+            <circle
+              className="tyre-brown"
+              r={(100 + shape.rimRadius) / 2}
+              strokeWidth={(100 - shape.rimRadius) * 0.7}
+              opacity={0.16 * browning}
+            />
+          )}
+        </>,
+      )}
+      {zone(
+        'barrel',
+        <>
+          <circle r={shape.lipRadius} fill={fill('barrel')} />
+          <circle className="barrel-shade" r={shape.lipRadius} />
+          {!closed && <circle className="rotor" r={shape.rotorRadius} />}
+          <circle r={shape.lipRadius} className="film-veil" opacity={film('barrel')} />
+          {specks('barrel', shape.rotorRadius, shape.lipRadius)}
+        </>,
+      )}
+      {!closed &&
+        zone(
+          'caliper',
+          <g clipPath={`url(#${id}-rim)`}>
+            <path
+              className="caliper"
+              d={arcPath(shape.rotorRadius * 0.86, 0.16, 0.34)}
+              strokeWidth={shape.rotorRadius * 0.34}
+            />
+          </g>,
+        )}
+      {!closed &&
+        zone(
+          'windows',
+          <>
+            <g fill={fill('windows')}>
+              {shape.spokeSides.map((path) => (
+                <path key={path} d={path} />
+              ))}
+            </g>
+            <g className="window-shade">
+              {shape.spokeSides.map((path) => (
+                <path key={path} d={path} />
+              ))}
+            </g>
+          </>,
+        )}
+      {zone(
+        'face',
+        <>
+          <g fill={fill('face')} className="face-metal">
+            {shape.spokes.map((path) => (
+              <path key={path} d={path} />
+            ))}
+            <circle r={closed ? shape.lipRadius : shape.hubRadius} />
+            {closed && <circle className="disc-step" r={shape.lipRadius * 0.72} />}
+          </g>
+          <g clipPath={`url(#${id}-rim)`}>
+            <circle r={shape.lipRadius} className="film-veil" opacity={film('face') * 0.8} />
+            {specks('face', shape.hubRadius * 0.5, shape.lipRadius)}
+          </g>
+        </>,
+      )}
+      {zone(
+        'lip',
+        <>
+          <path fillRule="evenodd" d={ringPath(shape.rimRadius, shape.lipRadius)} fill={fill('lip')} />
+          <circle className="lip-edge" r={shape.rimRadius} />
+          <circle className="lip-edge" r={shape.lipRadius} />
+          {specks('lip', shape.lipRadius, shape.rimRadius)}
+        </>,
+      )}
+      {zone(
+        'lugSeats',
+        lugs.map((angle) => (
+          <circle
+            key={angle}
+            className="lug"
+            cx={Math.round(Math.cos(angle) * shape.lugRadius * 100) / 100}
+            cy={Math.round(Math.sin(angle) * shape.lugRadius * 100) / 100}
+            r={shape.hubRadius * 0.13}
+          />
+        )),
+      )}
+      {zone(
+        'cap',
+        <>
+          <circle r={shape.capRadius} fill={fill('cap')} />
+          <circle className="lip-edge" r={shape.capRadius} />
+        </>,
+      )}
+      {zone(
+        'valve',
+        <circle className="valve" cx="0" cy={(shape.lipRadius + shape.rimRadius) / 2} r="2.2" />,
+      )}
+
+      {wet && (
+        <g className="wet-film" clipPath={`url(#${id}-rim)`}>
+          <circle r={shape.lipRadius} className="wet-sheen" />
+          {shape.spokeAngles.map((angle, index) => {
+            const x = Math.round(Math.cos(angle) * shape.lipRadius * 0.72 * 10) / 10
+            const y = Math.round(Math.sin(angle) * shape.lipRadius * 0.72 * 10) / 10
+            return <path key={angle} className="wet-run" d={`M ${x} ${y} v ${8 + (index % 4) * 5}`} />
+          })}
+        </g>
+      )}
+    </svg>
+  )
+}
