@@ -2,10 +2,10 @@ import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { soonestDue } from '@/core/protection/dueEntry'
 import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
 import { listOpenJobs } from '@/data/queries/jobs'
-import { readSettings } from '@/data/queries/settings'
 import { findWheelSets, listVehicles } from '@/data/queries/wheelSets'
 import { dueList } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
@@ -25,12 +25,7 @@ export default async function TodayPage() {
   const vehicles = await listVehicles(db)
   if (vehicles.length === 0) return <Welcome />
   const now = new Date()
-  const [settings, jobs, due, products] = await Promise.all([
-    readSettings(db),
-    listOpenJobs(db),
-    dueList(db, now),
-    listProducts(db),
-  ])
+  const [jobs, due, products] = await Promise.all([listOpenJobs(db), dueList(db, now), listProducts(db)])
   const sets = new Map(
     (
       await findWheelSets(
@@ -39,7 +34,7 @@ export default async function TodayPage() {
       )
     ).map((set) => [set.id, drawnWheels(set.wheels)[0]]),
   )
-  const overdue = due.filter((entry) => entry.due.state === 'renew' || entry.due.state === 'topUp')
+  const overdue = due.filter((entry) => ['renew', 'topUp'].includes(soonestDue(entry).state))
   const low = products.filter((product) => product.stockMillilitres < product.packMillilitres * lowStockShare)
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
@@ -51,9 +46,8 @@ export default async function TodayPage() {
           <p className="lead-text">
             {jobs.length === 0
               ? 'No job is planned.'
-              : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} planned, ${formatDuration(minutes)} of hands.`}{' '}
-            {overdue.length === 0 ? 'No protection is due.' : `${overdue.length} protections want renewing.`}{' '}
-            <span>{settings.shopName}</span>
+              : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} planned, ${formatDuration(minutes)} of work.`}{' '}
+            {overdue.length === 0 ? 'No protection is due.' : `${overdue.length} protections want renewing.`}
           </p>
         </div>
         <Link href="/wheels" className="btn btn-primary" prefetch={false}>
@@ -146,7 +140,7 @@ export default async function TodayPage() {
               Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
             </p>
           ) : (
-            <DueRows entries={due.slice(0, 8)} now={now} />
+            <DueRows entries={due.slice(0, 9)} now={now} />
           )}
         </section>
       </div>

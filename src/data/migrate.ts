@@ -12,7 +12,9 @@ export interface Migration {
 }
 
 /** Reads the numbered .sql files of a folder in order; a gap or a double number is a bug and throws. */
-export function readMigrations(folder = join(process.cwd(), 'src', 'data', 'migrations')): Migration[] {
+export function readMigrations(
+  folder = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'data', 'migrations'),
+): Migration[] {
   const migrations = readdirSync(folder)
     .filter((name) => name.endsWith('.sql'))
     .sort()

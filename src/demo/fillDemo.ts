@@ -3,6 +3,7 @@ import { productOf, toolOf } from '@/contracts/cabinet'
 import { defaultSettings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
 import { addProduct, addTool } from '@/data/queries/cabinet'
+import { markFinished } from '@/data/queries/jobs'
 import { addLayer } from '@/data/queries/protection'
 import { writeSettings } from '@/data/queries/settings'
 import { addVisit } from '@/data/queries/visits'
@@ -89,13 +90,15 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   })
   say(`${visits.length} visits in two years`)
 
-  for (const key of ['corvane-summer', 'brackwater-estate', 'aldery-show']) {
+  const today = ['corvane-summer', 'brackwater-estate', 'aldery-show']
+  for (const { key, intake } of wheelSets) {
     const wheelSetId = ids.get(key)
-    const set = wheelSets.find((candidate) => candidate.key === key)
-    if (!wheelSetId || !set) continue
-    const planned = await planJob(database, wheelSetId, set.intake, now)
+    if (!wheelSetId) continue
+    const planned = await planJob(database, wheelSetId, intake, now)
     if (!planned.ok)
       throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.mend}`)
+    // The others were worked at their last visit; their grades are what the next intake starts from.
+    if (!today.includes(key)) await markFinished(database, planned.value.jobId, now)
   }
-  say('jobs planned for today')
+  say(`${today.length} jobs planned for today`)
 }

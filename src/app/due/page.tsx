@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import type { DueEntry } from '@/core/protection/dueEntry'
+import { soonestDue, type DueEntry } from '@/core/protection/dueEntry'
 import { database } from '@/data/connection'
 import { dueList } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
@@ -9,12 +9,11 @@ import { DueRows } from '@/ui/due/DueRows'
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Due' }
 
-const groupTitle = ({ due }: DueEntry): string =>
-  due.state === 'renew'
-    ? 'Gone by now'
-    : due.state === 'topUp'
-      ? 'Top up now'
-      : format(due.topUpAt, 'MMMM yyyy')
+const groupTitle = (entry: DueEntry): string => {
+  const due = soonestDue(entry)
+  if (due.state === 'renew') return entry.on === 'wheel' ? 'Wheels bare by now' : 'Tyres bare by now'
+  return due.state === 'topUp' ? 'Top up now' : format(due.topUpAt, 'MMMM yyyy')
+}
 
 export default async function DuePage() {
   const now = new Date()
@@ -31,7 +30,9 @@ export default async function DuePage() {
           <h1>Due</h1>
           <p className="lead-text">
             Worked out from days alone, with the usual life of each kind as a house estimate; fronts wear
-            sooner. A bar that is three quarters full wants a light coat, a full one wants renewing.
+            sooner. A bar that is three quarters full wants a light coat, a full one renewing; the upper bar
+            stands for the axle that is due first. Upper bar the fronts, lower bar the rears, where they
+            differ.
           </p>
         </div>
       </header>

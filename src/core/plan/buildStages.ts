@@ -130,7 +130,9 @@ export function buildStages(job: Job): StagedJob {
     let wash: Product | null = null
     for (const need of cleaningNeeds) {
       if (!wanted(need, corners, job, wash)) continue
-      const { chosen, why, shortfall } = chooseProduct(need, corners, job)
+      // Rubber and liners are no reason for a second bottle: one product and strength for the whole vehicle.
+      const judgedOn = need.surface === 'wheel' ? corners : job.corners
+      const { chosen, why, shortfall } = chooseProduct(need, judgedOn, job)
       if (shortfall) miss(corners, shortfall.text, shortfall.mend)
       if (!chosen) continue
       if (need.kind === 'wash') wash = chosen.product
@@ -148,7 +150,7 @@ export function buildStages(job: Job): StagedJob {
               ? ['Keep it off the wheel: rinse the wheel first and again at once.']
               : [],
           rounds: need.kind === 'tyre' ? tyreRounds(corners) : 1,
-          strong: soilsPresent(need, corners).some(({ grade }) => grade >= 3),
+          strong: soilsPresent(need, judgedOn).some(({ grade }) => grade >= 3),
         },
         corners,
       )

@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/job'
-import type { Position } from '@/core/wheel/position'
+import { axleOf, type Position } from '@/core/wheel/position'
 import { buildStages } from './buildStages'
 import { washerLitresPerMinute } from './estimates'
 import { orderSteps } from './orderSteps'
@@ -19,14 +19,28 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
+/** Products of one kind of stage: "A all round", or "A in front, B behind". */
+function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
+  const rears = all.filter((position) => axleOf(position) === 'rear')
+  return stages
+    .map(({ productName, corners }) => {
+      const where = nameCorners(corners, all)
+      if (stages.length === 1 || all.length === 1 || rears.length === all.length)
+        return `${productName} ${where}`
+      return `${productName} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
+    })
+    .join(', ')
+}
+
 function headlineOf(job: Job, stages: readonly Stage[], operatorSeconds: number): string {
   const all = job.corners.map(({ position }) => position)
-  const parts = stages
-    .filter(({ kind }) => kind === 'wash' || kind === 'iron' || kind === 'mineral' || kind === 'tar')
-    .map((stage) => `${stage.productName} ${nameCorners(stage.corners, all)}`)
+  const parts = (['wash', 'iron', 'mineral', 'tar'] as const)
+    .map((kind) => stages.filter((stage) => stage.kind === kind))
+    .filter((ofKind) => ofKind.length > 0)
+    .map((ofKind) => sayStages(ofKind, all))
   const minutes = Math.round(operatorSeconds / 60)
   if (parts.length === 0) return 'Nothing in the cabinet can wash these wheels.'
-  return `${capital(parts.join(', then '))}. ${minutes} minutes with your hands.`
+  return `${capital(parts.join('; then '))}. ${minutes} minutes, one pair of hands.`
 }
 
 function amountsOf(job: Job, stages: readonly Stage[]): ProductAmount[] {

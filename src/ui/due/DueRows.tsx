@@ -1,15 +1,16 @@
 import Link from 'next/link'
+import type { LayerDue } from '@/core/protection/due'
+import { soonestDue, type DueEntry } from '@/core/protection/dueEntry'
 import { formatAgo, formatDay } from '../format/format'
-import type { DueEntry } from '@/core/protection/dueEntry'
 
 const axleNames = { front: 'fronts', rear: 'rears' }
 
-function whenText({ due }: DueEntry, now: Date): string {
+function whenText(due: LayerDue, now: Date): string {
   switch (due.state) {
     case 'curing':
       return 'curing'
     case 'renew':
-      return `renew, ${formatAgo(due.renewAt, now)}`
+      return `gone ${formatAgo(due.renewAt, now)}`
     case 'topUp':
       return 'top up now'
     case 'good':
@@ -17,23 +18,22 @@ function whenText({ due }: DueEntry, now: Date): string {
   }
 }
 
-/** Rows of what is due: whose, where, how much of its life is used as length, and when. */
-export function DueRows({
-  entries,
-  now,
-  named = true,
-}: {
+interface DueRowsProps {
   readonly entries: readonly DueEntry[]
   readonly now: Date
+  /** Whether to say whose it is; not needed on the page of one set. */
   readonly named?: boolean
-}) {
+}
+
+/** Rows of what is due: whose, what, the share of its life used as length for each axle, and when. */
+export function DueRows({ entries, now, named = true }: DueRowsProps) {
   return (
     <ul className="rows">
       {entries.map((entry) => {
-        const used = Math.min(1, entry.due.usedShare)
+        const soonest = soonestDue(entry)
         return (
           <li
-            key={`${entry.wheelSetId} ${entry.kindName} ${entry.axle} ${entry.appliedAt.getTime()}`}
+            key={`${entry.wheelSetId} ${entry.kindName} ${entry.appliedAt.getTime()}`}
             className="row-item due-row"
           >
             <div>
@@ -47,18 +47,23 @@ export function DueRows({
                 </>
               )}
               <span className={named ? 'soft' : ''}>
-                {entry.productName} ({entry.kindName}), {axleNames[entry.axle]},{' '}
-                {formatDay(entry.appliedAt, now)}
+                {entry.productName}, {formatDay(entry.appliedAt, now)}
               </span>
             </div>
-            <div
-              className={`life is-${entry.due.state}`}
-              role="img"
-              aria-label={`${Math.round(entry.due.usedShare * 100)} % of its estimated life used`}
-            >
-              <span style={{ width: `${used * 100}%` }} />
+            <div className="lives">
+              {entry.axles.map(({ axle, due }) => (
+                <div
+                  key={axle}
+                  className={`life is-${due.state}`}
+                  role="img"
+                  aria-label={`${entry.kindName} on the ${axleNames[axle]}: ${Math.round(due.usedShare * 100)} % of its estimated life used`}
+                  title={axleNames[axle]}
+                >
+                  <span style={{ width: `${Math.min(1, due.usedShare) * 100}%` }} />
+                </div>
+              ))}
             </div>
-            <div className={`when is-${entry.due.state}`}>{whenText(entry, now)}</div>
+            <div className={`when is-${soonest.state}`}>{whenText(soonest, now)}</div>
           </li>
         )
       })}

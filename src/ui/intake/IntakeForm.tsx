@@ -24,6 +24,7 @@ import {
 } from './loads'
 
 interface IntakeFormProps {
+  readonly title: string
   readonly wheels: readonly DrawnWheel[]
   /** What was graded at the last visit; the starting point of this one. */
   readonly last: IntakeInput | null
@@ -51,7 +52,7 @@ const tappable: readonly Zone[] = [
 ]
 
 /** Intake: the wheels as on the vehicle; tap a zone, grade the soil, copy to the axle or to all, and plan. */
-export function IntakeForm({ wheels, last, plan }: IntakeFormProps) {
+export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
   const positions = wheels.map(({ position }) => position)
   const [loads, setLoads] = useState<LoadsByWheel>(() =>
     Object.fromEntries(
@@ -101,6 +102,58 @@ export function IntakeForm({ wheels, last, plan }: IntakeFormProps) {
       }}
       noValidate
     >
+      <header className="intake-head">
+        <div>
+          <h1>What is on the wheels?</h1>
+          <p className="soft">
+            {title}.{' '}
+            {last
+              ? 'Filled in as last time; change what is different today.'
+              : 'Tap a zone and grade what you see.'}
+          </p>
+        </div>
+        <div className="intake-foot">
+          <Form.Group className="field" controlId="air">
+            <Form.Label>Air, °C</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={airCelsius}
+              onChange={(event) => setAirCelsius(event.target.value)}
+              isInvalid={problemAt('conditions.airCelsius') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">{problemAt('conditions.airCelsius')}</Form.Control.Feedback>
+          </Form.Group>
+          <Form.Group className="field" controlId="surface">
+            <Form.Label>Wheel, °C</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={surfaceCelsius}
+              placeholder="cool"
+              onChange={(event) => setSurfaceCelsius(event.target.value)}
+              isInvalid={problemAt('conditions.surfaceCelsius') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">
+              {problemAt('conditions.surfaceCelsius')}
+            </Form.Control.Feedback>
+          </Form.Group>
+          <Form.Group className="field" controlId="exposure">
+            <Form.Label>Place</Form.Label>
+            <Form.Select
+              value={exposure}
+              onChange={(event) => setExposure(event.target.value as typeof exposure)}
+            >
+              {exposures.map(({ value, text }) => (
+                <option key={value} value={value}>
+                  {text}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Button type="submit" disabled={busy}>
+            {busy ? 'Planning …' : 'Plan it'}
+          </Button>
+        </div>
+      </header>
       <Stance wheels={wheels}>
         {(wheel) => {
           const worst = heaviest(loads[wheel.position] ?? {})
@@ -207,47 +260,6 @@ export function IntakeForm({ wheels, last, plan }: IntakeFormProps) {
             </button>
           </div>
         )}
-        <div className="intake-foot">
-          <Form.Group className="field" controlId="air">
-            <Form.Label>Air, °C</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={airCelsius}
-              onChange={(event) => setAirCelsius(event.target.value)}
-              isInvalid={problemAt('conditions.airCelsius') !== undefined}
-            />
-            <Form.Control.Feedback type="invalid">{problemAt('conditions.airCelsius')}</Form.Control.Feedback>
-          </Form.Group>
-          <Form.Group className="field" controlId="surface">
-            <Form.Label>Wheel, °C</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={surfaceCelsius}
-              placeholder="cool"
-              onChange={(event) => setSurfaceCelsius(event.target.value)}
-              isInvalid={problemAt('conditions.surfaceCelsius') !== undefined}
-            />
-            <Form.Control.Feedback type="invalid">
-              {problemAt('conditions.surfaceCelsius')}
-            </Form.Control.Feedback>
-          </Form.Group>
-          <Form.Group className="field" controlId="exposure">
-            <Form.Label>Place</Form.Label>
-            <Form.Select
-              value={exposure}
-              onChange={(event) => setExposure(event.target.value as typeof exposure)}
-            >
-              {exposures.map(({ value, text }) => (
-                <option key={value} value={value}>
-                  {text}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <Button type="submit" disabled={busy}>
-            {busy ? 'Planning …' : 'Plan it'}
-          </Button>
-        </div>
         <div aria-live="polite">
           <ProblemAlert problems={problems.filter(({ path }) => !path.startsWith('conditions.'))} />
         </div>

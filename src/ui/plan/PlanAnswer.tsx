@@ -15,7 +15,7 @@ export function PlanAnswer({ plan }: { readonly plan: Plan }) {
     )
     .filter((part) => part !== '')
   return (
-    <h1 className="plan-answer">
+    <h1 className={`plan-answer${plan.headline.length > 120 ? ' is-long' : ''}`}>
       {parts.map((part, index) => (
         <span
           key={index}

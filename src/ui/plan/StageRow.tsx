@@ -31,7 +31,7 @@ export function StageRow({ stage, index, positions, scaleSeconds, currency, dilu
             {stage.rounds > 1 && `, ${stage.rounds} rounds`}
           </div>
         </div>
-        <BottleDrawing recipe={recipe} id={`bottle-${stage.id}`} />
+        <BottleDrawing recipe={recipe} delivery={stage.delivery} id={`bottle-${stage.id}`} />
         <div className="recipe">
           <b>{writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}</b>
           {recipe.waterMillilitres > 0

@@ -9,16 +9,18 @@ export function StageTime({ stage, scaleSeconds }: { readonly stage: Stage; read
   const dwells = stage.kind !== 'protect' && stage.kind !== 'dress'
   const { min, max } = stage.dwellSeconds
   const width = (seconds: number) => `${Math.max(0, Math.min(100, (seconds / scaleSeconds) * 100))}%`
-  const text = [
-    `${formatDuration(atOneWheel)} a wheel`,
-    dwells && min > 0 ? `dwell ${formatDuration(min)}` : '',
-    dwells && max > 0 ? `rinse by ${formatDuration(max)}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ')
+  const dwell =
+    !dwells || max === 0
+      ? ''
+      : min > 0
+        ? `, dwell ${formatDuration(min)} to ${formatDuration(max)}`
+        : `, rinse by ${formatDuration(max)}`
   return (
     <div className="stage-time">
-      <div className="bar-text">{text}</div>
+      <div className="bar-text">
+        {formatDuration(atOneWheel)}
+        {dwell}
+      </div>
       <div className="bar" aria-hidden>
         <span className="bar-work" style={{ width: width(atOneWheel) }} />
         {dwells && (

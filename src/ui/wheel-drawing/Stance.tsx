@@ -24,7 +24,7 @@ export function Stance<T extends { readonly position: Position }>({
   readonly children: (wheel: T) => ReactNode
 }) {
   return (
-    <div className={`stance${wheels.length === 1 ? ' is-single' : ''}`}>
+    <div className={`stance${wheels.length === 1 ? ' is-single' : wheels.length === 4 ? ' is-pair' : ''}`}>
       {wheels.map((wheel) => (
         <div
           key={wheel.position}

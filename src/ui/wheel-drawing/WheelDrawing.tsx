@@ -73,14 +73,16 @@ export function WheelDrawing(props: WheelDrawingProps) {
   }
   const fill = (zone: Zone) => `url(#${id}-${finishAt(zone)})`
 
-  const specks = (zone: Zone, inner: number, outer: number) =>
+  const specks = (zone: Zone, inner: number, outer: number, lowest = Infinity) =>
     soils.map((soil) => {
       const grade = loads?.[zone]?.[soil] ?? 0
       return grade === 0 ? null : (
         <g key={soil} className={soilClass[soil]}>
-          {specksOf(soil, grade, inner, outer).map(({ x, y, r }, index) => (
-            <circle key={index} cx={x} cy={y} r={r} />
-          ))}
+          {specksOf(soil, grade, inner, outer)
+            .filter(({ y }) => y < lowest)
+            .map(({ x, y, r }, index) => (
+              <circle key={index} cx={x} cy={y} r={r} />
+            ))}
         </g>
       )
     })
@@ -148,7 +150,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
         'arch',
         <>
           <path className="arch-liner" d={arcPath(107, 0.72, 1.28)} />
-          {loads?.arch && <g className="arch-dirt">{specks('arch', 104, 110)}</g>}
+          {loads?.arch && <g className="arch-dirt">{specks('arch', 104, 110, 15)}</g>}
         </>,
       )}
       {zone(
@@ -162,7 +164,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
               className="tyre-brown"
               r={(100 + shape.rimRadius) / 2}
               strokeWidth={(100 - shape.rimRadius) * 0.7}
-              opacity={0.16 * browning}
+              opacity={0.1 * browning}
             />
           )}
         </>,

@@ -5,7 +5,7 @@ import Link from 'next/link'
 import { useState, useTransition } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm, type FieldPath } from 'react-hook-form'
+import { useForm, useWatch, type FieldPath } from 'react-hook-form'
 import type { InferInput } from 'valibot'
 import {
   conditionNames,
@@ -79,7 +79,7 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
   })
   const { errors } = form.formState
   // The drawing follows every key, so the form is watched as a whole.
-  const values = form.watch()
+  const values = useWatch({ control: form.control }) as FormValues
   const positions = values.wheels.map(({ position }) => position)
   const scopes = scopesFor(positions)
   const [scope, setScope] = useState<Scope>(scopes[0]?.scope ?? 'all')

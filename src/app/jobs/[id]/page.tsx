@@ -6,7 +6,7 @@ import { gradeNames, soilNames } from '@/core/soils/soil'
 import { positionNames } from '@/core/wheel/position'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
-import { formatDuration, formatMillilitres, formatMoney } from '@/ui/format/format'
+import { formatMillilitres, formatMoney } from '@/ui/format/format'
 import { heaviest, loadsOfEntries } from '@/ui/intake/loads'
 import { PlanAnswer } from '@/ui/plan/PlanAnswer'
 import { StageRow } from '@/ui/plan/StageRow'
@@ -71,9 +71,6 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
             <div className="plan-figures">
               <span>
                 <b>{formatMoney(plan.costMinor, plan.currency)}</b> product
-              </span>
-              <span>
-                <b>{formatDuration(plan.operatorSeconds)}</b> hands
               </span>
               <span>
                 <b>{plan.waterLitres} l</b> water

@@ -23,7 +23,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
       wheels={drawnWheels(job.jobFile.corners)}
       loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
       events={events}
-      serverMilliseconds={Date.now()}
+      serverMilliseconds={new Date().getTime()}
       end={endJob.bind(null, id)}
     />
   )

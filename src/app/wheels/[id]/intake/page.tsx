@@ -14,28 +14,16 @@ export default async function IntakePage({ params }: { params: Promise<{ id: str
   const set = await wheelSetOr404(id)
   const last = await latestJobFile(await database(), id)
   return (
-    <>
-      <header className="place-head">
-        <div>
-          <h1>What is on the wheels?</h1>
-          <p className="lead-text">
-            {set.vehicleName}, {set.name}.{' '}
-            {last
-              ? 'Filled in as last time; change what is different today.'
-              : 'Tap a zone and grade what you see.'}
-          </p>
-        </div>
-      </header>
-      <IntakeForm
-        wheels={drawnWheels(set.wheels)}
-        last={
-          last && {
-            corners: last.corners.map(({ position, loads }) => ({ position, loads })),
-            conditions: last.conditions,
-          }
+    <IntakeForm
+      title={`${set.vehicleName}, ${set.name}`}
+      wheels={drawnWheels(set.wheels)}
+      last={
+        last && {
+          corners: last.corners.map(({ position, loads }) => ({ position, loads })),
+          conditions: last.conditions,
         }
-        plan={planVisit.bind(null, id)}
-      />
-    </>
+      }
+      plan={planVisit.bind(null, id)}
+    />
   )
 }

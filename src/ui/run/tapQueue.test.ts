@@ -1,0 +1,80 @@
+import { describe, expect, it } from 'vitest'
+import type { PendingTap } from './pendingTaps'
+import { TapQueue, type TapAnswer } from './tapQueue'
+
+const tap = (stepId: string): PendingTap => ({
+  requestId: stepId,
+  kind: 'done',
+  stepId,
+  at: '2026-05-01T08:00:00.000Z',
+})
+const settled = () => new Promise((resolve) => setTimeout(resolve, 0))
+
+function setUp(answers: TapAnswer[], left: PendingTap[] = []) {
+  const sent: string[] = []
+  let kept: readonly PendingTap[] = left
+  let waiting: (() => void) | null = null
+  const queue = new TapQueue([], {
+    send: (one) => {
+      sent.push(one.stepId)
+      return Promise.resolve(answers.shift() ?? { kind: 'stored' })
+    },
+    load: () => kept,
+    store: (taps) => (kept = taps),
+    later: (work) => {
+      waiting = work
+      return () => (waiting = null)
+    },
+  })
+  return { queue, sent, kept: () => kept, retry: () => waiting?.() }
+}
+
+describe('taps', () => {
+  it('count at once and leave the device only when they are stored', async () => {
+    const { queue, kept } = setUp([])
+    queue.add(tap('a'))
+    expect(queue.read().events.map(({ stepId }) => stepId)).toEqual(['a'])
+    expect(kept()).toHaveLength(1)
+    await settled()
+    expect(kept()).toHaveLength(0)
+    expect(queue.read()).toMatchObject({ saving: 'saved', refusal: null })
+  })
+
+  it('go out in order, one at a time', async () => {
+    const { queue, sent } = setUp([])
+    for (const id of ['a', 'b', 'c']) queue.add(tap(id))
+    await settled()
+    expect(sent).toEqual(['a', 'b', 'c'])
+  })
+
+  it('wait out a dropped connection and are sent again', async () => {
+    const { queue, sent, kept, retry } = setUp([{ kind: 'unreachable' }])
+    queue.add(tap('a'))
+    await settled()
+    expect(queue.read().saving).toBe('offline')
+    expect(kept()).toHaveLength(1)
+    queue.add(tap('b'))
+    await settled()
+    expect(sent).toEqual(['a'])
+    retry()
+    await settled()
+    expect(sent).toEqual(['a', 'a', 'b'])
+    expect(queue.read().saving).toBe('saved')
+  })
+
+  it('left by an earlier page are taken up', async () => {
+    const { queue, sent } = setUp([], [tap('old')])
+    queue.start()
+    expect(queue.read().events).toHaveLength(1)
+    await settled()
+    expect(sent).toEqual(['old'])
+  })
+
+  it('refused for good are dropped with the reason', async () => {
+    const { queue, kept } = setUp([{ kind: 'refused', mend: 'This job is already in the log.' }])
+    queue.add(tap('a'))
+    await settled()
+    expect(kept()).toHaveLength(0)
+    expect(queue.read()).toMatchObject({ events: [], refusal: 'This job is already in the log.' })
+  })
+})

@@ -1,0 +1,106 @@
+import type { RunEvent } from '@/core/run/runState'
+import { eventOfTap, type PendingTap } from './pendingTaps'
+
+/** What the server said to one tap. */
+export type TapAnswer =
+  | { readonly kind: 'stored' }
+  | { readonly kind: 'refused'; readonly mend: string }
+  /** No answer, or a failure of the server: worth sending again. */
+  | { readonly kind: 'unreachable' }
+
+export interface QueueSnapshot {
+  /** What the server knows, then what is still on its way. */
+  readonly events: readonly RunEvent[]
+  readonly saving: 'saved' | 'saving' | 'offline'
+  /** Set when the server refused the last tap for good. */
+  readonly refusal: string | null
+}
+
+export interface QueuePorts {
+  send(tap: PendingTap): Promise<TapAnswer>
+  load(): readonly PendingTap[]
+  store(taps: readonly PendingTap[]): void
+  /** Calls back after the pause between two tries; returns how to call it off. */
+  later(work: () => void): () => void
+}
+
+/**
+ * Taps of the bay on their way to the server, in order, one at a time. Every tap counts at once, is kept on the device
+ * until the server has stored it, and is sent again after a dropped connection or a reload.
+ */
+export class TapQueue {
+  private pending: readonly PendingTap[] = []
+  private snapshot: QueueSnapshot
+  private readonly listeners = new Set<() => void>()
+  private sending = false
+  private callOff: (() => void) | null = null
+
+  constructor(
+    private stored: readonly RunEvent[],
+    private readonly ports: QueuePorts,
+  ) {
+    this.snapshot = { events: stored, saving: 'saved', refusal: null }
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  readonly read = (): QueueSnapshot => this.snapshot
+
+  /** Takes up what an earlier page left behind. */
+  start(): void {
+    const known = new Set(this.pending.map(({ requestId }) => requestId))
+    const left = this.ports.load().filter(({ requestId }) => !known.has(requestId))
+    if (left.length === 0) return
+    this.pending = [...left, ...this.pending]
+    this.publish({ saving: 'saving' })
+    void this.sendNext()
+  }
+
+  stop(): void {
+    this.callOff?.()
+    this.callOff = null
+  }
+
+  add(tap: PendingTap): void {
+    this.pending = [...this.pending, tap]
+    this.ports.store(this.pending)
+    this.publish({ saving: this.snapshot.saving === 'offline' ? 'offline' : 'saving', refusal: null })
+    void this.sendNext()
+  }
+
+  private async sendNext(): Promise<void> {
+    const next = this.pending[0]
+    if (!next || this.sending || this.callOff) return
+    this.sending = true
+    const answer = await this.ports.send(next)
+    this.sending = false
+    if (answer.kind === 'unreachable') {
+      this.publish({ saving: 'offline' })
+      this.callOff = this.ports.later(() => {
+        this.callOff = null
+        void this.sendNext()
+      })
+      return
+    }
+    this.pending = this.pending.slice(1)
+    this.ports.store(this.pending)
+    if (answer.kind === 'stored') this.stored = [...this.stored, eventOfTap(next)]
+    this.publish({
+      saving: this.pending.length === 0 ? 'saved' : 'saving',
+      refusal: answer.kind === 'refused' ? answer.mend : this.snapshot.refusal,
+    })
+    void this.sendNext()
+  }
+
+  private publish(changes: Partial<QueueSnapshot>): void {
+    this.snapshot = {
+      ...this.snapshot,
+      ...changes,
+      events: [...this.stored, ...this.pending.map(eventOfTap)],
+    }
+    for (const listener of this.listeners) listener()
+  }
+}
