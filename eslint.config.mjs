@@ -19,7 +19,9 @@ const zones = [
 }))
 
 export default tseslint.config(
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**'] },
+  {
+    ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**'],
+  },
   ...tseslint.configs.recommended,
   {
     plugins: { 'import-x': importX, 'react-hooks': reactHooks },
@@ -40,7 +42,15 @@ export default tseslint.config(
         'error',
         { patterns: [{ regex: '^(?!@/core/|\\.)', message: 'The core imports nothing but itself.' }] },
       ],
-      'no-restricted-globals': ['error', 'process', 'fetch', 'setTimeout', 'setInterval', 'console', 'window'],
+      'no-restricted-globals': [
+        'error',
+        'process',
+        'fetch',
+        'setTimeout',
+        'setInterval',
+        'console',
+        'window',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'The core is told the time.' },
@@ -48,7 +58,10 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core is told the time.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core is told the time.',
+        },
       ],
     },
   },

@@ -19,7 +19,6 @@ export async function ensureInstalled() {
   const wanted = lockHash()
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === wanted) return
   say('Installing packages (once) …')
-  // Not `npm ci`: it refuses a lock file made where the optional binaries of other systems could not be seen.
-  await must('npm install', run('npm', ['install', '--no-save', '--include=dev', '--no-audit', '--no-fund']))
+  await must('npm ci', run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund']))
   writeFileSync(stampFile, wanted)
 }

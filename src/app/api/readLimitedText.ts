@@ -1,23 +1,24 @@
 import { fail, succeed, type Result } from '@/core/result'
 
-/** Reads a request body but stops as soon as it is larger than allowed. */
+/** Of a larger body this much is read and dropped, so that an honest client still hears the answer; then it is cut off. */
+const mostDrainedBytes = 64_000_000
+
+/** Reads a request body but keeps nothing of one that is larger than allowed. */
 export async function readLimitedText(request: Request, mostBytes: number): Promise<Result<string>> {
-  const chunks: Uint8Array[] = []
-  let size = 0
   const reader = request.body?.getReader()
+  let chunks: Uint8Array[] = []
+  let size = 0
   while (reader) {
     const { done, value } = await reader.read()
     if (done) break
     size += value.byteLength
-    if (size > mostBytes) {
+    if (size <= mostBytes) chunks.push(value)
+    else chunks = []
+    if (size > mostDrainedBytes) {
       await reader.cancel()
-      return fail({
-        path: '',
-        found: `more than ${mostBytes} bytes`,
-        mend: `Send at most ${mostBytes} bytes.`,
-      })
+      break
     }
-    chunks.push(value)
   }
-  return succeed(Buffer.concat(chunks).toString('utf8'))
+  if (size <= mostBytes) return succeed(Buffer.concat(chunks).toString('utf8'))
+  return fail({ path: '', found: `more than ${mostBytes} bytes`, mend: `Send at most ${mostBytes} bytes.` })
 }

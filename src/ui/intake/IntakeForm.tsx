@@ -1,6 +1,6 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useRef, useState, useTransition } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
@@ -71,6 +71,7 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
   )
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const [busy, startPlanning] = useTransition()
+  const panel = useRef<HTMLElement>(null)
 
   const chosen = loads[at.position] ?? {}
   const isOff = off.includes(at.position)
@@ -167,7 +168,11 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
                 label={positionNames[wheel.position]}
                 loads={loads[wheel.position] ?? {}}
                 selected={at.position === wheel.position ? at.zone : null}
-                onZone={(zone) => setAt({ position: wheel.position, zone })}
+                onZone={(zone) => {
+                  setAt({ position: wheel.position, zone })
+                  // On a phone the grades lie below the wheels.
+                  panel.current?.scrollIntoView({ block: 'nearest' })
+                }}
               />
               <h3>{positionNames[wheel.position]}</h3>
               <p className="soft">
@@ -181,7 +186,7 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
         }}
       </Stance>
 
-      <section className="zone-panel" aria-label="Grades">
+      <section className="zone-panel" aria-label="Grades" ref={panel}>
         <h2>
           {positionNames[at.position]}, {zoneNames[at.zone]}
         </h2>

@@ -171,18 +171,23 @@ export function RunView({
         </Button>
         <div className="run-state">
           <span role="status">
-            {saving === 'offline' && <CloudOff aria-hidden size={17} />}{' '}
+            {saving === 'offline' && <CloudOff aria-hidden size={17} />}
             {saving === 'saved'
               ? `Step ${state.settledCount + 1} of ${plan.steps.length}`
               : saving === 'saving'
                 ? 'saving …'
                 : 'No connection: kept on this device, trying again.'}
           </span>
-          <button type="button" className="link-button" onClick={() => tap('skipped', current.id)}>
-            Skip this step
+          <button
+            type="button"
+            className="link-button"
+            aria-label={`Skip: ${current.title}`}
+            onClick={() => tap('skipped', current.id)}
+          >
+            Skip
           </button>
           <button type="button" className="link-button" onClick={() => setEnding(true)}>
-            End the job here
+            End here
           </button>
           <Link href={`/jobs/${jobId}`} aria-label={`Leave the bay, back to the plan of ${title}`}>
             Leave

@@ -1,0 +1,7 @@
+import { openDatabase } from '../src/data/database'
+
+const folder = process.argv[2] ?? ''
+const database = await openDatabase(folder)
+const rows = await database.query<{ request_id: string }>('select request_id from run_event')
+process.stdout.write(rows.map(({ request_id }) => request_id).join('\n'))
+await database.close()

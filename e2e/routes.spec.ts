@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from './server'
+
+const example = readFileSync('docs/examples/winter-neglected.job.json', 'utf8')
+
+test('a job file posted comes back as a plan', async ({ request }) => {
+  const answer = await request.post('/api/plan', {
+    data: example,
+    headers: { 'content-type': 'application/json' },
+  })
+  expect(answer.status()).toBe(200)
+  const plan = (await answer.json()) as { format: string; stages: unknown[] }
+  expect(plan.format).toBe('even-spoke/plan/1')
+  expect(plan.stages.length).toBeGreaterThan(4)
+})
+
+test('bad jobs are refused with path, found value and mend, and the server stays up', async ({ request }) => {
+  const wrong = await request.post('/api/plan', {
+    data: {
+      format: 'even-spoke/job/1',
+      corners: [{ position: 'frontLeft', tyreCode: 'big', rimWidthInches: -1, spokeCount: 5 }],
+    },
+  })
+  expect(wrong.status()).toBe(422)
+  const { problems } = (await wrong.json()) as { problems: { path: string; found: string; mend: string }[] }
+  expect(problems.map(({ path }) => path)).toEqual(['corners[0].tyreCode', 'corners[0].rimWidthInches'])
+
+  const junk = await request.post('/api/plan', {
+    data: 'x'.repeat(5_000_000),
+    headers: { 'content-type': 'application/json' },
+  })
+  expect(junk.status()).toBe(413)
+  expect(await junk.text()).not.toContain('    at ')
+  for (const body of ['', 'null', '[]', '{"corners":', '\u0000\u0001']) {
+    const answer = await request.post('/api/plan', {
+      data: body,
+      headers: { 'content-type': 'application/json' },
+    })
+    expect(answer.status()).toBe(422)
+  }
+  expect((await request.get('/api/health')).ok()).toBe(true)
+})
+
+test('taps are refused when they cannot be true', async ({ request, page }) => {
+  await page.goto('/')
+  const href = await page.locator('.job-row h3 a').first().getAttribute('href')
+  const post = (data: object) => request.post(`/api${href}/events`, { data })
+  const tap = {
+    kind: 'done',
+    stepId: 'lookRound',
+    at: new Date().toISOString(),
+    requestId: crypto.randomUUID(),
+  }
+  expect((await post({ ...tap, stepId: 'no such step' })).status()).toBe(409)
+  expect((await post({ ...tap, at: '2001-01-01T00:00:00.000Z' })).status()).toBe(409)
+  expect((await post({ ...tap, at: 'soon' })).status()).toBe(422)
+  expect((await post({ ...tap, kind: 'broken' })).status()).toBe(422)
+  expect((await request.post('/api/jobs/nothing/events', { data: tap })).status()).toBe(404)
+  expect((await post(tap)).status()).toBe(200)
+  // The same request again is the same tap.
+  expect((await post(tap)).status()).toBe(200)
+  await page.goto(`${href}/run`)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+})

@@ -1,0 +1,102 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './server'
+
+async function openRun(page: Page, vehicle: string): Promise<void> {
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: vehicle }).first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(page.locator('.run')).toBeVisible()
+}
+
+const secondsOf = (text: string | null): number => {
+  const [, minutes = '0', seconds = '0'] = /(\d+):(\d+)/.exec(text ?? '') ?? []
+  return Number(minutes) * 60 + Number(seconds)
+}
+
+async function workToFirstSpray(page: Page): Promise<void> {
+  const button = page.locator('.run-acts .btn-primary')
+  for (let taps = 0; taps < 10; taps += 1) {
+    const sprays = (await button.textContent()) === 'Sprayed'
+    const step = await page.locator('.run-now h1').textContent()
+    await button.click()
+    await expect(page.locator('.run-now h1')).not.toHaveText(step ?? '')
+    if (sprays) return
+  }
+  throw new Error('nothing was sprayed')
+}
+
+test('a reload in mid-dwell keeps the clock right to the second', async ({ page }) => {
+  await openRun(page, 'Iverna Grand')
+  await workToFirstSpray(page)
+  const clock = page.locator('[data-corner=frontLeft] .clock-time')
+  await expect(clock).toHaveText(/\d:\d\d/)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
+  const before = { left: secondsOf(await clock.textContent()), at: Date.now() }
+  await page.waitForTimeout(2500)
+  await page.reload()
+  await expect(page.locator('.run')).toBeVisible()
+  await page.waitForTimeout(600)
+  const after = { left: secondsOf(await clock.textContent()), at: Date.now() }
+  const passed = (after.at - before.at) / 1000
+  expect(Math.abs(before.left - after.left - passed)).toBeLessThanOrEqual(1)
+})
+
+test('the clock is right on a device whose own clock is half an hour off', async ({
+  browser,
+  server,
+  page,
+}) => {
+  await openRun(page, 'Tusker Ridge')
+  await workToFirstSpray(page)
+  const right = page.locator('[data-corner=frontLeft] .clock-time')
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
+  const other = await (await browser.newContext({ baseURL: server.address })).newPage()
+  await other.clock.install({ time: new Date(Date.now() + 30 * 60_000) })
+  await other.goto(new URL(page.url()).pathname)
+  await other.clock.runFor(1500)
+  await expect(async () => {
+    const [here, there] = [
+      secondsOf(await right.textContent()),
+      secondsOf(await other.locator('[data-corner=frontLeft] .clock-time').textContent()),
+    ]
+    expect(Math.abs(here - there)).toBeLessThanOrEqual(3)
+  }).toPass()
+  await other.context().close()
+})
+
+test('undo takes the last tap back, and a skipped step stays skipped after a reload', async ({ page }) => {
+  await openRun(page, 'Pellam Four')
+  const title = page.locator('.run-now h1')
+  await expect(title).toHaveText('Look round every wheel')
+  await page.locator('.run-acts .btn-primary').click()
+  await expect(title).toHaveText('Cool and in the shade?')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(title).toHaveText('Look round every wheel')
+  await page.getByRole('button', { name: /^Skip/ }).click()
+  await expect(title).toHaveText('Cool and in the shade?')
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+  await page.reload()
+  await expect(title).toHaveText('Cool and in the shade?')
+})
+
+test('a tap without connection is kept and sent when the connection is back', async ({ page, context }) => {
+  await openRun(page, 'Ferrow Twelve')
+  await context.setOffline(true)
+  await page.locator('.run-acts .btn-primary').click()
+  await expect(page.locator('.run-state [role=status]')).toContainText('kept on this device')
+  await expect(page.locator('.run-now h1')).toHaveText('Cool and in the shade?')
+  await context.setOffline(false)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+  await page.reload()
+  await expect(page.locator('.run-now h1')).toHaveText('Cool and in the shade?')
+})
+
+test('a job cannot end while chemistry is on a wheel', async ({ page }) => {
+  await openRun(page, 'Corvane Meridian')
+  await workToFirstSpray(page)
+  await page.getByRole('button', { name: 'End here' }).click()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('Chemistry is still on a wheel. Rinse it first.')).toBeVisible()
+})

@@ -1,0 +1,101 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base } from '@playwright/test'
+
+const root = process.cwd()
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() =>
+        typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+      )
+    })
+  })
+
+export interface AppServer {
+  readonly address: string
+  readonly folder: string
+  readonly process: ChildProcess
+  /** Everything the server wrote to its error output. */
+  errors(): string
+  stop(signal?: NodeJS.Signals): Promise<void>
+}
+
+/** Starts the built application on a data folder. */
+export async function startServer(folder: string): Promise<AppServer> {
+  const port = await freePort()
+  const address = `http://127.0.0.1:${port}`
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: root,
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+        EVEN_SPOKE_DATA: folder,
+        EVEN_SPOKE_ADDRESS: address,
+      },
+      stdio: ['ignore', 'ignore', 'pipe'],
+    },
+  )
+  let errors = ''
+  child.stderr?.on('data', (data: Buffer) => (errors += data.toString()))
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()))
+  const deadline = Date.now() + 60_000
+  for (;;) {
+    if (child.exitCode !== null) throw new Error(`The server ended with ${child.exitCode}: ${errors}`)
+    if (Date.now() > deadline) throw new Error(`The server did not answer: ${errors}`)
+    const up = await fetch(`${address}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    )
+    if (up) break
+    await new Promise((resolve) => setTimeout(resolve, 50))
+  }
+  return {
+    address,
+    folder,
+    process: child,
+    errors: () => errors,
+    stop: async (signal = 'SIGTERM') => {
+      child.kill(signal)
+      await ended
+    },
+  }
+}
+
+export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'even-spoke-test-'))
+
+/** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
+export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer }>({
+  data: ['demo', { option: true, scope: 'worker' }],
+  server: [
+    async ({ data }, provide) => {
+      const folder = newFolder()
+      const prepared = process.env.EVEN_SPOKE_TEST_DEMO
+      if (data === 'demo') {
+        if (!prepared)
+          throw new Error('EVEN_SPOKE_TEST_DEMO names no demo data; run the tests with `npm test`.')
+        cpSync(prepared, folder, { recursive: true })
+        rmSync(join(folder, 'owner.json'), { force: true })
+      }
+      const server = await startServer(folder)
+      await provide(server)
+      await server.stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ server }, provide) => provide(server.address),
+})
+
+export { expect } from '@playwright/test'

@@ -1,0 +1,63 @@
+import type { Page } from '@playwright/test'
+import { workThrough } from './jobActions'
+import { expect, test } from './server'
+
+/** Presses Tab until the wanted element has the focus. */
+async function tabTo(page: Page, name: RegExp, most = 150): Promise<void> {
+  for (let presses = 0; presses < most; presses += 1) {
+    await page.keyboard.press('Tab')
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement
+      const label = element?.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : null
+      return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? ''
+    })
+    if (name.test(focused.trim())) return
+  }
+  throw new Error(`No ${String(name)} within ${most} tabs`)
+}
+
+test('a known set from today to the log with the keyboard alone', async ({ page }) => {
+  await page.goto('/')
+  await tabTo(page, /^Skip to the content$/)
+  await tabTo(page, /^Wheels$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Wheel sets' })).toBeVisible()
+
+  await tabTo(page, /^Search by vehicle or set$/)
+  await page.keyboard.type('sorrel')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.set-row')).toHaveCount(1)
+  await tabTo(page, /^Sorrel Vantana/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Sorrel Vantana, All-year set' })).toBeVisible()
+  await tabTo(page, /Plan a visit/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'What is on the wheels?' })).toBeVisible()
+
+  // A zone in the drawing is a button, too.
+  await tabTo(page, /^arch; /)
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { name: /, arch$/ })).toBeVisible()
+  await tabTo(page, /^loose grit 3, heavy$/)
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: 'loose grit 3, heavy' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Shift+Tab')
+  await page.goto(page.url())
+  await tabTo(page, /^Plan it$/)
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.plan-answer')).toBeVisible()
+  await tabTo(page, /^Start in the bay/)
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.run')).toBeVisible()
+  await tabTo(page, /^Looked$/)
+  const taps = await workThrough(page, () => page.keyboard.press('Enter'))
+  expect(taps).toBeGreaterThan(30)
+  await tabTo(page, /^Write it down$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible()
+  await expect(page.locator('.log-row').first()).toContainText('Sorrel Vantana')
+})

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+import { chromiumPath } from './scripts/lib/chromium.mjs'
+
+/** The interface tests drive the built application; each file has a server and a data folder of its own. */
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: false,
+  workers: 2,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/interface.json' }]],
+  use: {
+    browserName: 'chromium',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: chromiumPath() ?? undefined,
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})

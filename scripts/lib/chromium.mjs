@@ -1,0 +1,12 @@
+import { existsSync } from 'node:fs'
+
+const candidates = [
+  process.env.CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+]
+
+/** Path of a Chromium on this system, or null. */
+export const chromiumPath = () => candidates.find((path) => path && existsSync(path)) ?? null

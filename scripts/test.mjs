@@ -1,0 +1,86 @@
+// Everything a change must pass: formatting, lint, types, unit tests, the production build, interface tests.
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuilt } from './lib/build.mjs'
+import { chromiumPath } from './lib/chromium.mjs'
+import { ensureInstalled } from './lib/install.mjs'
+import { bin, must, node, root, run, say } from './lib/run.mjs'
+
+let passed = 0
+let failed = 0
+const close = () => {
+  say(`\n${passed} passed, ${failed} failed`)
+  process.exit(failed > 0 ? 1 : 0)
+}
+
+async function check(name, promise) {
+  say(`\n— ${name}`)
+  const { code } = await promise
+  if (code === 0) passed += 1
+  else failed += 1
+  return code === 0
+}
+
+async function ensureChromium() {
+  if (chromiumPath()) return
+  if (process.platform === 'linux' && process.getuid?.() === 0) {
+    say('Installing Chromium for the interface tests (once) …')
+    await must('apt-get update', run('apt-get', ['update', '-qq']))
+    await must('apt-get install chromium', run('apt-get', ['install', '-y', '-qq', 'chromium']))
+    if (chromiumPath()) return
+  }
+  process.stderr.write(
+    'The interface tests need Chromium. Install it (Debian: apt-get install chromium) or name it with CHROMIUM=/path/to/chromium.\n',
+  )
+  process.exit(1)
+}
+
+await ensureInstalled()
+await ensureChromium()
+
+await check('formatting', node([bin.prettier, '--check', '--log-level', 'warn', '.']))
+// Next writes the types of the routes; without them a fresh clone has nothing to check against.
+await check('route types', node([bin.next, 'typegen']))
+await check('lint', node([bin.eslint, '.', '--max-warnings', '0']))
+await check('types', node([bin.tsc, '--noEmit', '-p', 'tsconfig.json']))
+await check('types of the core alone', node([bin.tsc, '--noEmit', '-p', 'src/core/tsconfig.json']))
+
+say('\n— unit tests')
+const unitReport = join(root, 'test-results', 'unit.json')
+const unit = await node([
+  bin.vitest,
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${unitReport}`,
+])
+try {
+  const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unitReport, 'utf8'))
+  passed += numPassedTests
+  failed += numFailedTests
+} catch {
+  failed += 1
+}
+if (unit.code !== 0 && failed === 0) failed += 1
+
+say('\n— production build')
+await ensureBuilt()
+passed += 1
+
+say('\n— interface tests')
+const demo = mkdtempSync(join(tmpdir(), 'even-spoke-demo-'))
+try {
+  await must('Filling the demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: demo } }))
+  const faces = await node([bin.playwright, 'test'], { env: { EVEN_SPOKE_TEST_DEMO: demo } })
+  const { stats } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
+  passed += stats.expected + stats.flaky
+  failed += stats.unexpected
+  if (faces.code !== 0 && stats.unexpected === 0) failed += 1
+} catch (error) {
+  process.stderr.write(`${error}\n`)
+  failed += 1
+} finally {
+  rmSync(demo, { recursive: true, force: true })
+}
+close()
