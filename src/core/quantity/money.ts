@@ -1,9 +1,3 @@
-/** Money in whole minor units (cents) with its ISO 4217 code; never a fraction of a cent. */
-export interface Money {
-  readonly minor: number
-  readonly currency: string
-}
-
 /**
  * Cost of a volume of concentrate.
  * @param concentrateMillilitres used, ≥ 0

@@ -12,21 +12,3 @@ export function writeSignificant(value: number, digits = 4): string {
   const text = value.toFixed(Math.min(decimals, 12))
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text
 }
-
-/**
- * Shares a whole number of units over parts so that the shares add up to the total exactly
- * (largest remainder; ties go to the earlier part).
- */
-export function shareOut(totalUnits: number, weights: readonly number[]): number[] {
-  const sum = weights.reduce((all, weight) => all + weight, 0)
-  if (sum <= 0) return weights.map(() => 0)
-  const exact = weights.map((weight) => (totalUnits * weight) / sum)
-  const shares = exact.map(Math.floor)
-  const left = totalUnits - shares.reduce((all, share) => all + share, 0)
-  exact
-    .map((value, index) => ({ index, remainder: value - Math.floor(value) }))
-    .sort((a, b) => b.remainder - a.remainder || a.index - b.index)
-    .slice(0, left)
-    .forEach(({ index }) => (shares[index] = (shares[index] ?? 0) + 1))
-  return shares
-}
