@@ -1,0 +1,54 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { familyIds, familyOf } from '@/core/chemistry/families'
+import { soonestDue } from '@/core/protection/dueEntry'
+import { openInMemory, type Database } from '@/data/database'
+import { listProducts, listTools } from '@/data/queries/cabinet'
+import { listOpenJobs } from '@/data/queries/jobs'
+import { listVisits } from '@/data/queries/visits'
+import { listWheelSets } from '@/data/queries/wheelSets'
+import { dueList } from '@/services/dueList'
+import { fillDemo } from './fillDemo'
+
+const now = new Date('2027-02-10T09:00:00Z')
+let database: Database
+beforeAll(async () => {
+  database = await openInMemory()
+  await fillDemo(database, now, () => undefined)
+})
+afterAll(() => database.close())
+
+describe('the demo shop', () => {
+  it('has a set for every kind of wheel people ask about', async () => {
+    const sets = await listWheelSets(database)
+    expect(sets.length).toBeGreaterThanOrEqual(12)
+    const finishes = new Set(sets.flatMap(({ wheels }) => wheels.flatMap((one) => one.finishes.map((f) => f.finish))))
+    for (const finish of ['glossBlack', 'matte', 'diamondCut', 'polishedBare', 'paintedSteel', 'chrome'] as const)
+      expect(finishes).toContain(finish)
+    const kinds = new Set(sets.map(({ vehicleKind }) => vehicleKind))
+    for (const kind of ['car', 'van', 'trailer', 'motorcycle']) expect(kinds).toContain(kind)
+    expect(sets.some(({ wheels }) => wheels.some(({ position }) => position === 'rearLeftInner'))).toBe(true)
+  })
+
+  it('has chemicals over all families, tools, and some that run out', async () => {
+    const products = await listProducts(database)
+    const there = new Set(products.map(({ family }) => family))
+    // Whoever answers for the brakes decides on an inhibitor; the demo shop has none.
+    expect(familyIds.filter((id) => !there.has(id))).toEqual(['discInhibitor'])
+    expect(products.some((one) => one.stockMillilitres < one.packMillilitres / 4)).toBe(true)
+    expect((await listTools(database)).length).toBeGreaterThanOrEqual(20)
+    for (const { family } of products) expect(familyOf(family).name).not.toBe('')
+  })
+
+  it('has two years of records up to today, some protection overdue and some jobs planned', async () => {
+    const { visits, total } = await listVisits(database, { pageSize: 1000 })
+    expect(total).toBeGreaterThan(100)
+    const days = visits.map(({ finishedAt }) => (now.getTime() - finishedAt.getTime()) / 86_400_000)
+    expect(Math.min(...days)).toBeGreaterThan(0)
+    expect(Math.min(...days)).toBeLessThan(14)
+    expect(Math.max(...days)).toBeGreaterThan(600)
+    const states = new Set((await dueList(database, now)).map((entry) => soonestDue(entry).state))
+    expect(states).toContain('renew')
+    expect(states).toContain('good')
+    expect((await listOpenJobs(database)).length).toBeGreaterThan(0)
+  })
+})

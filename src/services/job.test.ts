@@ -1,0 +1,117 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import * as v from 'valibot'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { intakeInput } from '@/contracts/intake'
+import { wheelSetInput } from '@/contracts/wheelSet'
+import { openInMemory, type Database } from '@/data/database'
+import { addProduct, listProducts } from '@/data/queries/cabinet'
+import { findJob, listOpenJobs, listRunEvents } from '@/data/queries/jobs'
+import { listVisits } from '@/data/queries/visits'
+import { createWheelSet } from '@/data/queries/wheelSets'
+import { dueList } from './dueList'
+import { finishJob } from './finishJob'
+import { planJob } from './planJob'
+import { recordRunEvent } from './recordRunEvent'
+
+let database: Database
+let wheelSetId = ''
+const now = new Date('2026-05-01T08:00:00Z')
+const minutesLater = (minutes: number) => new Date(now.getTime() + minutes * 60_000)
+
+beforeAll(async () => {
+  database = await openInMemory()
+  for (const product of starterCabinet) await addProduct(database, product, 'EUR')
+  wheelSetId = await createWheelSet(
+    database,
+    v.parse(wheelSetInput, {
+      vehicle: { name: 'Orlen Tessaly', kind: 'car' },
+      name: 'Summer set',
+      wheels: (['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const).map((position) => ({
+        position,
+        tyreCode: '255/35 R19',
+        rimWidthInches: 8.5,
+        spokeCount: 10,
+        finishes: (['face', 'lip', 'windows', 'barrel', 'cap', 'caliper'] as const).map((zone) => ({
+          zone,
+          finish: 'paintedGloss' as const,
+        })),
+      })),
+    }),
+  )
+})
+afterAll(() => database.close())
+
+const intake = v.parse(intakeInput, {
+  corners: (['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const).map((position) => ({
+    position,
+    loads: [{ zone: 'barrel', soil: 'bondedDust', grade: 3 }],
+  })),
+})
+
+async function planned(): Promise<string> {
+  const made = await planJob(database, wheelSetId, intake, now)
+  if (!made.ok) throw new Error(JSON.stringify(made.problems))
+  return made.value.jobId
+}
+const tap = (jobId: string, stepId: string, minutes: number, requestId: string = crypto.randomUUID()) =>
+  recordRunEvent(
+    database,
+    jobId,
+    { kind: 'done', stepId, at: minutesLater(minutes).toISOString(), requestId },
+    minutesLater(minutes),
+  )
+
+describe('a job from plan to log', () => {
+  it('writes the visit, takes the stock and starts the protection, all at once', async () => {
+    const jobId = await planned()
+    const job = await findJob(database, jobId)
+    for (const [index, step] of job!.plan.steps.entries()) {
+      expect((await tap(jobId, step.id, index / 10)).ok).toBe(true)
+    }
+    const stockBefore = await listProducts(database)
+    const ended = await finishJob(database, jobId, { result: 'someLeft', note: 'left front' }, minutesLater(90))
+    expect(ended.ok).toBe(true)
+
+    const { visits } = await listVisits(database, { wheelSetId })
+    expect(visits[0]).toMatchObject({ result: 'someLeft', note: 'left front', costMinor: job!.plan.costMinor })
+    expect(visits[0]?.operatorSeconds).toBe(job!.plan.operatorSeconds)
+    const stockAfter = await listProducts(database)
+    for (const { productId, concentrateMillilitres } of job!.plan.amounts) {
+      const stock = (list: typeof stockAfter) => list.find(({ id }) => id === productId)?.stockMillilitres ?? 0
+      expect(stock(stockAfter)).toBeCloseTo(Math.max(0, stock(stockBefore) - concentrateMillilitres), 6)
+    }
+    const due = await dueList(database, minutesLater(100), wheelSetId)
+    expect(due.map(({ on }) => on)).toEqual(['wheel', 'tyre'])
+    expect(await listOpenJobs(database)).toEqual([])
+
+    const again = await finishJob(database, jobId, { result: 'clean', note: '' }, minutesLater(95))
+    expect(again.ok).toBe(false)
+    expect((await listVisits(database, { wheelSetId })).total).toBe(1)
+    expect((await tap(jobId, job!.plan.steps[0]!.id, 96)).ok).toBe(false)
+  })
+
+  it('cannot end while chemistry is on a wheel, and then nothing is written', async () => {
+    const jobId = await planned()
+    const job = await findJob(database, jobId)
+    const spray = job!.plan.steps.find((step) => step.startsDwell)!
+    await tap(jobId, spray.id, 1)
+    const before = (await listVisits(database, { wheelSetId })).total
+    const ended = await finishJob(database, jobId, { result: 'clean', note: '' }, minutesLater(2))
+    expect(ended.ok).toBe(false)
+    expect((await listVisits(database, { wheelSetId })).total).toBe(before)
+    expect((await findJob(database, jobId))?.finishedAt).toBeNull()
+  })
+
+  it('a tap sent twice counts once', async () => {
+    const jobId = await planned()
+    const requestId = crypto.randomUUID()
+    await tap(jobId, 'lookRound', 1, requestId)
+    await tap(jobId, 'lookRound', 1, requestId)
+    expect(await listRunEvents(database, jobId)).toHaveLength(1)
+  })
+
+  it('a wheel set that is gone is said, not planned', async () => {
+    const outcome = await planJob(database, '00000000-0000-4000-8000-000000000000', intake, now)
+    expect(outcome.ok).toBe(false)
+  })
+})
