@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { createServer } from 'node:net'
+import { join } from 'node:path'
 import { bin, root, say } from './run.mjs'
 
 const host = '127.0.0.1'
@@ -22,36 +23,40 @@ export async function freePort(wanted) {
   throw new Error(`No free port from ${wanted} to ${wanted + 99}.`)
 }
 
-async function answers(address) {
+async function answers(url) {
   try {
-    return (await fetch(`${address}/api/health`)).ok
+    return (await fetch(url)).ok
   } catch {
     return false
   }
 }
 
 /** Starts the built application and resolves with it once it answers; a failed start ends this process with its code. */
-export async function serve({ dataFolder, port, env = {}, quiet = false }) {
+export async function serve({ dataFolder, port, app = root, healthPath = '/api/health' }) {
   const address = `http://${host}:${port}`
-  const child = spawn(process.execPath, [bin.next, 'start', '-H', host, '-p', String(port)], {
-    cwd: root,
-    env: {
-      ...process.env,
-      NEXT_TELEMETRY_DISABLED: '1',
-      NODE_ENV: 'production',
-      EVEN_SPOKE_DATA: dataFolder,
-      EVEN_SPOKE_ADDRESS: address,
-      ...env,
+  const child = spawn(
+    process.execPath,
+    [join(root, bin.next), 'start', app, '-H', host, '-p', String(port)],
+    {
+      cwd: root,
+      env: {
+        ...process.env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        NODE_ENV: 'production',
+        EVEN_SPOKE_DATA: dataFolder,
+        EVEN_SPOKE_ADDRESS: address,
+      },
+      stdio: ['ignore', 'ignore', 'inherit'],
     },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  })
+  )
   let ended = null
   child.once('exit', (code, signal) => {
     ended = code ?? (signal ? 1 : 0)
   })
-  while (ended === null && !(await answers(address))) await new Promise((resolve) => setTimeout(resolve, 100))
+  while (ended === null && !(await answers(`${address}${healthPath}`)))
+    await new Promise((resolve) => setTimeout(resolve, 100))
   if (ended !== null) {
-    if (!quiet) process.stderr.write('The application did not start.\n')
+    process.stderr.write('The application did not start.\n')
     process.exit(ended === 0 ? 1 : ended)
   }
   return { child, address }

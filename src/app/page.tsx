@@ -4,13 +4,13 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { soonestDue } from '@/core/protection/dueEntry'
 import { database } from '@/data/connection'
-import { listProducts } from '@/data/queries/cabinet'
+import { listLowStock } from '@/data/queries/cabinet'
 import { listOpenJobs } from '@/data/queries/jobs'
-import { findWheelSets, listVehicles } from '@/data/queries/wheelSets'
+import { hasWheelSets } from '@/data/queries/wheelSets'
 import { dueList } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
 import { formatDuration, formatMillilitres } from '@/ui/format/format'
-import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
+import { drawnWheel } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
 import { Welcome } from './_parts/Welcome'
 
@@ -22,20 +22,14 @@ const lowStockShare = 0.25
 
 export default async function TodayPage() {
   const db = await database()
-  const vehicles = await listVehicles(db)
-  if (vehicles.length === 0) return <Welcome />
+  if (!(await hasWheelSets(db))) return <Welcome />
   const now = new Date()
-  const [jobs, due, products] = await Promise.all([listOpenJobs(db), dueList(db, now), listProducts(db)])
-  const sets = new Map(
-    (
-      await findWheelSets(
-        db,
-        jobs.map(({ wheelSetId }) => wheelSetId),
-      )
-    ).map((set) => [set.id, drawnWheels(set.wheels)[0]]),
-  )
+  const [jobs, due, low] = await Promise.all([
+    listOpenJobs(db),
+    dueList(db, now),
+    listLowStock(db, lowStockShare),
+  ])
   const overdue = due.filter((entry) => ['renew', 'topUp'].includes(soonestDue(entry).state))
-  const low = products.filter((product) => product.stockMillilitres < product.packMillilitres * lowStockShare)
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
   return (
@@ -61,7 +55,7 @@ export default async function TodayPage() {
           </div>
           <ul className="rows">
             {jobs.map((job) => {
-              const wheel = sets.get(job.wheelSetId)
+              const wheel = drawnWheel(job.firstCorner)
               return (
                 <li key={job.id} className="row-item job-row">
                   {wheel ? (
@@ -140,7 +134,7 @@ export default async function TodayPage() {
               Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
             </p>
           ) : (
-            <DueRows entries={due.slice(0, 9)} now={now} />
+            <DueRows entries={due.slice(0, 8)} now={now} />
           )}
         </section>
       </div>

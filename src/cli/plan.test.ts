@@ -4,7 +4,10 @@ import * as v from 'valibot'
 import { planFile } from '@/contracts/planFile'
 
 const run = (argument: string[], input = '') =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', ...argument], { input, encoding: 'utf8' })
+  spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/plan.ts', ...argument], {
+    input,
+    encoding: 'utf8',
+  })
 
 describe('the plan command', () => {
   it('prints a plan file on standard output and nothing else', () => {
@@ -14,7 +17,10 @@ describe('the plan command', () => {
   })
 
   it('reads standard input, and names every problem on a line of its own', () => {
-    const bad = { format: 'even-spoke/job/1', corners: [{ position: 'frontLeft', tyreCode: 'x', spokeCount: -1 }] }
+    const bad = {
+      format: 'even-spoke/job/1',
+      corners: [{ position: 'frontLeft', tyreCode: 'x', spokeCount: -1 }],
+    }
     const { status, stdout, stderr } = run(['-'], JSON.stringify(bad))
     expect([status, stdout]).toEqual([2, ''])
     const lines = stderr.trim().split('\n')

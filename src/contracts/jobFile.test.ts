@@ -76,7 +76,10 @@ describe('a job file', () => {
     ],
     [
       'a dwell the wrong way round',
-      { ...least, cabinet: [{ id: 'a', name: 'A', family: 'degreaser', dwellSeconds: { min: 90, max: 30 } }] },
+      {
+        ...least,
+        cabinet: [{ id: 'a', name: 'A', family: 'degreaser', dwellSeconds: { min: 90, max: 30 } }],
+      },
       'cabinet[0].dwellSeconds',
       /swap/,
     ],
@@ -124,11 +127,14 @@ describe('a job file', () => {
 
 describe('the examples', () => {
   const folder = join(process.cwd(), 'docs', 'examples')
-  it.each(readdirSync(folder).filter((name) => name.endsWith('.job.json')))('%s makes a plan file', (name) => {
-    const read = readJobText(readFileSync(join(folder, name), 'utf8'))
-    if (!read.ok) throw new Error(JSON.stringify(read.problems))
-    const plan: unknown = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job))))
-    const parsed = v.safeParse(planFile, plan)
-    expect(parsed.issues?.map(({ message }) => message)).toBeUndefined()
-  })
+  it.each(readdirSync(folder).filter((name) => name.endsWith('.job.json')))(
+    '%s makes a plan file',
+    (name) => {
+      const read = readJobText(readFileSync(join(folder, name), 'utf8'))
+      if (!read.ok) throw new Error(JSON.stringify(read.problems))
+      const plan: unknown = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job))))
+      const parsed = v.safeParse(planFile, plan)
+      expect(parsed.issues?.map(({ message }) => message)).toBeUndefined()
+    },
+  )
 })

@@ -14,7 +14,9 @@ const extra = (sql: string, number = readMigrations().length + 1): Migration => 
 
 describe('migrations', () => {
   it('are numbered without a gap', () => {
-    expect(readMigrations().map(({ number }) => number)).toEqual(readMigrations().map((_, index) => index + 1))
+    expect(readMigrations().map(({ number }) => number)).toEqual(
+      readMigrations().map((_, index) => index + 1),
+    )
   })
 
   it('run once each', async () => {
@@ -78,6 +80,9 @@ describe('the data folder', () => {
 
   it('is refused when it cannot be a folder', async () => {
     writeFileSync(join(folder, 'file'), '')
-    await expect(openDatabase(join(folder, 'file'))).rejects.toMatchObject({ reason: 'unwritable', exitCode: 73 })
+    await expect(openDatabase(join(folder, 'file'))).rejects.toMatchObject({
+      reason: 'unwritable',
+      exitCode: 73,
+    })
   })
 })

@@ -40,7 +40,8 @@ describe('the schema and the core speak of the same things', () => {
   it('takes every position and finish the core knows', async () => {
     expect(
       await tried(async (query) => {
-        for (const kind of vehicleKinds) await query('insert into vehicle (name, kind) values ($1, $1)', [kind])
+        for (const kind of vehicleKinds)
+          await query('insert into vehicle (name, kind) values ($1, $1)', [kind])
         const [set] = await query<{ id: string }>(wheelSet)
         for (const position of positions) await query(insertWheel, [set!.id, position, '205/55 R16', 7, 5])
         for (const zone of finishZones)

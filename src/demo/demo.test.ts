@@ -21,8 +21,17 @@ describe('the demo shop', () => {
   it('has a set for every kind of wheel people ask about', async () => {
     const sets = await listWheelSets(database)
     expect(sets.length).toBeGreaterThanOrEqual(12)
-    const finishes = new Set(sets.flatMap(({ wheels }) => wheels.flatMap((one) => one.finishes.map((f) => f.finish))))
-    for (const finish of ['glossBlack', 'matte', 'diamondCut', 'polishedBare', 'paintedSteel', 'chrome'] as const)
+    const finishes = new Set(
+      sets.flatMap(({ wheels }) => wheels.flatMap((one) => one.finishes.map((f) => f.finish))),
+    )
+    for (const finish of [
+      'glossBlack',
+      'matte',
+      'diamondCut',
+      'polishedBare',
+      'paintedSteel',
+      'chrome',
+    ] as const)
       expect(finishes).toContain(finish)
     const kinds = new Set(sets.map(({ vehicleKind }) => vehicleKind))
     for (const kind of ['car', 'van', 'trailer', 'motorcycle']) expect(kinds).toContain(kind)

@@ -69,15 +69,25 @@ describe('a job from plan to log', () => {
       expect((await tap(jobId, step.id, index / 10)).ok).toBe(true)
     }
     const stockBefore = await listProducts(database)
-    const ended = await finishJob(database, jobId, { result: 'someLeft', note: 'left front' }, minutesLater(90))
+    const ended = await finishJob(
+      database,
+      jobId,
+      { result: 'someLeft', note: 'left front' },
+      minutesLater(90),
+    )
     expect(ended.ok).toBe(true)
 
     const { visits } = await listVisits(database, { wheelSetId })
-    expect(visits[0]).toMatchObject({ result: 'someLeft', note: 'left front', costMinor: job!.plan.costMinor })
+    expect(visits[0]).toMatchObject({
+      result: 'someLeft',
+      note: 'left front',
+      costMinor: job!.plan.costMinor,
+    })
     expect(visits[0]?.operatorSeconds).toBe(job!.plan.operatorSeconds)
     const stockAfter = await listProducts(database)
     for (const { productId, concentrateMillilitres } of job!.plan.amounts) {
-      const stock = (list: typeof stockAfter) => list.find(({ id }) => id === productId)?.stockMillilitres ?? 0
+      const stock = (list: typeof stockAfter) =>
+        list.find(({ id }) => id === productId)?.stockMillilitres ?? 0
       expect(stock(stockAfter)).toBeCloseTo(Math.max(0, stock(stockBefore) - concentrateMillilitres), 6)
     }
     const due = await dueList(database, minutesLater(100), wheelSetId)

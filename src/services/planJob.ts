@@ -3,6 +3,7 @@ import { protectionFacts } from '@/core/protection/kinds'
 import { makePlan } from '@/core/plan/makePlan'
 import { fail, succeed, type Result } from '@/core/result'
 import { layerDue } from '@/core/protection/due'
+import type { Position } from '@/core/wheel/position'
 import type { Product } from '@/core/chemistry/product'
 import { writeDilution } from '@/core/dilution'
 import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
@@ -12,7 +13,7 @@ import type { IntakeInput } from '@/contracts/intake'
 import type { Database, Queryable } from '@/data/database'
 import { listProducts, listTools } from '@/data/queries/cabinet'
 import { storeJob } from '@/data/queries/jobs'
-import { listLiveLayers, type StoredLayer } from '@/data/queries/protection'
+import { listLiveLayers, type StoredLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
 import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
 
@@ -22,10 +23,10 @@ const productToFile = (product: Product): ProductFile => ({
   strength: writeDilution(product.strength, 'percent'),
 })
 
-const liveKinds = (layers: readonly StoredLayer[], position: string, now: Date): ProtectionKind[] =>
+const liveKinds = (layers: readonly StoredLayers[], position: Position, now: Date): ProtectionKind[] =>
   layers
-    .filter((layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel')
-    .filter((layer) => layerDue(layer, now).state !== 'renew')
+    .filter(({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on === 'wheel')
+    .filter(({ kind, appliedAt }) => layerDue({ position, kind, appliedAt }, now).state !== 'renew')
     .map(({ kind }) => kind)
 
 /** The job file of a wheel set with what was seen at intake, the shop's cabinet, kit and settings. */

@@ -77,12 +77,7 @@ describe('what is chosen', () => {
   it('adds iron remover only on the axle that needs it', () => {
     const dusty = { loads: { barrel: { bondedDust: 3 } } } as const
     const plan = makePlan(
-      job([
-        corner('frontLeft', dusty),
-        corner('frontRight', dusty),
-        corner('rearLeft'),
-        corner('rearRight'),
-      ]),
+      job([corner('frontLeft', dusty), corner('frontRight', dusty), corner('rearLeft'), corner('rearRight')]),
     )
     expect(plan.stages.filter(({ kind }) => kind === 'iron').map(({ corners }) => corners)).toEqual([
       ['frontLeft', 'frontRight'],

@@ -34,17 +34,12 @@ describe('when protection is due', () => {
 
   it('never gets better with time', () => {
     fc.assert(
-      fc.property(
-        fc.constantFrom(...protectionKinds),
-        fc.nat(2000),
-        fc.nat(2000),
-        (kind, earlier, more) => {
-          const layer = { position: 'front', kind, appliedAt: applied } as const
-          expect(layerDue(layer, after(earlier + more)).usedShare).toBeGreaterThanOrEqual(
-            layerDue(layer, after(earlier)).usedShare,
-          )
-        },
-      ),
+      fc.property(fc.constantFrom(...protectionKinds), fc.nat(2000), fc.nat(2000), (kind, earlier, more) => {
+        const layer = { position: 'front', kind, appliedAt: applied } as const
+        expect(layerDue(layer, after(earlier + more)).usedShare).toBeGreaterThanOrEqual(
+          layerDue(layer, after(earlier)).usedShare,
+        )
+      }),
     )
   })
 

@@ -49,7 +49,13 @@ describe('the run', () => {
   it('starts a clock at the spray, keeps the first instant on a second round and stops it at the rinse', () => {
     const sprayed = [event('done', 'look', 0), event('done', 'spray', 30), event('done', 'spray again', 90)]
     expect(runState(plan, sprayed).clocks).toEqual([
-      { corner: 'frontLeft', stageId: 'iron', productName: 'House iron remover', startedAt: at(30), ...dwell },
+      {
+        corner: 'frontLeft',
+        stageId: 'iron',
+        productName: 'House iron remover',
+        startedAt: at(30),
+        ...dwell,
+      },
     ])
     expect(runState(plan, [...sprayed, event('done', 'rinse', 200)]).clocks).toEqual([])
   })

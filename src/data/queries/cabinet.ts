@@ -40,6 +40,24 @@ export async function listProducts(database: Queryable): Promise<Product[]> {
   return rows.map(productOfRow)
 }
 
+/** A product of which little is left. */
+export type LowStock = Pick<Product, 'id' | 'name' | 'packMillilitres' | 'stockMillilitres'>
+
+/** Products with less left than a share of their pack, the emptiest first. */
+export async function listLowStock(database: Queryable, share: number): Promise<LowStock[]> {
+  const rows = await database.query<ProductRow>(
+    `select id, name, pack_millilitres, stock_millilitres from product
+     where stock_millilitres < pack_millilitres * $1 order by stock_millilitres / pack_millilitres, id`,
+    [share],
+  )
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    packMillilitres: row.pack_millilitres,
+    stockMillilitres: row.stock_millilitres,
+  }))
+}
+
 export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
   await database.query(
     `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,

@@ -74,6 +74,8 @@ export interface OpenJob {
   readonly startedAt: Date | null
   /** Share of the steps settled, 0 to 1. */
   readonly progress: number
+  /** The first of the wheels, to tell the job by. */
+  readonly firstCorner: JobFile['corners'][number]
 }
 
 interface OpenJobRow {
@@ -85,16 +87,16 @@ interface OpenJobRow {
   operator_seconds: number
   planned_for: Date | null
   started_at: Date | null
-  steps: number
+  step_count: number
   settled: number
+  first_corner: JobFile['corners'][number]
 }
 
 /** Jobs not finished yet: running ones first, then by the time they are planned for. */
 export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
   const rows = await database.query<OpenJobRow>(
-    `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.plan_file->>'headline' as headline,
-       (j.plan_file->>'operatorSeconds')::double precision as operator_seconds, j.planned_for, j.started_at,
-       jsonb_array_length(j.plan_file->'steps') as steps,
+    `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.headline, j.operator_seconds,
+       j.planned_for, j.started_at, j.step_count, j.first_corner,
        (select count(*) filter (where kind <> 'undone') - count(*) filter (where kind = 'undone')
           from run_event e where e.job_id = j.id)::integer as settled
      from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
@@ -110,7 +112,8 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
     operatorSeconds: row.operator_seconds,
     plannedFor: row.planned_for,
     startedAt: row.started_at,
-    progress: row.steps > 0 ? Math.min(1, row.settled / row.steps) : 0,
+    progress: row.step_count > 0 ? Math.min(1, row.settled / row.step_count) : 0,
+    firstCorner: row.first_corner,
   }))
 }
 

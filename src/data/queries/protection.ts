@@ -3,43 +3,49 @@ import type { Layer } from '@/core/protection/due'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
 
-export interface StoredLayer extends Layer {
+/** What was put on some wheels of a set in one go. */
+export interface StoredLayers {
   readonly wheelSetId: string
   readonly vehicleName: string
   readonly wheelSetName: string
+  readonly kind: ProtectionKind
   readonly productName: string
+  readonly appliedAt: Date
+  /** At least one. */
+  readonly positions: readonly Position[]
 }
 
-interface LayerRow {
+interface LayersRow {
   wheel_set_id: string
   vehicle_name: string
   wheel_set_name: string
-  position: Position
   kind: ProtectionKind
   product_name: string
   applied_at: Date
+  positions: Position[]
 }
 
 /** Layers that have not ended, of all wheel sets or of one. */
 export async function listLiveLayers(
   database: Queryable,
   wheelSetId: string | null = null,
-): Promise<StoredLayer[]> {
-  const rows = await database.query<LayerRow>(
-    `select l.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, l.position, l.kind, l.product_name, l.applied_at
-     from protection_layer l join wheel_set s on s.id = l.wheel_set_id join vehicle v on v.id = s.vehicle_id
-     where l.ended_at is null and ($1::uuid is null or l.wheel_set_id = $1)
-     order by lower(v.name), lower(s.name), l.wheel_set_id, l.position, l.kind`,
+): Promise<StoredLayers[]> {
+  const rows = await database.query<LayersRow>(
+    `select l.*, v.name as vehicle_name, s.name as wheel_set_name
+     from (select wheel_set_id, kind, product_name, applied_at, array_agg(position order by position) as positions
+           from protection_layer where ended_at is null and ($1::uuid is null or wheel_set_id = $1)
+           group by wheel_set_id, kind, product_name, applied_at) l
+     join wheel_set s on s.id = l.wheel_set_id join vehicle v on v.id = s.vehicle_id`,
     [wheelSetId],
   )
   return rows.map((row) => ({
     wheelSetId: row.wheel_set_id,
     vehicleName: row.vehicle_name,
     wheelSetName: row.wheel_set_name,
-    position: row.position,
     kind: row.kind,
     productName: row.product_name,
     appliedAt: row.applied_at,
+    positions: row.positions,
   }))
 }
 

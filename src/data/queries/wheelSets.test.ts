@@ -47,7 +47,9 @@ describe('wheel sets', () => {
     expect(await updateWheelSet(database, id, 1, input('Twice', 'B'))).toBe('saved')
     expect(await updateWheelSet(database, id, 1, input('Twice', 'C'))).toBe('changedMeanwhile')
     expect((await findWheelSet(database, id))?.name).toBe('B')
-    expect(await updateWheelSet(database, '00000000-0000-4000-8000-000000000000', 1, input('X', 'Y'))).toBe('gone')
+    expect(await updateWheelSet(database, '00000000-0000-4000-8000-000000000000', 1, input('X', 'Y'))).toBe(
+      'gone',
+    )
   })
 
   it('keep the protection of wheels that stay, and lose it with the wheel', async () => {
@@ -56,14 +58,17 @@ describe('wheel sets', () => {
     for (const position of ['frontLeft', 'rearLeft'] as const)
       await addLayer(database, id, { position, kind: 'sprayWax', appliedAt, productName: 'Wax' }, null)
     await updateWheelSet(database, id, 1, input('Layered', 'A', ['frontLeft']))
-    expect((await listLiveLayers(database, id)).map(({ position }) => position)).toEqual(['frontLeft'])
+    expect((await listLiveLayers(database, id)).map(({ positions }) => positions)).toEqual([['frontLeft']])
   })
 })
 
 describe('layers of protection', () => {
   it('end those they replace; a topper leaves the coating alone', async () => {
     const id = await createWheelSet(database, input('Coated', 'A', ['front']))
-    const put = (kind: 'ceramicCoating' | 'sprayWax' | 'coatingTopper' | 'tyreDressingWater', month: number) =>
+    const put = (
+      kind: 'ceramicCoating' | 'sprayWax' | 'coatingTopper' | 'tyreDressingWater',
+      month: number,
+    ) =>
       addLayer(
         database,
         id,

@@ -92,10 +92,8 @@ export async function findWheelSet(database: Queryable, id: string): Promise<Whe
   return rows[0] ? wheelSetOf(rows[0]) : null
 }
 
-/** Several wheel sets at once; unknown ids are left out. */
-export async function findWheelSets(database: Queryable, ids: readonly string[]): Promise<WheelSet[]> {
-  const rows = await database.query<WheelSetRow>(`${selectWheelSet} where s.id = any($1::uuid[])`, [ids])
-  return rows.map(wheelSetOf)
+export async function hasWheelSets(database: Queryable): Promise<boolean> {
+  return (await database.query('select 1 from wheel_set limit 1')).length > 0
 }
 
 export interface VehicleName {

@@ -7,7 +7,7 @@ import { gradeNames, soilNames, soils, type Grade, type Soil } from '@/core/soil
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import { finishZoneOf, zoneNames, type FinishZone, type Zone } from '@/core/wheel/zone'
 import { arcPath, ringPath, wheelShape } from './shape'
-import { specksOf } from './specks'
+import { specksOf, specksPath } from './specks'
 import { Textures } from './textures'
 
 /** Zones that can be seen, and tapped, from the front. */
@@ -67,6 +67,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
   const { wheel, finishes, loads, id, label, ring, wet, selected, highlighted, onZone } = props
   const shape = wheelShape(wheel)
   const closed = wheel.spokeCount === 0
+  const sides = shape.spokeSides.join(' ')
   const finishAt = (zone: Zone): Finish => {
     const finishZone = finishZoneOf(zone)
     return (finishZone && finishes[finishZone]?.finish) ?? 'unknown'
@@ -77,13 +78,11 @@ export function WheelDrawing(props: WheelDrawingProps) {
     soils.map((soil) => {
       const grade = loads?.[zone]?.[soil] ?? 0
       return grade === 0 ? null : (
-        <g key={soil} className={soilClass[soil]}>
-          {specksOf(soil, grade, inner, outer)
-            .filter(({ y }) => y < lowest)
-            .map(({ x, y, r }, index) => (
-              <circle key={index} cx={x} cy={y} r={r} />
-            ))}
-        </g>
+        <path
+          key={soil}
+          className={soilClass[soil]}
+          d={specksPath(specksOf(soil, grade, inner, outer).filter(({ y }) => y < lowest))}
+        />
       )
     })
 
@@ -194,25 +193,15 @@ export function WheelDrawing(props: WheelDrawingProps) {
         zone(
           'windows',
           <>
-            <g fill={fill('windows')}>
-              {shape.spokeSides.map((path) => (
-                <path key={path} d={path} />
-              ))}
-            </g>
-            <g className="window-shade">
-              {shape.spokeSides.map((path) => (
-                <path key={path} d={path} />
-              ))}
-            </g>
+            <path fill={fill('windows')} d={sides} />
+            <path className="window-shade" d={sides} />
           </>,
         )}
       {zone(
         'face',
         <>
           <g fill={fill('face')} className="face-metal">
-            {shape.spokes.map((path) => (
-              <path key={path} d={path} />
-            ))}
+            {!closed && <path d={shape.spokes.join(' ')} />}
             <circle r={closed ? shape.lipRadius : shape.hubRadius} />
             {closed && <circle className="disc-step" r={shape.lipRadius * 0.72} />}
           </g>

@@ -31,3 +31,12 @@ export function specksOf(soil: Soil, grade: Grade, inner: number, outer: number)
     }
   })
 }
+
+/** All specks as one outline: hundreds of elements of their own would make the page heavy. */
+export const specksPath = (specks: readonly Speck[]): string =>
+  specks
+    .map(({ x, y, r }) => {
+      const across = Math.round(r * 200) / 100
+      return `M${Math.round((x - r) * 100) / 100} ${y}a${r} ${r} 0 1 0 ${across} 0a${r} ${r} 0 1 0 ${-across} 0`
+    })
+    .join('')

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { conditionNames, finishNames } from '@/core/finishes/finish'
 import { layerDue } from '@/core/protection/due'
 import { protectionFacts } from '@/core/protection/kinds'
-import { positionNames } from '@/core/wheel/position'
+import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
 import { listLiveLayers } from '@/data/queries/protection'
@@ -38,13 +38,13 @@ export default async function WheelSetPage({ params }: Props) {
     listLiveLayers(db, id),
     listVisits(db, { wheelSetId: id, pageSize: 8 }),
   ])
-  const leftAt = (position: string): { share: number; name: string } | null => {
+  const leftAt = (position: Position): { share: number; name: string } | null => {
     const onWheel = layers.filter(
-      (layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel',
+      ({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on === 'wheel',
     )
-    const left = onWheel.map((layer) => ({
-      share: Math.max(0, 1 - layerDue(layer, now).usedShare),
-      name: protectionFacts[layer.kind].name,
+    const left = onWheel.map(({ kind, appliedAt }) => ({
+      share: Math.max(0, 1 - layerDue({ position, kind, appliedAt }, now).usedShare),
+      name: protectionFacts[kind].name,
     }))
     return left.sort((a, b) => b.share - a.share)[0] ?? null
   }

@@ -1,0 +1,10 @@
+import 'bootstrap/dist/css/bootstrap.min.css'
+import type { ReactNode } from 'react'
+
+export default function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>{children}</body>
+    </html>
+  )
+}

@@ -1,0 +1,7 @@
+import { Starter } from './Starter'
+
+export const dynamic = 'force-dynamic'
+
+export default function Page() {
+  return <Starter />
+}

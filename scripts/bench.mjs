@@ -1,0 +1,27 @@
+// Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
+import { benchPages } from '../bench/pages.mjs'
+import { ensureInstalled } from './lib/install.mjs'
+import { say } from './lib/run.mjs'
+
+const parts = { pages: benchPages }
+
+await ensureInstalled()
+const wanted = process.argv.slice(2)
+const unknown = wanted.filter((name) => !(name in parts))
+if (unknown.length > 0) {
+  process.stderr.write(`There is no part ${unknown.join(', ')}; use ${Object.keys(parts).join(', ')}.\n`)
+  process.exit(2)
+}
+const rows = []
+for (const [name, run] of Object.entries(parts)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue
+  say(`\n— ${name}`)
+  rows.push(...(await run()))
+}
+say('\nratio   at most   what')
+for (const { what, ratio, most, detail } of rows) {
+  say(
+    `${ratio.toFixed(2).padStart(5)}   ${most === undefined ? '      –' : most.toFixed(2).padStart(7)}   ${what} (${detail})${most !== undefined && ratio > most ? '   ABOVE' : ''}`,
+  )
+}
+process.exit(rows.some(({ ratio, most }) => most !== undefined && ratio > most) ? 1 : 0)

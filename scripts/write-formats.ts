@@ -1,0 +1,17 @@
+// Writes the JSON Schemas of the open formats into docs/formats, and the plans of the example jobs.
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { makePlan } from '@/core/plan/makePlan'
+import { formats, schemaText } from '@/contracts/formats'
+import { readJobText } from '@/contracts/jobFile'
+import { writePlan } from '@/contracts/planFile'
+
+for (const [name, schema] of Object.entries(formats))
+  writeFileSync(`docs/formats/${name}.schema.json`, schemaText(schema))
+for (const name of readdirSync('docs/examples').filter((file) => file.endsWith('.job.json'))) {
+  const job = readJobText(readFileSync(`docs/examples/${name}`, 'utf8'))
+  if (!job.ok) throw new Error(`${name}: ${job.problems[0]?.path} ${job.problems[0]?.mend}`)
+  writeFileSync(
+    `docs/examples/${name.replace('.job.json', '.plan.json')}`,
+    `${JSON.stringify(writePlan(makePlan(job.value.job)), null, 2)}\n`,
+  )
+}
