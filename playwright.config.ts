@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { chromiumPath } from './scripts/lib/chromium.mjs'
+import { chromiumArguments, chromiumPath } from './scripts/lib/chromium.mjs'
 
 /** The interface tests drive the built application; each file has a server and a data folder of its own. */
 export default defineConfig({
@@ -15,16 +15,7 @@ export default defineConfig({
     locale: 'en-GB',
     launchOptions: {
       executablePath: chromiumPath() ?? undefined,
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: chromiumArguments,
     },
   },
 })

@@ -1,1 +1,2 @@
 export function chromiumPath(): string | null
+export const chromiumArguments: string[]

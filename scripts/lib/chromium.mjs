@@ -10,3 +10,15 @@ const candidates = [
 
 /** Path of a Chromium on this system, or null. */
 export const chromiumPath = () => candidates.find((path) => path && existsSync(path)) ?? null
+
+/** Keeps a headless Chromium quiet and off the network. */
+export const chromiumArguments = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]

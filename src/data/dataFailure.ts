@@ -26,13 +26,17 @@ export class DataFailure extends Error {
   }
 }
 
+/** Known by its name, not its class: the framework bundles this module more than once. */
+export const isDataFailure = (error: unknown): error is DataFailure =>
+  error instanceof Error && error.name === 'DataFailure' && 'reason' in error
+
 /** Turns a file-system error into its plain reason; null for anything else. */
 export function failureOfFileError(error: unknown, folder: string): DataFailure | null {
   const code = (error as { code?: string } | null)?.code
   if (code === 'ENOSPC' || code === '53100') {
     return new DataFailure(
       'diskFull',
-      `The disk with ${folder} is full. Nothing was changed; free some space and start again.`,
+      `The disk with ${folder} is full. Nothing was changed; free some space and try again.`,
       { cause: error },
     )
   }

@@ -1,7 +1,7 @@
 import { statfs } from 'node:fs/promises'
 import { join } from 'node:path'
 import { PGlite, type Transaction } from '@electric-sql/pglite'
-import { DataFailure, failureOfFileError } from './dataFailure'
+import { DataFailure, isDataFailure, failureOfFileError } from './dataFailure'
 import { lockFolder } from './folderLock'
 import { migrate, readMigrations, type Migration } from './migrate'
 
@@ -84,7 +84,7 @@ export async function openDatabase(
     return database
   } catch (error) {
     await lock.release().catch(() => undefined)
-    if (error instanceof DataFailure) throw error
+    if (isDataFailure(error)) throw error
     throw (
       failureOfFileError(error, folder) ??
       new DataFailure(

@@ -1,6 +1,6 @@
 import { access, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { DataFailure } from '@/data/dataFailure'
+import { isDataFailure } from '@/data/dataFailure'
 import { lockFolder } from '@/data/folderLock'
 import { openDatabase } from '@/data/database'
 import { fillDemo } from './fillDemo'
@@ -43,5 +43,5 @@ if (!folder) {
 }
 main(folder).catch((error: unknown) => {
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
-  process.exit(error instanceof DataFailure ? error.exitCode : 70)
+  process.exit(isDataFailure(error) ? error.exitCode : 70)
 })

@@ -29,10 +29,9 @@ export default async function DuePage() {
         <div>
           <h1>Due</h1>
           <p className="lead-text">
-            Worked out from days alone, with the usual life of each kind as a house estimate; fronts wear
-            sooner. A bar that is three quarters full wants a light coat, a full one renewing; the upper bar
-            stands for the axle that is due first. Upper bar the fronts, lower bar the rears, where they
-            differ.
+            Worked out from days alone, with the usual life of each kind as a house estimate. A bar that is
+            three quarters full wants a light coat, a full one renewing. The axle that is due first stands on
+            top.
           </p>
         </div>
       </header>

@@ -7,7 +7,7 @@ import { isUuid } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
-import { DataFailure } from '@/data/dataFailure'
+import { isDataFailure } from '@/data/dataFailure'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
 
@@ -27,8 +27,7 @@ export async function endJob(jobId: string, input: unknown): Promise<{ problems:
     const ended = await finishJob(await database(), jobId, read.value, new Date())
     if (!ended.ok) return { problems: ended.problems }
   } catch (error) {
-    if (error instanceof DataFailure)
-      return { problems: [{ path: '', found: error.reason, mend: error.message }] }
+    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
     throw error
   }
   revalidatePath('/')

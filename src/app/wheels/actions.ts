@@ -8,7 +8,7 @@ import { intakeInput } from '@/contracts/intake'
 import { parse } from '@/contracts/problems'
 import { wheelSetInput } from '@/contracts/wheelSet'
 import { database } from '@/data/connection'
-import { DataFailure } from '@/data/dataFailure'
+import { isDataFailure } from '@/data/dataFailure'
 import { createWheelSet, updateWheelSet } from '@/data/queries/wheelSets'
 import { planJob } from '@/services/planJob'
 
@@ -21,7 +21,7 @@ const refuse = (path: string, found: string, mend: string): Refusal => ({ proble
 
 /** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
 function refusalOf(error: unknown): Refusal {
-  if (error instanceof DataFailure) return refuse('', error.reason, error.message)
+  if (isDataFailure(error)) return refuse('', error.reason, error.message)
   throw error
 }
 

@@ -1,16 +1,18 @@
+import { formatDistanceStrict } from 'date-fns'
 import Link from 'next/link'
+import { Fragment } from 'react'
 import type { LayerDue } from '@/core/protection/due'
 import { soonestDue, type DueEntry } from '@/core/protection/dueEntry'
-import { formatAgo, formatDay } from '../format/format'
+import { formatDay } from '../format/format'
 
-const axleNames = { front: 'fronts', rear: 'rears' }
+const axleNames = { front: 'front', rear: 'rear' }
 
 function whenText(due: LayerDue, now: Date): string {
   switch (due.state) {
     case 'curing':
       return 'curing'
     case 'renew':
-      return `gone ${formatAgo(due.renewAt, now)}`
+      return `${formatDistanceStrict(due.renewAt, now)} over`
     case 'topUp':
       return 'top up now'
     case 'good':
@@ -52,15 +54,16 @@ export function DueRows({ entries, now, named = true }: DueRowsProps) {
             </div>
             <div className="lives">
               {entry.axles.map(({ axle, due }) => (
-                <div
-                  key={axle}
-                  className={`life is-${due.state}`}
-                  role="img"
-                  aria-label={`${entry.kindName} on the ${axleNames[axle]}: ${Math.round(due.usedShare * 100)} % of its estimated life used`}
-                  title={axleNames[axle]}
-                >
-                  <span style={{ width: `${Math.min(1, due.usedShare) * 100}%` }} />
-                </div>
+                <Fragment key={axle}>
+                  <span aria-hidden>{axleNames[axle]}</span>
+                  <div
+                    className={`life is-${due.state}`}
+                    role="img"
+                    aria-label={`${entry.kindName} on the ${axleNames[axle]} wheels: ${Math.round(due.usedShare * 100)} % of its estimated life used`}
+                  >
+                    <span style={{ width: `${Math.min(1, due.usedShare) * 100}%` }} />
+                  </div>
+                </Fragment>
               ))}
             </div>
             <div className={`when is-${soonest.state}`}>{whenText(soonest, now)}</div>

@@ -97,6 +97,8 @@ export function RunView({
     clock && reading
       ? { share: Math.min(1, reading.elapsedSeconds / clock.maxSeconds), tone: ringTones[reading.phase] }
       : undefined
+  const wetStages = state.clocks.filter(({ corner }) => corner === shownAt).map(({ stageId }) => stageId)
+  const wetZones = plan.stages.filter(({ id }) => wetStages.includes(id)).flatMap(({ zones }) => zones)
   const wheelLoads = loads.find(({ position }) => position === shownAt)?.loads ?? []
 
   return (
@@ -147,7 +149,7 @@ export function RunView({
             label={`${positionNames[wheel.position]}: ${current.title}`}
             loads={loadsOfEntries(wheelLoads)}
             highlighted={current.zones.length > 0 ? current.zones : undefined}
-            wet={clock !== null}
+            wet={wetZones}
             ring={ring}
           />
         </div>

@@ -39,8 +39,8 @@ interface WheelDrawingProps {
   /** What the drawing is of, for those who hear it. */
   readonly label: string
   readonly ring?: RingMark
-  /** Chemistry on the wheel now: tinted and running. */
-  readonly wet?: boolean
+  /** Zones that chemistry is on now: tinted, and running off the rim. */
+  readonly wet?: readonly Zone[]
   readonly selected?: Zone | null
   /** Zones drawn bright while the others stand back. */
   readonly highlighted?: readonly Zone[]
@@ -64,7 +64,7 @@ const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | nul
  * Pure: the server draws it, and a browser that gives `onZone` makes every zone a button.
  */
 export function WheelDrawing(props: WheelDrawingProps) {
-  const { wheel, finishes, loads, id, label, ring, wet, selected, highlighted, onZone } = props
+  const { wheel, finishes, loads, id, label, ring, wet = [], selected, highlighted, onZone } = props
   const shape = wheelShape(wheel)
   const closed = wheel.spokeCount === 0
   const sides = shape.spokeSides.join(' ')
@@ -86,7 +86,10 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )
     })
 
-  const zone = (name: Zone, children: ReactNode) => {
+  const rimIsWet = wet.some((name) => name !== 'arch' && name !== 'tyre')
+
+  /** @param edge outline that marks the zone while it is chosen or has the focus */
+  const zone = (name: Zone, edge: string, children: ReactNode) => {
     const marks = [
       'wheel-zone',
       selected === name ? 'is-selected' : '',
@@ -115,6 +118,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
         }}
       >
         {children}
+        <path className="zone-edge" d={edge} />
       </g>
     )
   }
@@ -126,7 +130,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
 
   return (
     <svg
-      className={`wheel-drawing${wet ? ' is-wet' : ''}`}
+      className={`wheel-drawing${wet.length > 0 ? ' is-wet' : ''}`}
       viewBox="-124 -124 248 248"
       role={onZone ? 'group' : 'img'}
       aria-label={label}
@@ -147,6 +151,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
 
       {zone(
         'arch',
+        arcPath(107, 0.72, 1.28),
         <>
           <path className="arch-liner" d={arcPath(107, 0.72, 1.28)} />
           {loads?.arch && <g className="arch-dirt">{specks('arch', 104, 110, 15)}</g>}
@@ -154,6 +159,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'tyre',
+        ringPath(98.5, shape.rimRadius + 1.5),
         <>
           <path className="tyre-rubber" fillRule="evenodd" d={ringPath(100, shape.rimRadius)} />
           <circle className="tyre-tread" r="97.5" />
@@ -170,6 +176,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'barrel',
+        ringPath(shape.lipRadius - 1, shape.rotorRadius),
         <>
           <circle r={shape.lipRadius} fill={fill('barrel')} />
           <circle className="barrel-shade" r={shape.lipRadius} />
@@ -181,6 +188,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       {!closed &&
         zone(
           'caliper',
+          arcPath(shape.rotorRadius * 0.86, 0.16, 0.34),
           <g clipPath={`url(#${id}-rim)`}>
             <path
               className="caliper"
@@ -192,6 +200,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       {!closed &&
         zone(
           'windows',
+          sides,
           <>
             <path fill={fill('windows')} d={sides} />
             <path className="window-shade" d={sides} />
@@ -199,6 +208,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
         )}
       {zone(
         'face',
+        closed ? ringPath(shape.lipRadius - 1, shape.capRadius) : shape.spokes.join(' '),
         <>
           <g fill={fill('face')} className="face-metal">
             {!closed && <path d={shape.spokes.join(' ')} />}
@@ -213,6 +223,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'lip',
+        ringPath(shape.rimRadius - 0.6, shape.lipRadius + 0.6),
         <>
           <path fillRule="evenodd" d={ringPath(shape.rimRadius, shape.lipRadius)} fill={fill('lip')} />
           <circle className="lip-edge" r={shape.rimRadius} />
@@ -222,6 +233,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'lugSeats',
+        ringPath(shape.lugRadius + 3.4, shape.lugRadius - 3.4),
         lugs.map((angle) => (
           <circle
             key={angle}
@@ -234,6 +246,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'cap',
+        ringPath(shape.capRadius, shape.capRadius - 0.6),
         <>
           <circle r={shape.capRadius} fill={fill('cap')} />
           <circle className="lip-edge" r={shape.capRadius} />
@@ -241,10 +254,15 @@ export function WheelDrawing(props: WheelDrawingProps) {
       )}
       {zone(
         'valve',
+        specksPath([{ x: 0, y: (shape.lipRadius + shape.rimRadius) / 2, r: 4 }]),
         <circle className="valve" cx="0" cy={(shape.lipRadius + shape.rimRadius) / 2} r="2.2" />,
       )}
 
-      {wet && (
+      {wet.includes('arch') && <path className="wet-arc" d={arcPath(107, 0.72, 1.28)} strokeWidth="8" />}
+      {wet.includes('tyre') && (
+        <circle className="wet-arc" r={(100 + shape.rimRadius) / 2} strokeWidth={100 - shape.rimRadius} />
+      )}
+      {rimIsWet && (
         <g className="wet-film" clipPath={`url(#${id}-rim)`}>
           <circle r={shape.lipRadius} className="wet-sheen" />
           {shape.spokeAngles.map((angle, index) => {

@@ -2,6 +2,7 @@ import { parse } from '@/contracts/problems'
 import { runEventInput } from '@/contracts/runEvent'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
+import { isDataFailure } from '@/data/dataFailure'
 import { recordRunEvent } from '@/services/recordRunEvent'
 import { readLimitedText } from '../../../readLimitedText'
 
@@ -24,7 +25,13 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   }
   const input = parse(runEventInput, body)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 422 })
-  const outcome = await recordRunEvent(await database(), id, input.value, new Date())
-  if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 409 })
-  return Response.json({ ok: true })
+  try {
+    const outcome = await recordRunEvent(await database(), id, input.value, new Date())
+    if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 409 })
+    return Response.json({ ok: true })
+  } catch (error) {
+    // The device keeps the tap and sends it again once there is room.
+    if (isDataFailure(error)) return refuse(503, '', error.reason, error.message)
+    throw error
+  }
 }

@@ -1,0 +1,102 @@
+// Takes the pictures of the main views from fresh demo data. `--to FOLDER` for another place, `--only NAME` for one view.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuilt } from './lib/build.mjs'
+import { chromiumArguments, chromiumPath } from './lib/chromium.mjs'
+import { bin, must, node, root, say } from './lib/run.mjs'
+import { freePort, option, serve } from './lib/serve.mjs'
+
+const desk = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+
+/** Opens the first wheel set with a name in it. */
+async function openSet(page, name) {
+  await page.goto(`/wheels?q=${encodeURIComponent(name)}`)
+  await page.locator('.set-row').first().click()
+  await page.waitForURL(/wheels\/[0-9a-f-]{36}$/)
+}
+async function openJob(page) {
+  await page.goto('/')
+  await page.locator('.job-row h3 a').first().click()
+  await page.waitForURL(/jobs\//)
+}
+/** Works the first planned job until chemistry is on a wheel, then some taps more. */
+async function workUntilWet(page, more) {
+  await openJob(page)
+  await page.goto(`${page.url()}/run`)
+  const done = page.locator('.run-acts .btn-primary')
+  for (let taps = 0, wetAt = null; wetAt === null || taps < wetAt + more; taps += 1) {
+    const title = await page.locator('.run-now h1').textContent()
+    if (wetAt === null && (await done.textContent()) === 'Sprayed') wetAt = taps
+    await done.click()
+    await page.locator('.run-now h1', { hasNotText: title }).waitFor()
+  }
+  await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
+}
+
+const views = [
+  { name: 'today', go: (page) => page.goto('/') },
+  { name: 'wheel-sets', go: (page) => page.goto('/wheels') },
+  { name: 'wheel-set', go: (page) => openSet(page, 'Corvane') },
+  {
+    name: 'edit',
+    go: async (page) => {
+      await openSet(page, 'Sorrel')
+      await page.getByRole('link', { name: 'Edit' }).click()
+      await page.waitForURL(/edit$/)
+    },
+  },
+  {
+    name: 'intake',
+    go: async (page) => {
+      await openSet(page, 'Brackwater')
+      await page.getByRole('link', { name: 'Plan a visit' }).click()
+      await page.waitForURL(/intake$/)
+    },
+  },
+  { name: 'plan', go: openJob },
+  { name: 'plan-dark', dark: true, go: openJob },
+  { name: 'due', go: (page) => page.goto('/due') },
+  { name: 'log', go: (page) => page.goto('/log') },
+  { name: 'intake-phone', size: phone, go: async (page) => {
+    await openSet(page, 'Mossen')
+    await page.getByRole('link', { name: 'Plan a visit' }).click()
+    await page.waitForURL(/intake$/)
+  } },
+  { name: 'run-phone', size: phone, dark: true, go: (page) => workUntilWet(page, 1) },
+  { name: 'run', go: (page) => workUntilWet(page, 2) },
+] // prettier-ignore
+
+const to = option('to') ?? join(root, 'docs', 'screenshots')
+const only = option('only')?.split(',')
+mkdirSync(to, { recursive: true })
+await ensureBuilt()
+const folder = mkdtempSync(join(tmpdir(), 'even-spoke-pictures-'))
+await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
+const { child, address } = await serve({ dataFolder: folder, port: await freePort(4710) })
+const { chromium } = await import('@playwright/test')
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
+try {
+  for (const { name, go, size = desk, dark = false } of views) {
+    if (only && !only.includes(name)) continue
+    const context = await browser.newContext({
+      baseURL: address,
+      viewport: size,
+      locale: 'en-GB',
+      colorScheme: dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    })
+    const page = await context.newPage()
+    await go(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: join(to, `${name}.png`) })
+    say(`${name}.png`)
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  child.kill()
+  rmSync(folder, { recursive: true, force: true })
+}
