@@ -4,7 +4,7 @@ import { familyIds, familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { readDilution } from '@/core/dilution'
 import { soils } from '@/core/soils/soil'
-import { stiffnesses, toolKinds, toolStates, type Tool } from '@/core/tools/tool'
+import { stiffnesses, toolDuties, toolKinds, toolStates, usualDuty, type Tool } from '@/core/tools/tool'
 import { numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
 
 const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
@@ -27,6 +27,21 @@ export const productFile = v.strictObject({
   packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml'), 1000),
   packPriceMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units'), 0),
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml'), 1000),
+  wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
+  otherPacks: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          millilitres: numberFrom(1, 1_000_000, 'ml'),
+          priceMinor: wholeNumberFrom(1, 100_000_000, 'minor units'),
+        }),
+      ),
+      v.maxLength(8, 'At most 8 other packs.'),
+    ),
+    [],
+  ),
+  containsFluoride: v.optional(v.boolean(), false),
+  archived: v.optional(v.boolean(), false),
 })
 
 export type ProductFile = v.InferOutput<typeof productFile>
@@ -52,6 +67,7 @@ export const toolFile = v.strictObject({
   squeezedMillimetres: v.optional(numberFrom(1, 500, 'mm')),
   reachMillimetres: v.optional(numberFrom(10, 2000, 'mm'), 150),
   state: v.optional(oneOf(toolStates), 'clean'),
+  dedicatedTo: v.optional(oneOf(toolDuties)),
 })
 
 export type ToolFile = v.InferOutput<typeof toolFile>
@@ -60,6 +76,7 @@ export type ToolFile = v.InferOutput<typeof toolFile>
 export const toolOf = (file: ToolFile): Tool => ({
   ...file,
   squeezedMillimetres: file.squeezedMillimetres ?? file.diameterMillimetres,
+  dedicatedTo: file.dedicatedTo ?? usualDuty(file.kind),
 })
 
 export const idsOnce = (list: readonly { readonly id: string }[]): boolean =>

@@ -1,7 +1,8 @@
 import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
-import { oneOf } from './fields'
+import { serviceIds } from '@/core/services/service'
+import { numberFrom, oneOf } from './fields'
 import { conditionsFile, loadEntry } from './jobFile'
 import { oncePerPosition, positionsOnce } from './wheel'
 
@@ -12,7 +13,10 @@ export const intakeInput = v.strictObject({
     v.minLength(1, 'Choose at least one wheel.'),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
+  service: v.optional(oneOf(serviceIds)),
   conditions: v.optional(conditionsFile, {}),
+  /** Kilometres since the last visit, where somebody read them. */
+  kilometres: v.optional(numberFrom(0, 200_000, 'km')),
 })
 
 export type IntakeInput = v.InferOutput<typeof intakeInput>

@@ -1,13 +1,15 @@
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
-import type { Corner, Job, ZoneLoads } from '@/core/job/job'
-import { defaultSchools } from '@/core/job/schools'
+import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
+import { planNames, type Corner, type Job, type ZoneLoads } from '@/core/job/job'
+import { defaultSchools, schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/job/schools'
 import { protectionKinds } from '@/core/protection/kinds'
 import { fail, succeed, type Problem, type Result } from '@/core/result'
+import { serviceIds } from '@/core/services/service'
 import { soils } from '@/core/soils/soil'
 import { starterTools } from '@/core/tools/starterTools'
 import { wheelGeometry } from '@/core/wheel-geometry'
-import { vehicleKinds } from '@/core/wheel/position'
+import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
 import { idsOnce, productFile, productOf, toolFile, toolOf } from './cabinet'
 import { numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
@@ -38,14 +40,43 @@ const corner = v.strictObject({
     [],
   ),
   protection: v.optional(v.array(oneOf(protectionKinds)), []),
+  curing: v.optional(v.boolean(), false),
 })
 
-export const schoolsFile = v.strictObject({
-  acidOnLacquer: v.optional(v.boolean(), defaultSchools.acidOnLacquer),
-  arches: v.optional(oneOf(['always', 'whereSoiled']), defaultSchools.arches),
-  tyre: v.optional(oneOf(['beforeWheel', 'afterWheel']), defaultSchools.tyre),
-  drying: v.optional(oneOf(['air', 'towel']), defaultSchools.drying),
-  dressing: v.optional(oneOf(['water', 'solvent']), defaultSchools.dressing),
+const school = <K extends SchoolName>(name: K) => {
+  const values = schoolTexts[name].choices.map(({ value }) => value) as unknown as readonly [
+    Schools[K],
+    ...Schools[K][],
+  ]
+  return v.optional(
+    v.picklist(values as readonly (string | boolean)[] as never, `Use one of: ${values.join(', ')}.`),
+    defaultSchools[name] as never,
+  ) as unknown as v.OptionalSchema<v.GenericSchema<Schools[K]>, Schools[K]>
+}
+
+/** What the shop has set where practitioners disagree; each has the trade's default. */
+export const schoolsFile = v.strictObject(
+  Object.fromEntries(schoolNames.map((name) => [name, school(name)])) as {
+    [K in SchoolName]: ReturnType<typeof school<K>>
+  },
+)
+
+const estimateEntries = Object.fromEntries(
+  estimateIds.map((id) => {
+    const { low, high, unit } = houseEstimates[id]
+    return [id, v.optional(numberFrom(low, high, unit))]
+  }),
+) as unknown as Record<EstimateId, v.OptionalSchema<v.GenericSchema<number>, undefined>>
+
+/** A shop's own values in place of house estimates. */
+export const estimatesFile = v.strictObject(estimateEntries)
+
+export const wishesFile = v.strictObject({
+  prefer: v.optional(oneOf(planNames), 'gentlest'),
+  pinned: v.optional(v.array(shortText('product id', 60)), []),
+  forbidden: v.optional(v.array(shortText('product id', 60)), []),
+  minutesAllowed: v.optional(numberFrom(1, 2000, 'minutes')),
+  costAllowedMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units')),
 })
 
 const lanceFile = v.strictObject({
@@ -56,6 +87,7 @@ const lanceFile = v.strictObject({
 export const equipmentFile = v.strictObject({
   smallestMeasureMillilitres: v.optional(numberFrom(0.1, 100, 'ml'), 5),
   bucketLitres: v.optional(numberFrom(1, 50, 'litres'), 10),
+  pressureBar: v.optional(numberFrom(1, 400, 'bar'), 110),
   lance: v.optional(lanceFile, {}),
 })
 
@@ -77,6 +109,7 @@ export const jobFile = v.strictObject({
     v.strictObject({
       name: v.optional(shortText('vehicle name'), 'Vehicle'),
       kind: v.optional(oneOf(vehicleKinds), 'car'),
+      archLiner: v.optional(oneOf(archLiners), 'plastic'),
     }),
     {},
   ),
@@ -87,6 +120,7 @@ export const jobFile = v.strictObject({
     v.maxLength(12, 'At most 12 wheels in one job; split it.'),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
+  service: v.optional(oneOf(serviceIds), 'decontaminate'),
   conditions: v.optional(conditionsFile, {}),
   crew: v.optional(v.strictObject({ people: v.optional(wholeNumberFrom(1, 2, 'people'), 1) }), {}),
   cabinet: v.optional(
@@ -105,6 +139,8 @@ export const jobFile = v.strictObject({
     ),
   ),
   schools: v.optional(schoolsFile, {}),
+  wishes: v.optional(wishesFile, {}),
+  estimates: v.optional(estimatesFile, {}),
   equipment: v.optional(equipmentFile, {}),
   currency: v.optional(currencyCode, 'EUR'),
 })
@@ -139,6 +175,7 @@ export function jobOf(file: JobFile): Result<Job> {
         ),
         loads: loadsOf(entry.loads),
         protection: entry.protection,
+        curing: entry.curing,
       },
     ]
   })
@@ -146,13 +183,17 @@ export function jobOf(file: JobFile): Result<Job> {
   return succeed({
     vehicleName: file.vehicle.name,
     vehicleKind: file.vehicle.kind,
+    archLiner: file.vehicle.archLiner,
     wheelSetName: file.wheelSet.name,
+    service: file.service,
     corners,
     conditions: file.conditions,
     crew: file.crew,
     cabinet: file.cabinet?.map(productOf) ?? starterCabinet,
     tools: file.tools?.map(toolOf) ?? starterTools,
     schools: file.schools,
+    wishes: file.wishes,
+    estimates: file.estimates,
     equipment: file.equipment,
     currency: file.currency,
   })

@@ -1,6 +1,9 @@
 import * as v from 'valibot'
 import { deliveries } from '@/core/chemistry/family'
 import { familyIds } from '@/core/chemistry/families'
+import { planNames } from '@/core/job/job'
+import { serviceIds } from '@/core/services/service'
+import { soils } from '@/core/soils/soil'
 import { acts, stageKinds, type Plan } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { verdicts } from '@/core/rules/rule'
@@ -13,6 +16,13 @@ const amount = v.pipe(v.number(), v.minValue(0))
 const fraction = v.pipe(v.number(), v.minValue(0), v.maxValue(1))
 const position = v.picklist(positions)
 
+const recipe = v.strictObject({
+  concentrateMillilitres: amount,
+  waterMillilitres: amount,
+  totalMillilitres: amount,
+  realFraction: fraction,
+})
+
 const stage = v.strictObject({
   id: v.string(),
   kind: v.picklist(stageKinds),
@@ -21,20 +31,25 @@ const stage = v.strictObject({
   family: v.picklist(familyIds),
   corners: v.array(position),
   zones: v.array(v.picklist(zones)),
+  tools: v.array(v.strictObject({ zones: v.array(v.picklist(zones)), tool: v.nullable(v.string()) })),
   delivery: v.picklist(deliveries),
   strength: v.strictObject({ from: fraction, to: fraction }),
-  recipe: v.strictObject({
-    concentrateMillilitres: amount,
-    waterMillilitres: amount,
-    totalMillilitres: amount,
-    realFraction: fraction,
-  }),
+  recipe,
   surfaceFraction: fraction,
   dwellSeconds: v.strictObject({ min: amount, max: amount }),
   rounds: amount,
   operatorSeconds: amount,
   costMinor: amount,
   verdict: v.picklist(verdicts),
+  rules: v.array(
+    v.strictObject({
+      id: v.string(),
+      verdict: v.picklist(verdicts),
+      reason: v.string(),
+      care: v.optional(v.string()),
+    }),
+  ),
+  protectionLostShare: fraction,
   why: v.string(),
   cautions: v.array(v.string()),
 })
@@ -59,12 +74,34 @@ const step = v.strictObject({
 export const planFile = v.strictObject({
   format: v.literal(planFormat),
   headline: v.string(),
+  service: v.picklist(serviceIds),
+  chosen: v.picklist(planNames),
   operatorSeconds: amount,
   costMinor: amount,
   currency: v.string(),
   waterLitres: amount,
+  alternatives: v.array(
+    v.strictObject({
+      name: v.picklist(planNames),
+      summary: v.string(),
+      operatorSeconds: amount,
+      costMinor: amount,
+      protectionLostShare: fraction,
+      protectionLostDays: amount,
+      risk: amount,
+      why: v.string(),
+    }),
+  ),
   stages: v.array(stage),
   steps: v.array(step),
+  fills: v.array(
+    v.strictObject({
+      container: v.picklist(deliveries),
+      productName: v.string(),
+      recipe,
+      stageIds: v.array(v.string()),
+    }),
+  ),
   amounts: v.array(
     v.strictObject({
       productId: v.string(),
@@ -78,6 +115,30 @@ export const planFile = v.strictObject({
   protections: v.array(
     v.strictObject({ corner: position, kind: v.picklist(protectionKinds), productId: v.string() }),
   ),
+  soil: v.array(
+    v.strictObject({
+      corners: v.array(position),
+      soil: v.picklist(soils),
+      target: v.nullable(amount),
+      left: v.array(
+        v.strictObject({ stageId: v.nullable(v.string()), expected: amount, low: amount, high: amount }),
+      ),
+    }),
+  ),
+  verdicts: v.array(
+    v.strictObject({
+      productId: v.string(),
+      productName: v.string(),
+      verdict: v.picklist(verdicts),
+      reason: v.string(),
+      ruleIds: v.array(v.string()),
+    }),
+  ),
+  wouldChange: v.array(v.string()),
+  ladder: v.array(v.strictObject({ text: v.string(), why: v.string() })),
+  testSpot: v.nullable(v.string()),
+  schools: v.array(v.string()),
+  assumptions: v.array(v.string()),
   shortfalls: v.array(v.strictObject({ corners: v.array(position), text: v.string(), mend: v.string() })),
 })
 

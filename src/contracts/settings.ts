@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { dilutionStyles } from '@/core/dilution'
 import { shortText } from './fields'
-import { currencyCode, equipmentFile, schoolsFile } from './jobFile'
+import { currencyCode, equipmentFile, estimatesFile, schoolsFile } from './jobFile'
 import { oneOf } from './fields'
 
 /** Everything a shop sets once. Absent parts have the defaults of the job file. */
@@ -12,6 +12,9 @@ export const settings = v.strictObject({
   ounces: v.optional(v.nullable(oneOf(['us', 'imperial'])), null),
   schools: v.optional(schoolsFile, {}),
   equipment: v.optional(equipmentFile, {}),
+  estimates: v.optional(estimatesFile, {}),
+  /** Winter is around January. */
+  northern: v.optional(v.boolean(), true),
 })
 
 export type Settings = v.InferOutput<typeof settings>

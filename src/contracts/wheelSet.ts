@@ -1,6 +1,7 @@
 import * as v from 'valibot'
-import { vehicleKinds } from '@/core/wheel/position'
-import { oneOf, shortText } from './fields'
+import { discKinds, padKinds } from '@/core/wheel/brakes'
+import { archLiners, vehicleKinds } from '@/core/wheel/position'
+import { numberFrom, oneOf, shortText } from './fields'
 import { oncePerPosition, positionsOnce, wheelEntries, wheelExists } from './wheel'
 
 export const wheelEntry = v.pipe(
@@ -13,9 +14,23 @@ export const wheelEntry = v.pipe(
 
 export type WheelEntry = v.InferOutput<typeof wheelEntry>
 
+const axleBrakes = v.strictObject({
+  pads: v.optional(oneOf(padKinds), 'organic'),
+  discs: v.optional(oneOf(discKinds), 'iron'),
+})
+
 /** A wheel set as a person edits it. */
 export const wheelSetInput = v.strictObject({
-  vehicle: v.strictObject({ name: shortText('vehicle name'), kind: oneOf(vehicleKinds) }),
+  vehicle: v.strictObject({
+    name: shortText('vehicle name'),
+    kind: oneOf(vehicleKinds),
+    archLiner: v.optional(oneOf(archLiners), 'plastic'),
+    brakes: v.optional(
+      v.strictObject({ front: v.optional(axleBrakes, {}), rear: v.optional(axleBrakes, {}) }),
+      {},
+    ),
+    kilometresPerWeek: v.optional(numberFrom(0, 10_000, 'km'), 250),
+  }),
   name: shortText('name for the set'),
   note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
   wheels: v.pipe(

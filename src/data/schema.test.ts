@@ -9,7 +9,8 @@ import { finishZones } from '@/core/wheel/zone'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { starterTools } from '@/core/tools/starterTools'
 import { openInMemory, type Database } from './database'
-import { addProduct, addTool, listProducts, listTools, takeFromStock } from './queries/cabinet'
+import { addProduct, listProducts, takeFromStock } from './queries/cabinet'
+import { listTools, putTool } from './queries/tools'
 
 let database: Database
 beforeAll(async () => {
@@ -122,7 +123,7 @@ describe('cabinet and kit', () => {
       expect(product).toEqual({ ...original, ratings: { film: 2, tar: 0 } })
       expect(deliveries).toContain(product.delivery)
     }
-    for (const tool of starterTools) await addTool(database, tool)
+    for (const tool of starterTools) await putTool(database, tool)
     const kit = await listTools(database)
     expect(kit).toHaveLength(starterTools.length)
     for (const tool of kit) {

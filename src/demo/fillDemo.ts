@@ -2,7 +2,8 @@ import { costMinor } from '@/core/quantity/money'
 import { productOf, toolOf } from '@/contracts/cabinet'
 import { defaultSettings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
-import { addProduct, addTool } from '@/data/queries/cabinet'
+import { addProduct } from '@/data/queries/cabinet'
+import { putTool } from '@/data/queries/tools'
 import { markFinished } from '@/data/queries/jobs'
 import { addLayer } from '@/data/queries/protection'
 import { writeSettings } from '@/data/queries/settings'
@@ -35,7 +36,7 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   const ids = new Map<string, string>()
   await database.transaction(async (transaction) => {
     for (const product of cabinet) await addProduct(transaction, product, defaultSettings.currency)
-    for (const tool of tools) await addTool(transaction, toolOf(tool))
+    for (const tool of tools) await putTool(transaction, toolOf(tool))
   })
   say(`${cabinet.length} products, ${tools.length} tools`)
   for (const { key, input } of wheelSets) ids.set(key, await createWheelSet(database, input))

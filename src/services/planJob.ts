@@ -1,3 +1,4 @@
+import { listTools } from '@/data/queries/tools'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { protectionFacts } from '@/core/protection/kinds'
 import { makePlan } from '@/core/plan/makePlan'
@@ -11,23 +12,33 @@ import type { ProductFile } from '@/contracts/cabinet'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
 import type { Database, Queryable } from '@/data/database'
-import { listProducts, listTools } from '@/data/queries/cabinet'
+import { listProducts } from '@/data/queries/cabinet'
 import { storeJob } from '@/data/queries/jobs'
 import { listLiveLayers, type StoredLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
 import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
 
 /** A product as a job file writes it. Percent keeps a strength exact enough to be read again. */
-const productToFile = (product: Product): ProductFile => ({
+export const productToFile = ({
+  version: _,
+  ...product
+}: Product & { readonly version?: number }): ProductFile => ({
   ...product,
+  otherPacks: [...product.otherPacks],
   strength: writeDilution(product.strength, 'percent'),
 })
 
 const liveKinds = (layers: readonly StoredLayers[], position: Position, now: Date): ProtectionKind[] =>
   layers
-    .filter(({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on === 'wheel')
+    .filter(({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on !== 'disc')
     .filter(({ kind, appliedAt }) => layerDue({ position, kind, appliedAt }, now).state !== 'renew')
     .map(({ kind }) => kind)
+
+const isCuring = (layers: readonly StoredLayers[], position: Position, now: Date): boolean =>
+  layers.some(
+    ({ positions, kind, appliedAt }) =>
+      positions.includes(position) && layerDue({ position, kind, appliedAt }, now).state === 'curing',
+  )
 
 /** The job file of a wheel set with what was seen at intake, the shop's cabinet, kit and settings. */
 export async function jobFileFor(
@@ -43,14 +54,16 @@ export async function jobFileFor(
   const chosen = new Set(intake.corners.map(({ position }) => position))
   return {
     format: jobFormat,
-    vehicle: { name: wheelSet.vehicleName, kind: wheelSet.vehicleKind },
+    vehicle: { name: wheelSet.vehicleName, kind: wheelSet.vehicleKind, archLiner: wheelSet.archLiner },
     wheelSet: { name: wheelSet.name },
+    service: intake.service ?? 'decontaminate',
     corners: wheelSet.wheels
       .filter(({ position }) => chosen.has(position))
       .map((wheel) => ({
         ...wheel,
         loads: intake.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
         protection: liveKinds(layers, wheel.position, now),
+        curing: isCuring(layers, wheel.position, now),
       })),
     conditions: intake.conditions,
     crew: { people: 1 },
@@ -58,6 +71,7 @@ export async function jobFileFor(
     ...(products.length > 0 ? { cabinet: products.map(productToFile) } : {}),
     ...(tools.length > 0 ? { tools } : {}),
     schools: settings.schools,
+    estimates: settings.estimates,
     equipment: settings.equipment,
     currency: settings.currency,
   }

@@ -1,3 +1,4 @@
+import { characters, type Character } from './character'
 import type { CleaningFamily, Family, ProtectingFamily } from './family'
 
 const seconds = (min: number, max: number) => ({ min, max })
@@ -102,7 +103,7 @@ const cleaning = {
     dwellSeconds: seconds(180, 420), delivery: 'trigger', surfaces: ['wheel'], traits: ['ironReactive'], hazards: ['irritant', 'fumes'],
     needsDry: false, purposeText: 'neglected wheels in one step',
   },
-} as const satisfies Record<string, Omit<CleaningFamily, 'purpose'>> // prettier-ignore
+} as const satisfies Record<string, Omit<CleaningFamily, 'purpose' | keyof Character>> // prettier-ignore
 
 const protecting = {
   quickDetailer: {
@@ -157,7 +158,7 @@ const protecting = {
     name: 'disc corrosion inhibitor', protection: 'discInhibitor', onWet: true, strength: { from: 0.05, to: 0.05 }, dwellSeconds: seconds(0, 60),
     delivery: 'trigger', surfaces: [], traits: [], hazards: [], purposeText: 'only where whoever answers for the brakes allows it',
   },
-} as const satisfies Record<string, Omit<ProtectingFamily, 'purpose'>> // prettier-ignore
+} as const satisfies Record<string, Omit<ProtectingFamily, 'purpose' | keyof Character>> // prettier-ignore
 
 export type CleaningFamilyId = keyof typeof cleaning
 export type ProtectingFamilyId = keyof typeof protecting
@@ -171,10 +172,12 @@ export const familyIds: readonly [FamilyId, ...FamilyId[]] = [
   ...[...cleaningFamilyIds, ...protectingFamilyIds].slice(1),
 ]
 
-export function familyOf(id: FamilyId): Family {
-  if (id in cleaning) return { purpose: 'clean', ...cleaning[id as CleaningFamilyId] }
-  return { purpose: 'protect', ...protecting[id as ProtectingFamilyId] }
-}
+const families: Readonly<Record<FamilyId, Family>> = Object.fromEntries([
+  ...cleaningFamilyIds.map((id) => [id, { purpose: 'clean', ...cleaning[id], ...characters[id] }]),
+  ...protectingFamilyIds.map((id) => [id, { purpose: 'protect', ...protecting[id], ...characters[id] }]),
+]) as Record<FamilyId, Family>
+
+export const familyOf = (id: FamilyId): Family => families[id]
 
 /** Place in the order from mild to strong; protecting families come after all cleaning ones. */
 export const strengthOrder = (id: FamilyId): number => familyIds.indexOf(id)

@@ -1,5 +1,6 @@
 import type { Soil } from '@/core/soils/soil'
 import type { ProtectionKind } from '@/core/protection/kinds'
+import type { Character } from './character'
 
 /** How well a product takes a soil at label strength and dwell: 0 not at all … 4 nearly all. */
 export type Rating = 0 | 1 | 2 | 3 | 4
@@ -40,7 +41,7 @@ export const protectionWearNames: Record<ProtectionWear, string> = {
 
 export type Surface = 'wheel' | 'tyre' | 'arch'
 
-interface FamilyBase {
+interface FamilyBase extends Character {
   readonly name: string
   /** Strength as used, share of concentrate; weaker end first. */
   readonly strength: { readonly from: number; readonly to: number }

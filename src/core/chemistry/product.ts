@@ -1,6 +1,6 @@
 import type { Soil } from '@/core/soils/soil'
 import type { Mix } from '@/core/dilution/mix'
-import type { Delivery, Rating, Ratings } from './family'
+import type { Delivery, ProtectionWear, Rating, Ratings } from './family'
 import { familyOf, type FamilyId } from './families'
 
 /** One bottle in the cabinet. What the label does not say comes from its family. */
@@ -17,6 +17,25 @@ export interface Product {
   readonly packMillilitres: number
   readonly packPriceMinor: number
   readonly stockMillilitres: number
+  /** What it does to protection, where that differs from the family. */
+  readonly wear?: ProtectionWear
+  /** Larger or smaller packs it can be bought in, for comparing what a clean wheel costs. */
+  readonly otherPacks: readonly Pack[]
+  /** The safety data sheet names fluoride: nothing is ever planned with it. */
+  readonly containsFluoride: boolean
+  /** Kept for the records, not planned with. */
+  readonly archived: boolean
+}
+
+export interface Pack {
+  readonly millilitres: number
+  readonly priceMinor: number
+}
+
+/** What a cleaning product does to protection: its own, else its family's; nothing for a protection. */
+export function wearOf(product: Product): ProtectionWear {
+  const family = familyOf(product.family)
+  return family.purpose === 'clean' ? (product.wear ?? family.wear) : 'none'
 }
 
 /** Rating for a soil: the product's own, else its family's, else 0. */

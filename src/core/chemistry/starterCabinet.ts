@@ -15,6 +15,9 @@ export function productFromFamily(family: FamilyId, changes: Partial<Product> = 
     packMillilitres: 1000,
     packPriceMinor: 1500,
     stockMillilitres: 1000,
+    otherPacks: [],
+    containsFluoride: false,
+    archived: false,
     ...changes,
   }
 }

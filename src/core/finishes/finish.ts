@@ -53,3 +53,7 @@ export const openConditions: readonly Condition[] = [
 
 /** What a wheel is judged as: what nobody knows counts as bare metal until shown otherwise. */
 export const judgedAs = (finish: Finish): Finish => (finish === 'unknown' ? 'polishedBare' : finish)
+
+/** Finishes on which anything rubbed shows: rinsed before the first chemical, worked with soft media only. */
+export const isDarkOrSoft = ({ finish, condition }: { finish: Finish; condition: Condition }): boolean =>
+  ['glossBlack', 'matte', 'filmWrapped', 'polishedBare', 'unknown'].includes(finish) || condition !== 'sound'

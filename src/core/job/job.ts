@@ -1,11 +1,13 @@
 import type { Product } from '@/core/chemistry/product'
 import type { LanceFlow } from '@/core/dilution/foamLance'
+import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { FinishState } from '@/core/rules/judge'
+import type { ServiceId } from '@/core/services/service'
 import type { Grade, Soil } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
 import type { WheelGeometry } from '@/core/wheel-geometry'
-import type { Position, VehicleKind } from '@/core/wheel/position'
+import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
 import type { FinishZone, Zone } from '@/core/wheel/zone'
 import type { Schools } from './schools'
 
@@ -19,12 +21,34 @@ export interface Corner {
   readonly loads: ZoneLoads
   /** Protection that is still on the wheel; empty for none or unknown. */
   readonly protection: readonly ProtectionKind[]
+  /** The newest protection still cures. */
+  readonly curing: boolean
 }
+
+export const planNames = ['gentlest', 'balanced', 'fastest'] as const
+export type PlanName = (typeof planNames)[number]
+
+/** What the person wants beside a clean wheel. */
+export interface Wishes {
+  readonly prefer: PlanName
+  /** Products that have to be used where the wheel can stand them, by id. */
+  readonly pinned: readonly string[]
+  /** Products that must not be used, by id. */
+  readonly forbidden: readonly string[]
+  /** Hand time for the whole job; absent: no limit. */
+  readonly minutesAllowed?: number
+  /** Product cost for the whole job in minor units; absent: no limit. */
+  readonly costAllowedMinor?: number
+}
+
+export const noWishes: Wishes = { prefer: 'gentlest', pinned: [], forbidden: [] }
 
 export interface Job {
   readonly vehicleName: string
   readonly vehicleKind: VehicleKind
+  readonly archLiner: ArchLiner
   readonly wheelSetName: string
+  readonly service: ServiceId
   readonly corners: readonly Corner[]
   readonly conditions: {
     readonly airCelsius: number
@@ -36,13 +60,20 @@ export interface Job {
   readonly cabinet: readonly Product[]
   readonly tools: readonly Tool[]
   readonly schools: Schools
+  readonly wishes: Wishes
+  readonly estimates: OwnEstimates
   readonly equipment: {
     readonly smallestMeasureMillilitres: number
     readonly bucketLitres: number
+    readonly pressureBar: number
     readonly lance: LanceFlow
   }
   readonly currency: string
 }
+
+/** Temperature of what is wetted: measured, else the air's. */
+export const surfaceCelsiusOf = ({ conditions }: Job): number =>
+  conditions.surfaceCelsius ?? conditions.airCelsius
 
 /** Worst grade of a soil over some zones of some wheels. */
 export function worstGrade(corners: readonly Corner[], zones: readonly Zone[], soil: Soil): Grade {

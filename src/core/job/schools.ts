@@ -1,33 +1,66 @@
 /** What practitioners disagree on, as the shop has set it. */
 export interface Schools {
+  readonly wheelsOrder: 'first' | 'last'
+  readonly rinseFirst: 'byFinish' | 'always' | 'never'
+  readonly ironOn: 'afterWash' | 'dirty'
   /** Strong acid on sound lacquer allowed. */
   readonly acidOnLacquer: boolean
-  readonly arches: 'always' | 'whereSoiled'
+  readonly wheelAndTyre: 'two' | 'one'
+  readonly maintenance: 'shampoo' | 'cleaner'
   readonly tyre: 'beforeWheel' | 'afterWheel'
-  readonly drying: 'air' | 'towel'
+  readonly toolRinse: 'bucket' | 'runningWater'
+  readonly face: 'mittThenBrush' | 'brush'
+  readonly overFoaming: boolean
+  readonly directSun: 'bySection' | 'never'
+  readonly arches: 'always' | 'whereSoiled'
+  readonly drying: 'air' | 'towel' | 'leaveWet'
   readonly dressing: 'water' | 'solvent'
+  readonly protection: 'byRecord' | 'sprayAndRinse' | 'wipeOn' | 'coating'
+  readonly sprayed: 'wetLimit' | 'oneAtATime'
 }
 
-export type SchoolSetting = {
-  [K in keyof Schools]: { readonly name: K; readonly value: Schools[K] }
-}[keyof Schools]
+export type SchoolName = keyof Schools
 
-export const defaultSchools: Schools = {
-  acidOnLacquer: false,
-  arches: 'always',
-  tyre: 'beforeWheel',
-  drying: 'air',
-  dressing: 'water',
+export type SchoolSetting = {
+  [K in SchoolName]: { readonly name: K; readonly value: Schools[K] }
+}[SchoolName]
+
+export interface SchoolText<K extends SchoolName = SchoolName> {
+  readonly question: string
+  /** The default first. */
+  readonly choices: readonly { readonly value: Schools[K]; readonly text: string }[]
+  /** Why the default is what it is. */
+  readonly reason: string
 }
 
 /** Question, choices and the reason for the default, for the settings place. */
-export const schoolTexts: {
-  [K in keyof Schools]: {
-    readonly question: string
-    readonly choices: readonly { readonly value: Schools[K]; readonly text: string }[]
-    readonly reason: string
-  }
-} = {
+export const schoolTexts: { readonly [K in SchoolName]: SchoolText<K> } = {
+  wheelsOrder: {
+    question: 'Wheels before or after the body',
+    choices: [
+      { value: 'first', text: 'Wheels first' },
+      { value: 'last', text: 'Wheels last' },
+    ],
+    reason: 'They are the dirtiest, and their splashes go before the body wash.',
+  },
+  rinseFirst: {
+    question: 'Rinse before the first chemical',
+    choices: [
+      { value: 'byFinish', text: 'By finish and dirt' },
+      { value: 'always', text: 'Always' },
+      { value: 'never', text: 'Never, on the dry wheel' },
+    ],
+    reason:
+      'Rinsed on soft or dark finishes and heavy grit; dry for film on sound lacquer, where water only thins.',
+  },
+  ironOn: {
+    question: 'Iron remover on the dirty wheel or after washing',
+    choices: [
+      { value: 'afterWash', text: 'After washing' },
+      { value: 'dirty', text: 'Straight on' },
+    ],
+    reason: 'It then acts on what is bonded, and less of it does the job.',
+  },
   acidOnLacquer: {
     question: 'Strong acid on lacquer',
     choices: [
@@ -36,13 +69,21 @@ export const schoolTexts: {
     ],
     reason: 'Fast and cheap on heavy dust, but a mistake cannot be undone; off until you switch it on.',
   },
-  arches: {
-    question: 'Arches',
+  wheelAndTyre: {
+    question: 'One product for wheel and tyre, or two',
     choices: [
-      { value: 'always', text: 'Always, light' },
-      { value: 'whereSoiled', text: 'Only where they show dirt' },
+      { value: 'two', text: 'Two' },
+      { value: 'one', text: 'One for both' },
     ],
-    reason: 'They drip on everything below; a light clean each time is quicker than a heavy one later.',
+    reason: 'Each surface wants another strength.',
+  },
+  maintenance: {
+    question: 'Maintenance wash on live protection',
+    choices: [
+      { value: 'shampoo', text: 'Shampoo in the bucket' },
+      { value: 'cleaner', text: 'Spray cleaner' },
+    ],
+    reason: 'The protection does the work; suds only carry the dirt off.',
   },
   tyre: {
     question: 'Tyre before or after the wheel',
@@ -52,11 +93,52 @@ export const schoolTexts: {
     ],
     reason: 'Splashes of the tyre land on a wheel that is cleaned afterwards.',
   },
+  toolRinse: {
+    question: 'Brushes rinsed in a bucket or under running water',
+    choices: [
+      { value: 'bucket', text: 'Bucket with grid' },
+      { value: 'runningWater', text: 'Running water' },
+    ],
+    reason: 'A bucket with a grid stands where you kneel, and works without a second hose.',
+  },
+  face: {
+    question: 'Face by mitt or by brush',
+    choices: [
+      { value: 'mittThenBrush', text: 'Mitt, then brush as a check' },
+      { value: 'brush', text: 'Brush' },
+    ],
+    reason: 'A mitt holds suds, and fingers find what the eye misses.',
+  },
+  overFoaming: {
+    question: 'A second, strong foam over the cleaner on the wheel',
+    choices: [
+      { value: false, text: 'One product is enough' },
+      { value: true, text: 'Over-foam heavy film' },
+    ],
+    reason: 'It costs product and protection and is rarely needed.',
+  },
+  directSun: {
+    question: 'Working in direct sun',
+    choices: [
+      { value: 'bySection', text: 'Part of a wheel at a time' },
+      { value: 'never', text: 'Not at all' },
+    ],
+    reason: 'Small sections stay wet; a whole wheel does not.',
+  },
+  arches: {
+    question: 'Arches',
+    choices: [
+      { value: 'always', text: 'Always, light' },
+      { value: 'whereSoiled', text: 'Only where they show dirt' },
+    ],
+    reason: 'They drip on everything below; a light clean each time is quicker than a heavy one later.',
+  },
   drying: {
     question: 'Drying',
     choices: [
       { value: 'air', text: 'Air, then towel' },
       { value: 'towel', text: 'Towel only' },
+      { value: 'leaveWet', text: 'Leave wet until the car is washed' },
     ],
     reason: 'Air reaches lug holes and the backs of spokes without touching them.',
   },
@@ -68,4 +150,34 @@ export const schoolTexts: {
     ],
     reason: 'Easy to clean, no sling when thin and dry.',
   },
+  protection: {
+    question: 'Protection at each visit',
+    choices: [
+      { value: 'byRecord', text: 'By what is on the wheel' },
+      { value: 'sprayAndRinse', text: 'Spray and rinse, wet' },
+      { value: 'wipeOn', text: 'Wipe on, dry' },
+      { value: 'coating', text: 'Coat once, then top up' },
+    ],
+    reason: 'A coating wants its topper, a bare wheel the quickest layer.',
+  },
+  sprayed: {
+    question: 'Several wheels sprayed at once',
+    choices: [
+      { value: 'wetLimit', text: 'As many as stay wet' },
+      { value: 'oneAtATime', text: 'One at a time' },
+    ],
+    reason: 'Waiting beside one dwelling wheel costs a fifth of the day.',
+  },
+}
+
+export const schoolNames = Object.keys(schoolTexts) as SchoolName[]
+
+export const defaultSchools = Object.fromEntries(
+  schoolNames.map((name) => [name, schoolTexts[name].choices[0]?.value]),
+) as unknown as Schools
+
+/** How a school is named where it decided something. */
+export function schoolText<K extends SchoolName>(name: K, schools: Schools): string {
+  const { question, choices } = schoolTexts[name]
+  return `${question}: ${(choices.find(({ value }) => value === schools[name])?.text ?? '').toLowerCase()} (your shop setting)`
 }

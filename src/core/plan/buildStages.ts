@@ -1,43 +1,48 @@
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import { wheelSoils } from '@/core/choice/need'
+import type { WholeChoice } from '@/core/choice/namedPlans'
+import { isPlannable } from '@/core/choice/option'
+import { gapOf, positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
-import { ratingOf, type Product } from '@/core/chemistry/product'
+import { wearOf, type Product } from '@/core/chemistry/product'
 import { lanceSurfaceFraction } from '@/core/dilution/foamLance'
 import { mixingRecipe, type MixingRecipe } from '@/core/dilution/recipe'
-import { worstGrade, type Corner, type Job } from '@/core/job/job'
+import { wearShare } from '@/core/efficacy/wear'
+import { surfaceCelsiusOf, worstGrade, type Corner, type Job } from '@/core/job/job'
+import { schoolText } from '@/core/job/schools'
+import { protectionFacts } from '@/core/protection/kinds'
 import { costMinor } from '@/core/quantity/money'
-import { verdicts, type Verdict } from '@/core/rules/rule'
+import { surfaceOf, type Judgement } from '@/core/rules/judge'
+import { services } from '@/core/services/service'
+import { soilNames } from '@/core/soils/soil'
+import { pickTool } from '@/core/tools/pickTool'
 import { axleOf, inWalkingOrder, type Position } from '@/core/wheel/position'
-import { wheelZones, type Zone } from '@/core/wheel/zone'
+import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
 import { millilitresAtCorner } from './amounts'
 import { cautionsFor } from './cautions'
-import { chooseDressing, chooseWheelProtection } from './chooseProtection'
-import { chooseProduct, soilsPresent } from './chooseProduct'
-import { operatorSecondsOfStage } from './operatorTime'
-import { cleaningNeeds, type Need } from './needs'
-import type { PlannedProtection, Shortfall, Stage, StageKind } from './plan'
+import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
+import { whyStage } from './explain'
+import { stageSeconds } from './operatorTime'
+import type { PlannedProtection, Shortfall, Stage, StageKind, ZoneTool } from './plan'
+import { chooseForRubber } from './rubberStages'
+import { groupStages } from './wheelStages'
 
 interface StageDraft {
   readonly kind: StageKind
   readonly product: Product
+  readonly fraction: number
+  readonly dwellSeconds: { readonly min: number; readonly max: number }
   readonly zones: readonly Zone[]
-  readonly verdict: Verdict
+  readonly tools: readonly ZoneTool[]
+  readonly judgement: Judgement
   readonly why: string
   readonly care: readonly string[]
   readonly rounds: number
-  readonly strong: boolean
   readonly corners: readonly Corner[]
 }
 
-/** Whether a need is worth a stage on some wheels, given what the wash before it already takes. */
-function wanted(need: Need, corners: readonly Corner[], job: Job, wash: Product | null): boolean {
-  const present = soilsPresent(need, corners)
-  if (need.kind === 'wash') return true
-  if (need.kind === 'tyre') return true
-  if (need.kind === 'arch') return job.schools.arches === 'always' || present.length > 0
-  return present.some(({ soil, grade }) => !wash || ratingOf(wash, soil) < grade)
-}
-
 /** The least workable recipe for an amount: raised to what the person's measure can do. */
-function workableRecipe(fraction: number, wantedMillilitres: number, measure: number): MixingRecipe {
+export function workableRecipe(fraction: number, wantedMillilitres: number, measure: number): MixingRecipe {
   const rounded = Math.max(50, Math.ceil(wantedMillilitres / 50) * 50)
   const recipe = mixingRecipe(fraction, rounded, measure)
   if (recipe.ok) return recipe.value
@@ -46,168 +51,341 @@ function workableRecipe(fraction: number, wantedMillilitres: number, measure: nu
   return least.value
 }
 
+const isProtection = (kind: StageKind): boolean => kind === 'protect' || kind === 'dress'
+
 function stageOf(draft: StageDraft, index: number, job: Job): Stage {
-  const { product, corners, zones, rounds } = draft
-  const bottleFraction = draft.strong ? product.strength.to : product.strength.from
+  const { product, corners, zones, rounds, fraction, kind, judgement } = draft
   const needed =
     product.delivery === 'bucket'
       ? job.equipment.bucketLitres * 1000
       : corners.reduce(
-          (sum, corner) => sum + rounds * millilitresAtCorner(corner.wheel, zones, product.delivery),
+          (sum, { wheel }) =>
+            sum + rounds * millilitresAtCorner(wheel, zones, product.delivery, job.estimates),
           0,
         )
-  const recipe = workableRecipe(bottleFraction, needed, job.equipment.smallestMeasureMillilitres)
+  const recipe = workableRecipe(fraction, needed, job.equipment.smallestMeasureMillilitres)
+  const onWheel = !isProtection(kind) && kind !== 'tyre' && kind !== 'arch'
+  const use = {
+    product,
+    fraction,
+    dwellSeconds: draft.dwellSeconds.max,
+    surfaceCelsius: surfaceCelsiusOf(job),
+  }
+  const lost = (corner: Corner) =>
+    wearShare(
+      wearOf(product),
+      use,
+      corner.protection.filter((layer) => protectionFacts[layer].on === 'wheel'),
+      job.estimates,
+    )
   return {
-    id: `${draft.kind}-${index + 1}`,
-    kind: draft.kind,
+    id: `${kind}-${index + 1}`,
+    kind,
     productId: product.id,
     productName: product.name,
     family: product.family,
     corners: corners.map(({ position }) => position),
     zones,
+    tools: draft.tools,
     delivery: product.delivery,
-    strength: { from: bottleFraction, to: bottleFraction },
+    strength: { from: fraction, to: fraction },
     recipe,
     surfaceFraction:
       product.delivery === 'lance'
         ? lanceSurfaceFraction(recipe.realFraction, job.equipment.lance)
         : recipe.realFraction,
-    dwellSeconds: product.dwellSeconds,
+    dwellSeconds: draft.dwellSeconds,
     rounds,
     operatorSeconds: corners.reduce(
-      (sum, corner) => sum + operatorSecondsOfStage(draft.kind, rounds, corner.wheel),
+      (sum, { wheel }) => sum + stageSeconds(kind, rounds, wheel, job.estimates),
       0,
     ),
     costMinor: costMinor(recipe.concentrateMillilitres, product.packMillilitres, product.packPriceMinor),
-    verdict: draft.verdict,
+    verdict: judgement.verdict,
+    rules: judgement.rules.map(({ id, verdict, reason, care }) => ({
+      id,
+      verdict,
+      reason,
+      ...(care === undefined ? {} : { care }),
+    })),
+    protectionLostShare: onWheel ? Math.min(1, rounds * Math.max(0, ...corners.map(lost))) : 0,
     why: draft.why,
-    cautions: [...draft.care, ...cautionsFor(familyOf(product.family))],
+    cautions: [
+      ...draft.care,
+      ...judgement.rules.flatMap(({ care }) => (care === undefined ? [] : [care])),
+      ...cautionsFor(familyOf(product.family)),
+    ],
   }
 }
 
-/** Tyre rounds by browning: one for a light bloom, up to three for sludge. House estimate. */
-const tyreRounds = (corners: readonly Corner[]): number =>
-  Math.max(1, worstGrade(corners, ['tyre'], 'tyreBrowning') - 1)
+/** Tools of some zones, zones with the same tool together. */
+function zoneTools(tools: ReadonlyMap<Zone, { readonly name: string } | null>): ZoneTool[] {
+  const byTool = new Map<string | null, Zone[]>()
+  for (const [zone, tool] of tools) {
+    const name = tool?.name ?? null
+    byTool.set(name, [...(byTool.get(name) ?? []), zone])
+  }
+  return [...byTool].map(([tool, zones]) => ({ tool, zones }))
+}
 
 export interface StagedJob {
   readonly stages: Stage[]
   readonly protections: PlannedProtection[]
   readonly shortfalls: Shortfall[]
+  readonly schools: string[]
 }
 
-/** Stages of chemistry for all corners; wheels that want the same product in the same way share a stage. */
-export function buildStages(job: Job): StagedJob {
-  const drafts: StageDraft[] = []
+const sameUse = (a: Omit<StageDraft, 'corners'>, b: StageDraft): boolean =>
+  a.kind === b.kind &&
+  a.product.id === b.product.id &&
+  a.fraction === b.fraction &&
+  a.dwellSeconds.max === b.dwellSeconds.max &&
+  a.rounds === b.rounds
+
+/** A stage shared by two groups has the stricter of their rules. */
+const joined = (
+  known: StageDraft,
+  draft: Omit<StageDraft, 'corners'>,
+  corners: readonly Corner[],
+): StageDraft => ({
+  ...known,
+  corners: [...known.corners, ...corners],
+  zones: [...new Set([...known.zones, ...draft.zones])],
+  tools: [
+    ...known.tools,
+    ...draft.tools.filter((one) => !known.tools.some((other) => other.tool === one.tool)),
+  ],
+  judgement: draft.judgement.rules.length > known.judgement.rules.length ? draft.judgement : known.judgement,
+})
+
+/** Stages of chemistry for all wheels; groups that want the same product in the same way share a stage. */
+export function buildStages(job: Job, choices: readonly GroupChoice[], whole: WholeChoice): StagedJob {
   const protections: PlannedProtection[] = []
   const shortfalls = new Map<string, { corners: Position[]; text: string; mend: string }>()
-  const add = (draft: Omit<StageDraft, 'corners'>, corners: readonly Corner[]) => {
-    const same = drafts.findIndex(
-      ({ kind, product, rounds, strong }) =>
-        kind === draft.kind &&
-        product.id === draft.product.id &&
-        rounds === draft.rounds &&
-        strong === draft.strong,
-    )
-    const known = drafts[same]
-    if (!known) {
-      drafts.push({ ...draft, corners: [...corners] })
-      return
-    }
-    const stricter = verdicts.indexOf(draft.verdict) > verdicts.indexOf(known.verdict) ? draft : known
-    drafts[same] = { ...stricter, corners: [...known.corners, ...corners] }
-  }
-  const miss = (corners: readonly Corner[], text: string, mend: string) => {
-    const positions = corners.map(({ position }) => position)
+  const schools = new Set<string>()
+  const miss = (corners: readonly Position[], text: string, mend: string) => {
     const known = shortfalls.get(text)
-    shortfalls.set(text, { corners: [...(known?.corners ?? []), ...positions], text, mend })
+    shortfalls.set(text, { corners: [...(known?.corners ?? []), ...corners], text, mend })
+  }
+  const add = (
+    drafts: StageDraft[],
+    draft: Omit<StageDraft, 'corners'>,
+    corners: readonly Corner[],
+    after = -1,
+  ): number => {
+    const same = drafts.findIndex((known, at) => at > after && sameUse(draft, known))
+    const known = drafts[same]
+    if (known) {
+      drafts[same] = joined(known, draft, corners)
+      return same
+    }
+    drafts.splice(after + 1, 0, { ...draft, corners: [...corners] })
+    return after + 1
   }
 
-  // Both wheels of an axle get the same product: one bottle in the hand, and the stricter finish decides.
+  const rubber: Record<'tyre' | 'arch', StageDraft[]> = { tyre: [], arch: [] }
+  const service = services[job.service]
+  const wantsArch = (corners: readonly Corner[]): boolean =>
+    service.arches === 'always' ||
+    (service.arches === 'bySchool' &&
+      (job.schools.arches === 'always' ||
+        (['grit', 'film', 'organic'] as const).some((soil) => worstGrade(corners, ['arch'], soil) > 0)))
+  if (service.arches === 'bySchool') schools.add(schoolText('arches', job.schools))
   const axles = (['front', 'rear'] as const)
     .map((axle) => inWalkingOrder(job.corners).filter(({ position }) => axleOf(position) === axle))
     .filter((corners) => corners.length > 0)
-  for (const corners of axles) {
-    let wash: Product | null = null
-    for (const need of cleaningNeeds) {
-      if (!wanted(need, corners, job, wash)) continue
-      // Rubber and liners are no reason for a second bottle: one product and strength for the whole vehicle.
-      const judgedOn = need.surface === 'wheel' ? corners : job.corners
-      const { chosen, why, shortfall } = chooseProduct(need, judgedOn, job)
-      if (shortfall) miss(corners, shortfall.text, shortfall.mend)
-      if (!chosen) continue
-      if (need.kind === 'wash') wash = chosen.product
-      const onWheel = need.surface === 'wheel'
+  for (const surface of ['arch', 'tyre'] as const) {
+    for (const corners of axles) {
+      if (surface === 'tyre' ? !service.tyres : !wantsArch(corners)) continue
+      const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job)
+      const positions = corners.map(({ position }) => position)
+      if (shortfall) miss(positions, shortfall.text, shortfall.mend)
+      if (school) schools.add(school)
+      if (!stage) continue
+      const tool = pickTool(surface, job.tools, {
+        gapMillimetres: Infinity,
+        surface: null,
+        liner: job.archLiner,
+        schools: job.schools,
+        vehicleKind: job.vehicleKind,
+      })
       add(
+        rubber[surface],
         {
-          kind: need.kind,
-          product: chosen.product,
-          zones: need.zones,
-          verdict: onWheel ? chosen.judgement.verdict : 'fine',
-          why,
-          care: onWheel
-            ? chosen.judgement.rules.flatMap((rule) => (rule.care ? [rule.care] : []))
-            : chosen.judgement.verdict === 'no'
-              ? ['Keep it off the wheel: rinse the wheel first and again at once.']
-              : [],
-          rounds: need.kind === 'tyre' ? tyreRounds(corners) : 1,
-          strong: soilsPresent(need, judgedOn).some(({ grade }) => grade >= 3),
+          ...stage,
+          dwellSeconds: {
+            min: Math.min(stage.product.dwellSeconds.min, stage.dwellSeconds),
+            max: stage.dwellSeconds,
+          },
+          zones: [surface],
+          tools: zoneTools(new Map([[surface, tool]])),
+          care: [
+            ...(keepOffWheel ? ['Keep it off the wheel: rinse the wheel first and again at once.'] : []),
+            ...(surface === 'arch' && job.archLiner === 'fabric'
+              ? ['Fabric holds mud: rinse until the water runs clear.']
+              : []),
+          ],
         },
         corners,
       )
     }
-    for (const corner of corners) {
-      const protection = chooseWheelProtection(corner, job)
-      if (protection) {
-        const { product, kind, why } = protection
-        add(
-          {
-            kind: 'protect',
-            product,
-            zones: wheelZones,
-            verdict: 'fine',
-            why,
-            care: [],
-            rounds: 1,
-            strong: true,
+  }
+
+  const wheel: StageDraft[] = []
+  choices.forEach((choice, index) => {
+    const found = whole.perGroup[index]
+    const { group } = choice
+    const positions = positionsOf(group)
+    sayUnreached(choice, job, miss)
+    if (!found || found.stages.length === 0) return
+    if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
+      schools.add(schoolText('rinseFirst', job.schools))
+    let after = -1
+    for (const stage of groupStages(choice, found)) {
+      const { option } = stage
+      after = add(
+        wheel,
+        {
+          kind: stage.kind,
+          product: option.product,
+          fraction: option.fraction,
+          dwellSeconds: {
+            min: Math.min(option.product.dwellSeconds.min, option.dwellSeconds),
+            max: option.dwellSeconds,
           },
-          [corner],
-        )
-        protections.push({ corner: corner.position, kind, productId: product.id })
-      } else {
+          zones: group.zones,
+          tools: zoneTools(group.tools),
+          judgement: option.judgement,
+          why: whyStage(stage, choice, job),
+          care: [],
+          rounds: stage.rounds,
+        },
+        group.corners,
+        after,
+      )
+      for (const rule of option.judgement.rules)
+        if (rule.school) schools.add(schoolText(rule.school.name, job.schools))
+    }
+    sayUnworked(group, positions, job, miss)
+  })
+
+  const finish: StageDraft[] = []
+  const put = (
+    choice: ProtectionChoice,
+    kind: 'protect' | 'dress',
+    zones: readonly Zone[],
+    corner: Corner,
+  ) => {
+    add(
+      finish,
+      {
+        kind,
+        product: choice.product,
+        fraction: choice.product.strength.to,
+        dwellSeconds: choice.product.dwellSeconds,
+        zones,
+        tools: [],
+        judgement: choice.judgement,
+        why: choice.why,
+        care: [],
+        rounds: 1,
+      },
+      [corner],
+    )
+    protections.push({ corner: corner.position, kind: choice.kind, productId: choice.product.id })
+    if (choice.school) schools.add(choice.school)
+  }
+  for (const corner of inWalkingOrder(job.corners)) {
+    if (service.protection !== 'none') {
+      const protection = chooseWheelProtection(corner, job)
+      if (protection) put(protection, 'protect', wheelZones, corner)
+      else {
         miss(
-          [corner],
+          [corner.position],
           'Nothing in the cabinet protects this finish.',
           'Add a protection that suits it, or leave the wheel clean and dry.',
         )
       }
-      const dressing = chooseDressing(corner, job)
-      if (dressing) {
-        const { product, kind, why } = dressing
-        add(
-          {
-            kind: 'dress',
-            product,
-            zones: ['tyre'],
-            verdict: 'fine',
-            why,
-            care: [],
-            rounds: 1,
-            strong: true,
-          },
-          [corner],
-        )
-        protections.push({ corner: corner.position, kind, productId: product.id })
-      }
     }
+    const dressing = service.tyres ? chooseDressing(corner, job) : null
+    if (dressing) put(dressing, 'dress', ['tyre'], corner)
   }
-  const order: readonly StageKind[] =
+  finish.sort((a, b) => Number(a.kind === 'dress') - Number(b.kind === 'dress'))
+
+  if (rubber.tyre.length > 0 && wheel.length > 0) schools.add(schoolText('tyre', job.schools))
+  const drafts =
     job.schools.tyre === 'beforeWheel'
-      ? ['arch', 'tyre', 'wash', 'iron', 'mineral', 'tar', 'protect', 'dress']
-      : ['arch', 'wash', 'iron', 'mineral', 'tyre', 'tar', 'protect', 'dress']
-  drafts.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
+      ? [...rubber.arch, ...rubber.tyre, ...wheel, ...finish]
+      : [...rubber.arch, ...wheel, ...rubber.tyre, ...finish]
+  const unknownPins = job.wishes.pinned.filter(
+    (id) =>
+      !drafts.some(({ product }) => product.id === id) && job.cabinet.some((product) => product.id === id),
+  )
+  for (const id of unknownPins) {
+    const product = job.cabinet.find((one) => one.id === id) as Product
+    miss(
+      job.corners.map(({ position }) => position),
+      `${product.name} is pinned but has no place in this plan.`,
+      isPlannable(product, job)
+        ? 'A rule forbids it here, or it does nothing for what is on the wheels.'
+        : 'It is archived or forbidden as well.',
+    )
+  }
   return {
     stages: drafts.map((draft, index) => stageOf(draft, index, job)),
     protections,
     shortfalls: [...shortfalls.values()],
+    schools: [...schools],
   }
+}
+
+type Miss = (corners: readonly Position[], text: string, mend: string) => void
+
+/** Soils that stay because the cabinet has nothing for them, with the property that is missing. */
+function sayUnreached(choice: GroupChoice, job: Job, miss: Miss): void {
+  const positions = positionsOf(choice.group)
+  if (choice.plans.length === 0) {
+    const refused = choice.options[0]?.judgement.rules[0]
+    miss(
+      positions,
+      'Nothing in the cabinet may be used on these wheels as they are.',
+      refused
+        ? refused.reason
+        : 'Add a cleaner for wheels to the cabinet; a wheel shampoo suits nearly every finish.',
+    )
+    return
+  }
+  for (const soil of choice.unreached) {
+    const at = wheelSoils.indexOf(soil)
+    const able = choice.options.filter(({ removes }) => (removes[at] ?? 0) > 0)
+    const allowed = able.filter(({ judgement }) => judgement.verdict !== 'no')
+    const barred = able.find(({ judgement }) => judgement.verdict === 'no')
+    const [strongest] = [...allowed].sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))
+    miss(
+      positions,
+      `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
+      able.length === 0
+        ? `Nothing in it is rated for ${soilNames[soil]}; add a product that is.`
+        : allowed.length === 0
+          ? `${barred?.product.name} would take it, but: ${barred?.judgement.rules[0]?.reason}`
+          : `${strongest?.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`,
+    )
+  }
+}
+
+/** Zones nothing in the kit reaches, with what would. */
+function sayUnworked(group: WheelGroup, positions: readonly Position[], job: Job, miss: Miss): void {
+  const zones = [...group.tools].filter(([, tool]) => tool === null).map(([zone]) => zone)
+  if (zones.length === 0) return
+  const [corner] = group.corners as [Corner, ...Corner[]]
+  const gap = gapOf(corner, services[job.service].wheelsOff)
+  const behind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
+  const finish = surfaceOf(zones[0] as Zone, corner.finishes)?.finish
+  miss(
+    positions,
+    `No clean tool in the kit works the ${zones.map((zone) => zoneNames[zone]).join(', the ')}: a band of dirt will stay.`,
+    behind && Number.isFinite(gap)
+      ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
+      : `Add a soft, clean tool for it${finish === 'glossBlack' || finish === 'matte' ? '; this finish takes soft media only' : ''}.`,
+  )
 }

@@ -17,5 +17,7 @@ export const stepCautions = {
   lance: 'Try the lance into the air first, away from the car and people.',
   hot: 'Brakes stay hot after a drive; do not touch the disc.',
   neverMix: 'Never mix products in a bottle.',
+  jack: 'Never under a jack alone; by the vehicle maker’s handbook, in doubt a qualified workshop.',
+  torque: 'The figure is in the handbook; note the re-check.',
   brakes: 'Nothing slippery on discs, pads or tread.',
 } as const

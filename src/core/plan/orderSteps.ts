@@ -1,14 +1,12 @@
+import { reachableZones } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
-import { pickTool } from '@/core/tools/pickTool'
-import { spokeGapMillimetres } from '@/core/wheel-geometry'
-import { millimetresPerInch } from '@/core/tyre/tyreCode'
+import { services } from '@/core/services/service'
 import { inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
 import { stepCautions } from './cautions'
-import { actSeconds } from './estimates'
-import { actsOfStage, secondsOfAct } from './operatorTime'
-import type { Act, Shortfall, Stage, StageKind, Step } from './plan'
+import { actsOfStage, secondsOfAct, secondsOfJobAct } from './operatorTime'
+import type { Act, Stage, StageKind, Step } from './plan'
 
 const contactZones: readonly Zone[] = [
   'barrel',
@@ -22,19 +20,6 @@ const contactZones: readonly Zone[] = [
   'caliper',
 ]
 
-const gapOf = ({ wheel }: Corner): number =>
-  spokeGapMillimetres(
-    wheel.spokeCount,
-    wheel.spokeWidthMillimetres,
-    wheel.tyre.rimDiameterInches * millimetresPerInch,
-  )
-
-/** A closed wheel has no way in from the front. */
-const reachable = (corner: Corner, zones: readonly Zone[]): readonly Zone[] =>
-  corner.wheel.spokeCount > 0
-    ? zones
-    : zones.filter((zone) => !['barrel', 'spokeBacks', 'windows', 'caliper'].includes(zone))
-
 const namesOf = (zones: readonly Zone[]): string => zones.map((zone) => zoneNames[zone]).join(', ')
 
 interface ActText {
@@ -43,7 +28,14 @@ interface ActText {
   readonly why: string
 }
 
-function textOf(act: Act, stage: Stage, where: string, zones: readonly Zone[], round: number): ActText {
+function textOf(
+  act: Act,
+  stage: Stage,
+  where: string,
+  zones: readonly Zone[],
+  round: number,
+  brushRinse: string,
+): ActText {
   const rounds = stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
   switch (act) {
     case 'spray':
@@ -74,13 +66,20 @@ function textOf(act: Act, stage: Stage, where: string, zones: readonly Zone[], r
     case 'agitate':
       return {
         title: `Brush ${where}, barrel first`,
-        detail: `Back to front, top to bottom: ${namesOf(zones)}. Rinse the brush often.`,
+        detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
         why:
           stage.kind === 'iron'
             ? 'Wait for the violet to darken, then move it on.'
             : 'Dirt runs from back to front.',
       }
     case 'wipe':
+      if (stage.kind === 'waterless') {
+        return {
+          title: `Lift the dust off ${where}`,
+          detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
+          why: 'Dust is lifted, never rubbed.',
+        }
+      }
       return {
         title: `Wipe tar off ${where}`,
         detail: 'Soften, then lift with a fresh side of the towel.',
@@ -120,6 +119,7 @@ function textOf(act: Act, stage: Stage, where: string, zones: readonly Zone[], r
 }
 
 const jobStep = (
+  job: Job,
   act: Act,
   title: string,
   detail: string,
@@ -134,74 +134,67 @@ const jobStep = (
   detail,
   zones: [],
   tools: [],
-  operatorSeconds: actSeconds[act].value,
+  operatorSeconds: secondsOfJobAct(act, job.estimates),
   startsDwell: null,
   stopsDwellOf: null,
   why,
   cautions,
 })
 
-interface OrderedSteps {
-  readonly steps: Step[]
-  readonly shortfalls: Shortfall[]
-}
-
 /**
  * The steps of a visit in the plain order: every wheel finished before the next, so that nothing can dry while another is worked,
  * then drying, protection and dressing all round.
  */
-export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
-  const unreached = new Map<Zone, Position[]>()
+export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readonly Position[] = []): Step[] {
   const steps: Step[] = []
+  const service = services[job.service]
 
-  const toolsFor = (act: Act, corner: Corner, zones: readonly Zone[], kind: StageKind): string[] => {
-    if (act === 'dress')
-      return job.tools
-        .filter((tool) => tool.kind === 'applicator' && tool.state === 'clean')
-        .slice(0, 1)
-        .map(({ name }) => name)
+  const ofKind = (kind: string) =>
+    job.tools
+      .filter((tool) => tool.kind === kind && tool.state === 'clean' && tool.dedicatedTo !== 'paint')
+      .slice(0, 1)
+      .map(({ name }) => name)
+  const toolsFor = (act: Act, zones: readonly Zone[], stage: Stage | null): string[] => {
+    if (act === 'dress') return ofKind('applicator')
     if (act === 'dry' || act === 'wipe') {
-      const kinds = act === 'dry' && job.schools.drying === 'air' ? ['blower', 'towel'] : ['towel']
-      return kinds.flatMap((name) =>
-        job.tools
-          .filter((tool) => tool.kind === name && tool.state === 'clean')
-          .slice(0, 1)
-          .map((tool) => tool.name),
-      )
+      return act === 'dry' && job.schools.drying === 'air'
+        ? [...ofKind('blower'), ...ofKind('towel')]
+        : ofKind('towel')
     }
     if (act !== 'agitate' && act !== 'scrub') return []
-    const names = new Set<string>()
-    for (const zone of act === 'scrub' ? ([kind === 'arch' ? 'arch' : 'tyre'] as const) : zones) {
-      const tool = pickTool(zone, job.tools, gapOf(corner))
-      if (tool) names.add(tool.name)
-      else if (!unreached.get(zone)?.includes(corner.position)) {
-        unreached.set(zone, [...(unreached.get(zone) ?? []), corner.position])
-      }
-    }
-    return [...names]
+    const used = (stage?.tools ?? []).filter(
+      ({ tool, zones: reached }) => tool !== null && reached.some((zone) => zones.includes(zone)),
+    )
+    return used.map(({ tool }) => tool as string)
   }
+  const brushRinse =
+    job.schools.toolRinse === 'bucket' ? 'Rinse the brush often.' : 'Rinse the brush under running water.'
 
   const addStage = (stage: Stage, corner: Corner) => {
     const where = positionNames[corner.position].toLowerCase()
-    const zones = reachable(corner, stage.zones)
+    const reachable = reachableZones(corner, job)
+    const zones = stage.zones.filter((zone) => zone === 'arch' || zone === 'tyre' || reachable.includes(zone))
     const family = familyOf(stage.family)
     // The clock runs from the first spray to the rinse; a wash from the bucket has nothing that dwells dry.
-    const dwells = stage.kind !== 'protect' && stage.kind !== 'dress'
+    const dwells = stage.kind !== 'protect' && stage.kind !== 'dress' && stage.kind !== 'waterless'
+    // Rubber and liners are scrubbed in rounds and rinsed once at the end.
+    const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
     let round = 0
     for (const act of actsOfStage(stage.kind, stage.rounds)) {
-      if (act === 'spray') round += 1
+      if (act === 'spray' || (act === 'dry' && stage.kind === 'tar'))
+        round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
       const contact = contactZones.filter((zone) => zones.includes(zone))
       const shown = act === 'agitate' ? contact : zones
       const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
       steps.push({
-        id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 && act !== 'rinse' ? round : ''}`,
+        id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? round : ''}`,
         act,
         corner: corner.position,
         stageId: stage.id,
-        ...textOf(act, stage, where, shown, round),
+        ...textOf(act, stage, where, shown, round, brushRinse),
         zones: shown,
-        tools: toolsFor(act, corner, contact, stage.kind),
-        operatorSeconds: secondsOfAct(act, corner.wheel),
+        tools: toolsFor(act, act === 'scrub' ? zones : contact, stage),
+        operatorSeconds: secondsOfAct(act, corner.wheel, job.estimates),
         startsDwell:
           (act === 'spray' && dwells) || wetProtect
             ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
@@ -224,7 +217,7 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
           detail: 'Strong, even rinse straight after spraying.',
           zones,
           tools: [],
-          operatorSeconds: secondsOfAct('rinse', corner.wheel),
+          operatorSeconds: secondsOfAct('rinse', corner.wheel, job.estimates),
           startsDwell: null,
           stopsDwellOf: stage.id,
           why: 'Left standing, silica dries to streaks.',
@@ -235,22 +228,28 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
   }
 
   const corners = inWalkingOrder(job.corners)
+  const reachableRinse = (corner: Corner): Zone[] =>
+    (['arch', 'barrel', 'face', 'tyre'] as const).filter(
+      (zone) => zone === 'arch' || zone === 'tyre' || reachableZones(corner, job).includes(zone),
+    )
   const at = (corner: Corner, kinds: readonly StageKind[]) =>
     stages.filter((stage) => kinds.includes(stage.kind) && stage.corners.includes(corner.position))
   const onWet = (stage: Stage) => {
     const family = familyOf(stage.family)
     return family.purpose === 'protect' && family.onWet
   }
-  const cleaning: readonly StageKind[] = ['arch', 'tyre', 'wash', 'iron', 'mineral', 'tar']
+  const cleaning = stages.filter(({ kind }) => kind !== 'protect' && kind !== 'dress')
 
   steps.push(
     jobStep(
+      job,
       'lookRound',
       'Look round every wheel',
       'Damage, finishes, soil, old protection. Photograph.',
       'Everything after follows from this look.',
     ),
     jobStep(
+      job,
       'coolCheck',
       'Cool and in the shade?',
       'Every wheel cool to the touch before anything wet.',
@@ -258,31 +257,49 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
       [stepCautions.hot],
     ),
     jobStep(
+      job,
       'getReady',
       'Gloves, glasses, bottles',
-      'Bottles mixed and labelled, hose guides under the tyres.',
+      `Bottles mixed and labelled, hose guides under the tyres. ${job.schools.wheelsOrder === 'first' ? 'Wheels come before the body wash.' : 'The body is washed first; rinse it again after the wheels.'}`,
       'No walking back with chemistry on a wheel.',
       [stepCautions.lance, stepCautions.neverMix, stepCautions.label],
     ),
   )
-  for (const corner of corners) {
+  if (service.wheelsOff) {
     steps.push({
       ...jobStep(
-        'preRinse',
-        `Knock-down rinse, ${positionNames[corner.position].toLowerCase()}`,
-        'Arch, barrel, face, tyre.',
-        'Grit goes before anything touches the wheel.',
-        [stepCautions.lance],
+        job,
+        'getReady',
+        'Lift and take the wheels off',
+        'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it.',
+        'Barrels, hubs and arches are reached from behind.',
+        [stepCautions.jack],
       ),
-      id: `${corner.position}.preRinse`,
-      corner: corner.position,
-      zones: reachable(corner, ['arch', 'barrel', 'face', 'tyre']),
+      id: 'wheelsOff',
     })
-    for (const stage of at(corner, cleaning)) addStage(stage, corner)
+  }
+  for (const corner of corners) {
+    const mine = cleaning.filter((stage) => stage.corners.includes(corner.position))
+    if (service.water && !startsDry.includes(corner.position))
+      steps.push({
+        ...jobStep(
+          job,
+          'preRinse',
+          `Knock-down rinse, ${positionNames[corner.position].toLowerCase()}`,
+          'Arch, barrel, face, tyre.',
+          'Grit goes before anything touches the wheel.',
+          [stepCautions.lance],
+        ),
+        id: `${corner.position}.preRinse`,
+        corner: corner.position,
+        zones: reachableRinse(corner),
+      })
+    for (const stage of mine) addStage(stage, corner)
     for (const stage of at(corner, ['protect']).filter(onWet)) addStage(stage, corner)
   }
   steps.push(
     jobStep(
+      job,
       'lookAgain',
       'Look again, wet and then dry',
       'Spoke backs, behind the caliper, valve, lug seats, arch top.',
@@ -290,25 +307,32 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
     ),
   )
   for (const corner of corners) {
-    steps.push({
-      ...jobStep(
-        'dry',
-        `Dry ${positionNames[corner.position].toLowerCase()}`,
-        'Lug holes, behind the spokes and the valve first.',
-        'Moisture under a sealant spoils it.',
-      ),
-      id: `${corner.position}.dry`,
-      corner: corner.position,
-      zones: reachable(corner, contactZones),
-      tools: toolsFor('dry', corner, [], 'protect'),
-      operatorSeconds: secondsOfAct('dry', corner.wheel),
-    })
+    // Left wet until the whole car is washed, unless something goes on dry.
+    const driedLater =
+      job.schools.drying === 'leaveWet' &&
+      !at(corner, ['protect', 'dress']).some((stage) => stage.kind === 'dress' || !onWet(stage))
+    if (service.water && !driedLater)
+      steps.push({
+        ...jobStep(
+          job,
+          'dry',
+          `Dry ${positionNames[corner.position].toLowerCase()}`,
+          'Lug holes, behind the spokes and the valve first.',
+          'Moisture under a sealant spoils it.',
+        ),
+        id: `${corner.position}.dry`,
+        corner: corner.position,
+        zones: contactZones.filter((zone) => reachableZones(corner, job).includes(zone)),
+        tools: toolsFor('dry', [], null),
+        operatorSeconds: secondsOfAct('dry', corner.wheel, job.estimates),
+      })
     for (const stage of at(corner, ['protect']).filter((stage) => !onWet(stage))) addStage(stage, corner)
     for (const stage of at(corner, ['dress'])) addStage(stage, corner)
   }
-  if (job.vehicleKind !== 'looseSet') {
+  if (job.vehicleKind !== 'looseSet' && service.water) {
     steps.push(
       jobStep(
+        job,
         'brakes',
         'Dry the discs',
         'Drive a few metres forward and back, brake gently.',
@@ -317,8 +341,22 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
       ),
     )
   }
+  if (service.wheelsOff) {
+    steps.push({
+      ...jobStep(
+        job,
+        'getReady',
+        'Refit and tighten',
+        'By hand in a star, lower, then the torque wrench to the maker’s figure. Check again after 50 to 100 km.',
+        'A wheel that is not tightened comes off.',
+        [stepCautions.torque],
+      ),
+      id: 'wheelsOn',
+    })
+  }
   steps.push(
     jobStep(
+      job,
       'writeDown',
       'Write down how it went',
       'What stayed, what you would do otherwise.',
@@ -326,12 +364,5 @@ export function orderSteps(job: Job, stages: readonly Stage[]): OrderedSteps {
     ),
   )
 
-  return {
-    steps,
-    shortfalls: [...unreached].map(([zone, at]) => ({
-      corners: at,
-      text: `No clean tool in the kit reaches the ${zoneNames[zone]}.`,
-      mend: `Add a softer or thinner tool; the gap between the spokes is about ${Math.round(gapOf(corners.find(({ position }) => position === at[0]) ?? corners[0]!))} mm.`,
-    })),
-  }
+  return steps
 }

@@ -2,24 +2,46 @@ import type { Delivery } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Mix } from '@/core/dilution/mix'
 import type { MixingRecipe } from '@/core/dilution/recipe'
+import type { PlanName } from '@/core/job/job'
+import type { Left } from '@/core/efficacy/removal'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Verdict } from '@/core/rules/rule'
+import type { ServiceId } from '@/core/services/service'
+import type { Soil } from '@/core/soils/soil'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 
-export const stageKinds = ['arch', 'tyre', 'wash', 'iron', 'mineral', 'tar', 'protect', 'dress'] as const
+export const stageKinds = [
+  'arch', 'tyre', 'waterless', 'wash', 'iron', 'mineral', 'tar', 'protect', 'dress',
+] as const // prettier-ignore
 /** What a stage of chemistry is for, in working order. */
 export type StageKind = (typeof stageKinds)[number]
 
 export const stageNames: Record<StageKind, string> = {
   arch: 'Arches',
   tyre: 'Tyres',
+  waterless: 'Waterless',
   wash: 'Wheel wash',
   iron: 'Bonded dust',
   mineral: 'Mineral scale',
   tar: 'Tar',
   protect: 'Protection',
   dress: 'Tyre dressing',
+}
+
+/** A rule that has a say on a stage. */
+export interface StageRule {
+  readonly id: string
+  readonly verdict: Verdict
+  readonly reason: string
+  /** What to do; absent for a rule that forbids. */
+  readonly care?: string
+}
+
+/** The tool for some zones; null where nothing in the kit serves. */
+export interface ZoneTool {
+  readonly zones: readonly Zone[]
+  readonly tool: string | null
 }
 
 /** One product on some of the wheels. */
@@ -31,6 +53,7 @@ export interface Stage {
   readonly family: FamilyId
   readonly corners: readonly Position[]
   readonly zones: readonly Zone[]
+  readonly tools: readonly ZoneTool[]
   readonly delivery: Delivery
   /** Strength as filled into the bottle or bucket. */
   readonly strength: Mix
@@ -38,11 +61,14 @@ export interface Stage {
   /** Strength that reaches the wheel, where a lance thins the bottle again; else the recipe's. */
   readonly surfaceFraction: number
   readonly dwellSeconds: { readonly min: number; readonly max: number }
-  /** Applications, for tyres by their browning. */
+  /** Applications one after the other. */
   readonly rounds: number
   readonly operatorSeconds: number
   readonly costMinor: number
   readonly verdict: Verdict
+  readonly rules: readonly StageRule[]
+  /** Share of the protection's life it takes, 0 to 1. Estimate. */
+  readonly protectionLostShare: number
   /** Why this one and not its neighbour. */
   readonly why: string
   readonly cautions: readonly string[]
@@ -56,7 +82,7 @@ export type Act = (typeof acts)[number]
 
 /** One thing to do with one's hands. */
 export interface Step {
-  /** Stable within the plan, e.g. `frontLeft.iron.spray`. */
+  /** Stable within the plan, e.g. `frontLeft.iron-1.spray`. */
   readonly id: string
   readonly act: Act
   /** Null for a step of the whole job. */
@@ -91,22 +117,86 @@ export interface ProductAmount {
   readonly costMinor: number
 }
 
+/** A bottle or bucket to make ready before the start. */
+export interface Fill {
+  readonly container: Delivery
+  readonly productName: string
+  readonly recipe: MixingRecipe
+  readonly stageIds: readonly string[]
+}
+
 export interface PlannedProtection {
   readonly corner: Position
   readonly kind: ProtectionKind
   readonly productId: string
 }
 
+/** One of the three named plans, on what differs between them. */
+export interface Alternative {
+  readonly name: PlanName
+  /** Wheel chemistry in a few words. */
+  readonly summary: string
+  readonly operatorSeconds: number
+  readonly costMinor: number
+  /** Worst share of protection life lost on any wheel, 0 to 1. Estimate. */
+  readonly protectionLostShare: number
+  /** The same in days of the longest-lived layer. Estimate. */
+  readonly protectionLostDays: number
+  /** Things that ask for care, as points of the house scale. */
+  readonly risk: number
+  /** Why it beats its neighbours, in one sentence. */
+  readonly why: string
+}
+
+/** What is left of a soil on some wheels: before, and after each stage of wheel chemistry. Amounts on the doubling scale. */
+export interface SoilCourse {
+  readonly corners: readonly Position[]
+  readonly soil: Soil
+  readonly target: number | null
+  /** First the amount before the first stage, then after each stage that touches these wheels. */
+  readonly left: readonly (Left & { readonly stageId: string | null })[]
+}
+
+/** What the rule book says of a product of the cabinet on these wheels. */
+export interface ProductVerdict {
+  readonly productId: string
+  readonly productName: string
+  readonly verdict: Verdict
+  readonly reason: string
+  readonly ruleIds: readonly string[]
+}
+
+export interface LadderStep {
+  readonly text: string
+  readonly why: string
+}
+
 export interface Plan {
   /** The answer as a colleague would say it. */
   readonly headline: string
+  readonly service: ServiceId
+  readonly chosen: PlanName
   readonly operatorSeconds: number
   readonly costMinor: number
   readonly currency: string
   readonly waterLitres: number
+  readonly alternatives: readonly Alternative[]
   readonly stages: readonly Stage[]
   readonly steps: readonly Step[]
+  readonly fills: readonly Fill[]
   readonly amounts: readonly ProductAmount[]
   readonly protections: readonly PlannedProtection[]
+  readonly soil: readonly SoilCourse[]
+  readonly verdicts: readonly ProductVerdict[]
+  /** What would change the choice. */
+  readonly wouldChange: readonly string[]
+  /** What to try next where the test spot or the first wheel does not come clean. */
+  readonly ladder: readonly LadderStep[]
+  /** How to do the test spot; null where none is asked for. */
+  readonly testSpot: string | null
+  /** Shop settings that decided something. */
+  readonly schools: readonly string[]
+  /** What nobody knows and the plan assumes. */
+  readonly assumptions: readonly string[]
   readonly shortfalls: readonly Shortfall[]
 }

@@ -1,27 +1,50 @@
 import { familyOf } from '@/core/chemistry/families'
-import type { Product } from '@/core/chemistry/product'
+import { wearOf, type Product } from '@/core/chemistry/product'
 import { judgedAs, type Condition, type Finish } from '@/core/finishes/finish'
 import type { Schools } from '@/core/job/schools'
-import type { VehicleKind } from '@/core/wheel/position'
+import type { Grade } from '@/core/soils/soil'
+import type { Tool } from '@/core/tools/tool'
+import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
-import { verdicts, type Rule, type Verdict } from './rule'
-import { ruleBook } from './ruleBook'
+import { ruleBook } from './book'
+import { strictness, type Rule, type Verdict } from './rule'
 
 export interface FinishState {
   readonly finish: Finish
   readonly condition: Condition
 }
 
-/** The place a product would be used at. */
+/** The place something would be used at, and how. What is absent is not known, and no rule about it speaks up. */
 export interface UseSite {
   readonly zone: Zone
   /** Null where the zone has no finish (rubber, liner, rotor). */
   readonly surface: FinishState | null
   readonly vehicleKind: VehicleKind
+  readonly schools: Schools
+  readonly protectionLive: boolean
+  readonly protectionCuring?: boolean
   /** Absent: not measured, taken as cool to the touch. */
   readonly surfaceCelsius?: number
-  readonly protectionLive: boolean
-  readonly schools: Schools
+  readonly fraction?: number
+  readonly dwellSeconds?: number
+  readonly wheelWet?: boolean
+  readonly grit?: Grade
+  /** Worst grade of film or dust. */
+  readonly dirt?: Grade
+  readonly filmAmount?: number
+  readonly unrinsed?: 'acid' | 'alkali'
+  readonly usedSprayer?: boolean
+  readonly overResidue?: boolean
+  readonly liner?: ArchLiner
+  readonly pressureBar?: number
+  /** All finishes of the same wheel. */
+  readonly beside?: readonly Finish[]
+}
+
+/** What is to be used: chemistry, a tool, or both. */
+export interface Used {
+  readonly product?: Product
+  readonly tool?: Tool
 }
 
 export interface Judgement {
@@ -30,32 +53,90 @@ export interface Judgement {
   readonly rules: readonly Rule[]
 }
 
-const allows = <T>(list: readonly T[] | undefined, value: T | null): boolean =>
-  list === undefined || (value !== null && list.includes(value))
+const among = <T>(list: readonly T[] | undefined, value: T | null | undefined): boolean =>
+  list === undefined || (value !== null && value !== undefined && list.includes(value))
+const above = (limit: number | undefined, value: number | undefined): boolean =>
+  limit === undefined || (value !== undefined && value > limit)
+const least = (limit: number | undefined, value: number | undefined): boolean =>
+  limit === undefined || (value !== undefined && value >= limit)
+const flagged = (wanted: true | undefined, value: boolean | undefined): boolean =>
+  wanted === undefined || value === true
 
-function fires(rule: Rule, product: Product, site: UseSite): boolean {
+function productFits(rule: Rule, product: Product | undefined): boolean {
+  const speaksOfProduct =
+    rule.traits ?? rule.families ?? rule.purpose ?? rule.wear ?? rule.fluoride ?? rule.residueAtLeast
+  if (!product) return speaksOfProduct === undefined
   const family = familyOf(product.family)
   return (
-    allows(rule.zones, site.zone) &&
-    allows(rule.finishes, site.surface && judgedAs(site.surface.finish)) &&
-    allows(rule.conditions, site.surface && site.surface.condition) &&
     (rule.traits === undefined || rule.traits.some((trait) => family.traits.includes(trait))) &&
-    allows(rule.families, product.family) &&
+    among(rule.families, product.family) &&
     (rule.purpose === undefined || rule.purpose === family.purpose) &&
-    allows(rule.vehicleKinds, site.vehicleKind) &&
-    (rule.surfaceAboveCelsius === undefined ||
-      (site.surfaceCelsius !== undefined && site.surfaceCelsius > rule.surfaceAboveCelsius)) &&
-    (rule.onLiveProtection === undefined || site.protectionLive) &&
-    (rule.strips === undefined || (family.purpose === 'clean' && family.wear === 'strips')) &&
-    (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
+    among(rule.wear, wearOf(product)) &&
+    flagged(rule.fluoride, product.containsFluoride) &&
+    least(rule.residueAtLeast, family.residue)
   )
 }
 
-/** What the rule book says of a product at one place; the strictest rule wins. */
-export function judge(product: Product, site: UseSite, book: readonly Rule[] = ruleBook): Judgement {
+const toolFits = (rule: Rule, tool: Tool | undefined): boolean =>
+  among(rule.toolStiffness, tool?.stiffness) &&
+  among(rule.toolKinds, tool?.kind) &&
+  among(rule.toolStates, tool?.state) &&
+  among(rule.toolDuties, tool?.dedicatedTo)
+
+/** A rule about chemistry says nothing about a bare tool, and one about tools nothing about chemistry. */
+const speaksOf = (rule: Rule, used: Used): boolean => {
+  const aboutTool = Boolean(rule.toolStiffness ?? rule.toolKinds ?? rule.toolStates ?? rule.toolDuties)
+  const aboutPressure = rule.pressureAboveBar !== undefined
+  return aboutPressure || (aboutTool ? used.tool !== undefined : used.product !== undefined)
+}
+
+const siteFits = (rule: Rule, site: UseSite): boolean =>
+  among(rule.zones, site.zone) &&
+  among(rule.finishes, site.surface && judgedAs(site.surface.finish)) &&
+  among(rule.conditions, site.surface && site.surface.condition) &&
+  (rule.besideFinishes === undefined ||
+    (site.beside ?? []).some((finish) => rule.besideFinishes?.includes(judgedAs(finish)))) &&
+  among(rule.vehicleKinds, site.vehicleKind) &&
+  (rule.liner === undefined || rule.liner === site.liner) &&
+  above(rule.strengthAbove, site.fraction) &&
+  above(rule.dwellAboveSeconds, site.dwellSeconds) &&
+  above(rule.surfaceAboveCelsius, site.surfaceCelsius) &&
+  above(rule.filmAbove, site.filmAmount) &&
+  above(rule.pressureAboveBar, site.pressureBar) &&
+  least(rule.gritAtLeast, site.grit) &&
+  least(rule.dirtAtLeast, site.dirt) &&
+  flagged(rule.onLiveProtection, site.protectionLive) &&
+  flagged(rule.onCuringProtection, site.protectionCuring) &&
+  flagged(rule.onWetWheel, site.wheelWet) &&
+  flagged(rule.inUsedSprayer, site.usedSprayer) &&
+  flagged(rule.overResidue, site.overResidue) &&
+  (rule.unrinsed === undefined || rule.unrinsed === site.unrinsed) &&
+  (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
+
+/** Strictest first; ties by id, so that the same facts always read the same. */
+export const byStrictness = (a: Rule, b: Rule): number =>
+  strictness(b.verdict) - strictness(a.verdict) ||
+  Number(b.safety) - Number(a.safety) ||
+  a.id.localeCompare(b.id)
+
+/** What the rule book says of a product, a tool or both at one place; the strictest rule wins. */
+export function judge(used: Used, site: UseSite, book: readonly Rule[] = ruleBook): Judgement {
   const rules = book
-    .filter((rule) => fires(rule, product, site))
-    .sort((a, b) => verdicts.indexOf(b.verdict) - verdicts.indexOf(a.verdict) || a.id.localeCompare(b.id))
+    .filter(
+      (rule) =>
+        speaksOf(rule, used) &&
+        productFits(rule, used.product) &&
+        toolFits(rule, used.tool) &&
+        siteFits(rule, site),
+    )
+    .sort(byStrictness)
+  return { verdict: rules[0]?.verdict ?? 'fine', rules }
+}
+
+/** All that fired at several places, as one judgement. */
+export function strictest(judgements: readonly Judgement[]): Judgement {
+  const rules = [...new Map(judgements.flatMap((one) => one.rules).map((rule) => [rule.id, rule])).values()]
+  rules.sort(byStrictness)
   return { verdict: rules[0]?.verdict ?? 'fine', rules }
 }
 

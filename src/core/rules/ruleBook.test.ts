@@ -1,9 +1,17 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { FamilyId } from '@/core/chemistry/families'
+import { familyIds, type FamilyId } from '@/core/chemistry/families'
+import type { Product } from '@/core/chemistry/product'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
-import { defaultSchools } from '@/core/job/schools'
-import { judge, surfaceOf, type UseSite } from './judge'
-import { ruleBook } from './ruleBook'
+import { bareFinishes, conditions, finishes } from '@/core/finishes/finish'
+import { defaultSchools, schoolTexts, type Schools } from '@/core/job/schools'
+import { grades } from '@/core/soils/soil'
+import { starterTools } from '@/core/tools/starterTools'
+import type { Tool } from '@/core/tools/tool'
+import { wheelZones } from '@/core/wheel/zone'
+import { ruleBook } from './book'
+import { judge, surfaceOf, type UseSite, type Used } from './judge'
+import { strictness, type Rule } from './rule'
 
 const site = (changes: Partial<UseSite> = {}): UseSite => ({
   zone: 'face',
@@ -13,43 +21,102 @@ const site = (changes: Partial<UseSite> = {}): UseSite => ({
   schools: defaultSchools,
   ...changes,
 })
-const bare = { finish: 'polishedBare', condition: 'sound' } as const
-const acidAllowed = { ...defaultSchools, acidOnLacquer: true }
+const on = (finish: (typeof finishes)[number], condition: (typeof conditions)[number] = 'sound') => ({
+  surface: { finish, condition },
+})
+const chem = (family: FamilyId, changes: Partial<Product> = {}): Used => ({
+  product: productFromFamily(family, changes),
+})
+const tool = (changes: Partial<Tool>): Used => ({ tool: { ...(starterTools[4] as Tool), ...changes } })
+const schools = (changes: Partial<Schools>) => ({ schools: { ...defaultSchools, ...changes } })
 
 /** One situation a rule, in which that rule has a say. */
-const situations: Record<string, readonly [FamilyId, Partial<UseSite>]> = {
-  'hot-surface': ['carShampoo', { surfaceCelsius: 60 }],
-  'strong-acid-on-bare': ['acidCleaner', { surface: bare }],
-  'strong-acid-on-open-lacquer': ['acidCleaner', { surface: { finish: 'paintedGloss', condition: 'peeling' } }],
-  'acid-on-lacquer': ['acidCleaner', {}],
-  'acid-on-sound-lacquer': ['acidCleaner', { schools: acidAllowed }],
-  'strong-alkali-on-bare': ['alkalineFoam', { surface: bare }],
-  'strong-alkali-on-open-lacquer': ['alkalineFoam', { surface: { finish: 'glossBlack', condition: 'chipped' } }],
-  'acid-on-diamond-cut': ['acidShampoo', { surface: { finish: 'diamondCut', condition: 'sound' } }],
-  'iron-on-diamond-cut': ['ironRemover', { surface: { finish: 'diamondCut', condition: 'sound' } }],
-  'iron-on-bare': ['ironRemover', { surface: bare }],
-  'acid-on-magnesium': ['acidShampoo', { surface: { finish: 'magnesium', condition: 'sound' } }],
-  'solvent-on-film': ['tarRemover', { surface: { finish: 'filmWrapped', condition: 'sound' } }],
-  'strong-chemistry-on-film': ['alkalineFoam', { surface: { finish: 'carbonFibre', condition: 'sound' } }],
-  'gloss-on-matte': ['sprayWax', { surface: { finish: 'matte', condition: 'sound' } }],
-  'stripping-live-protection': ['heavyGel', { protectionLive: true }],
-  'nothing-slippery-on-brakes': ['spraySealant', { zone: 'caliper' }],
-  'no-dressing-on-motorcycle-tyres': [
-    'tyreDressingWater',
-    { zone: 'tyre', surface: null, vehicleKind: 'motorcycle' },
-  ],
+const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
+  'no-fluoride': [chem('acidCleaner', { containsFluoride: true }), {}],
+  'nothing-slippery-on-brakes': [chem('spraySealant'), { zone: 'caliper' }],
+  'inhibitor-near-brakes': [chem('discInhibitor'), { zone: 'rotor', surface: null }],
+  'no-dressing-on-motorcycle-tyres': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, vehicleKind: 'motorcycle' }],
+  'chemistry-on-the-disc': [chem('ironRemover'), { zone: 'rotor', surface: null }],
+  'one-product-one-sprayer': [chem('degreaser'), { usedSprayer: true }],
+  'hot-surface': [chem('carShampoo'), { surfaceCelsius: 60 }],
+  'warm-surface': [chem('degreaser'), { surfaceCelsius: 31 }],
+  'residue-in-heat': [chem('heavyGel'), { surfaceCelsius: 26 }],
+  'strong-acid-on-bare': [chem('acidCleaner'), on('polishedBare')],
+  'strong-acid-on-open-lacquer': [chem('acidCleaner'), on('paintedGloss', 'peeling')],
+  'strong-acid-on-soft-skin': [chem('acidCleaner'), on('filmWrapped')],
+  'acid-on-lacquer': [chem('acidCleaner'), {}],
+  'acid-on-sound-lacquer': [chem('acidCleaner'), schools({ acidOnLacquer: true })],
+  'acid-too-strong': [chem('acidCleaner'), { fraction: 0.5 }],
+  'acid-too-long': [chem('acidCleaner'), { dwellSeconds: 300 }],
+  'acid-on-diamond-cut': [chem('acidShampoo'), on('diamondCut')],
+  'acid-on-magnesium': [chem('acidShampoo'), on('magnesium')],
+  'mild-acid-on-bare': [chem('acidShampoo'), on('chrome')],
+  'mild-acid-on-open-lacquer': [chem('acidShampoo'), on('paintedGloss', 'chipped')],
+  'strong-alkali-on-bare': [chem('alkalineFoam'), on('anodised')],
+  'strong-alkali-on-open-lacquer': [chem('alkalineFoam'), on('glossBlack', 'chipped')],
+  'strong-alkali-on-soft-skin': [chem('degreaser'), on('plasticTrim')],
+  'strong-alkali-on-diamond-cut': [chem('degreaser'), on('diamondCut')],
+  'alkali-too-strong': [chem('degreaser'), { fraction: 0.5 }],
+  'strong-alkali-on-lacquer': [chem('degreaser'), { fraction: 0.2 }],
+  'alkali-on-anodised': [chem('allPurpose'), on('anodised')],
+  'strong-cleaner-on-forged': [chem('heavyGel'), on('brushedBare')],
+  'iron-on-diamond-cut': [chem('ironRemover'), on('diamondCut')],
+  'iron-on-bare': [chem('ironRemover'), on('polishedBare')],
+  'iron-under-peeling-lacquer': [chem('ironRemover'), on('paintedGloss', 'peeling')],
+  'iron-on-film': [chem('ironRemover'), { filmAmount: 4, ...schools({ ironOn: 'dirty' }) }],
+  'iron-after-the-wash': [chem('ironRemover'), { filmAmount: 4 }],
+  'gel-on-diamond-cut': [chem('heavyGel'), on('diamondCut')],
+  'solvent-on-soft-skin': [chem('tarRemover'), on('carbonFibre')],
+  'solvent-on-wet': [chem('tarRemover'), { wheelWet: true }],
+  'solvent-on-peeling-lacquer': [chem('tarRemover'), on('paintedGloss', 'peeling')],
+  'gloss-on-matte': [chem('sprayWax'), on('matte')],
+  'coating-not-for-matte': [chem('spraySealant'), on('matte')],
+  'no-rubbing-matte': [tool({ kind: 'clay' }), on('matte')],
+  'dressing-beside-matte': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, beside: ['matte'] }],
+  'stripping-live-protection': [chem('heavyGel'), { protectionLive: true }],
+  'nothing-on-a-curing-coating': [chem('carShampoo'), { protectionCuring: true }],
+  'wipe-on-wet': [chem('spraySealant'), { wheelWet: true }],
+  'protection-over-residue': [chem('sprayRinseSilica'), { overResidue: true }],
+  'dressing-over-brown': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, overResidue: true }],
+  'acid-on-unrinsed-alkali': [chem('acidShampoo'), { unrinsed: 'alkali' }],
+  'alkali-on-unrinsed-acid': [chem('allPurpose'), { unrinsed: 'acid' }],
+  'waterless-on-grit': [chem('waterlessSpray'), { grit: 1 }],
+  'waterless-on-heavy-dirt': [chem('waterlessSpray'), { dirt: 2 }],
+  'touch-on-grit': [tool({ kind: 'mitt' }), { grit: 2 }],
+  'stiff-on-the-wheel': [tool({ stiffness: 'stiff' }), {}],
+  'medium-on-soft-finish': [tool({ stiffness: 'medium' }), on('glossBlack')],
+  'stiff-on-fabric-liner': [tool({ stiffness: 'stiff', kind: 'archBrush' }), { zone: 'arch', surface: null, liner: 'fabric' }],
+  'strong-on-fabric-liner': [chem('degreaser'), { zone: 'arch', surface: null, liner: 'fabric' }],
+  'clay-on-open-lacquer': [tool({ kind: 'clay' }), on('paintedGloss', 'chipped')],
+  'tool-out-of-use': [tool({ state: 'dropped' }), {}],
+  'tyre-and-arch-tools-off-the-wheel': [tool({ dedicatedTo: 'tyre' }), {}],
+  'paint-tools-off-the-wheel': [tool({ dedicatedTo: 'paint' }), {}],
+  'pressure-too-high': [chem('carShampoo'), { pressureBar: 180 }],
 } // prettier-ignore
 
+const idsOf = (used: Used, at: UseSite, book?: readonly Rule[]) => judge(used, at, book).rules.map(({ id }) => id)
+
 describe('the rule book', () => {
-  it('has one situation here for every rule', () => {
-    expect(Object.keys(situations).sort()).toEqual(ruleBook.map(({ id }) => id).sort())
+  it('has one situation here for every rule, and every id once', () => {
+    const ids = ruleBook.map(({ id }) => id)
+    expect(Object.keys(situations).sort()).toEqual([...ids].sort())
+    expect(new Set(ids).size).toBe(ids.length)
   })
 
-  it.each(Object.entries(situations))('%s holds, and goes with its row', (id, [family, changes]) => {
-    const product = productFromFamily(family)
-    expect(judge(product, site(changes)).rules.map((rule) => rule.id)).toContain(id)
+  it.each(Object.entries(situations))('%s holds, and goes with its row', (id, [used, changes]) => {
+    expect(idsOf(used, site(changes))).toContain(id)
     const without = ruleBook.filter((rule) => rule.id !== id)
-    expect(judge(product, site(changes), without).rules.map((rule) => rule.id)).not.toContain(id)
+    expect(idsOf(used, site(changes), without)).not.toContain(id)
+  })
+
+  it.each(Object.entries(situations))('%s keeps quiet where nothing is special', (id, [used]) => {
+    const plain = used.product
+      ? { product: { ...used.product, containsFluoride: false } }
+      : { tool: starterTools[4] as Tool }
+    // The default setting on acid and brakes on the face are the only things left to speak.
+    const calm = idsOf(plain, site({ zone: 'face', schools: { ...defaultSchools, acidOnLacquer: true } }))
+    const always = ['acid-on-sound-lacquer', 'inhibitor-near-brakes']
+    expect(calm.filter((one) => one === id && !always.includes(id))).toEqual([])
   })
 
   it('gives every rule a reason, and a way to do it where it asks for care', () => {
@@ -59,16 +126,79 @@ describe('the rule book', () => {
     }
   })
 
+  it('lets no setting switch a safety rule off', () => {
+    for (const rule of ruleBook.filter(({ safety }) => safety)) expect([rule.id, rule.school]).toEqual([rule.id, undefined])
+  })
+
+  it('speaks of shop settings that exist', () => {
+    for (const { school } of ruleBook) {
+      if (!school) continue
+      expect(schoolTexts[school.name].choices.map(({ value }) => value)).toContain(school.value)
+    }
+  })
+
   it('lets the strictest rule win', () => {
-    const product = productFromFamily('acidCleaner')
-    const worst = judge(product, site({ schools: acidAllowed, surfaceCelsius: 70 }))
+    const worst = judge(chem('acidCleaner'), site({ ...schools({ acidOnLacquer: true }), surfaceCelsius: 70 }))
     expect(worst.verdict).toBe('no')
     expect(worst.rules[0]?.id).toBe('hot-surface')
   })
 
   it('takes an unknown finish for bare metal', () => {
-    const unknown = surfaceOf('face', {})
-    expect(judge(productFromFamily('acidCleaner'), site({ surface: unknown })).verdict).toBe('no')
-    expect(judge(productFromFamily('carShampoo'), site({ surface: unknown })).verdict).toBe('fine')
+    const unknown = { surface: surfaceOf('face', {}) }
+    expect(judge(chem('acidCleaner'), site(unknown)).verdict).toBe('no')
+    expect(judge(chem('carShampoo'), site(unknown)).verdict).toBe('fine')
   })
+})
+
+describe('verdicts are monotone', () => {
+  const anySite = fc.record({
+    zone: fc.constantFrom(...wheelZones),
+    finish: fc.constantFrom(...finishes),
+    condition: fc.constantFrom(...conditions),
+    protectionLive: fc.boolean(),
+    acidOnLacquer: fc.boolean(),
+    fraction: fc.double({ min: 0.001, max: 1, noNaN: true }),
+    dwellSeconds: fc.integer({ min: 0, max: 900 }),
+    surfaceCelsius: fc.double({ min: -10, max: 90, noNaN: true }),
+    grit: fc.constantFrom(...grades),
+    dirt: fc.constantFrom(...grades),
+    family: fc.constantFrom(...familyIds),
+  })
+  type Sample = typeof anySite extends fc.Arbitrary<infer T> ? T : never
+  const verdict = ({ family, finish, condition, acidOnLacquer, ...rest }: Sample) =>
+    strictness(judge(chem(family), site({ ...rest, ...on(finish, condition), ...schools({ acidOnLacquer }) })).verdict)
+  const never = (worse: (sample: Sample) => Sample) =>
+    fc.assert(
+      fc.property(anySite, (sample) => {
+        expect(verdict(worse(sample))).toBeGreaterThanOrEqual(verdict(sample))
+      }),
+      { numRuns: 1500 },
+    )
+
+  it('stronger is never safer', () => never((one) => ({ ...one, fraction: Math.min(1, one.fraction * 1.7) })))
+  it('hotter is never safer', () => never((one) => ({ ...one, surfaceCelsius: one.surfaceCelsius + 8 })))
+  it('longer is never safer', () => never((one) => ({ ...one, dwellSeconds: one.dwellSeconds + 90 })))
+  it('more grit or dirt is never safer', () => never((one) => ({ ...one, grit: 4, dirt: 4 })))
+  it('damage is never safer than sound', () =>
+    fc.assert(
+      fc.property(anySite, (sample) => {
+        expect(verdict(sample)).toBeGreaterThanOrEqual(verdict({ ...sample, condition: 'sound' }))
+      }),
+      { numRuns: 1500 },
+    ))
+  it('no finish is safer than sound gloss paint, for any cleaner', () =>
+    fc.assert(
+      fc.property(anySite, (sample) => {
+        expect(verdict(sample)).toBeGreaterThanOrEqual(
+          verdict({ ...sample, finish: 'paintedGloss', condition: 'sound' }),
+        )
+      }),
+      { numRuns: 2500 },
+    ))
+  it('what nobody knows is never safer than bare metal', () =>
+    fc.assert(
+      fc.property(anySite, fc.constantFrom(...bareFinishes), (sample) => {
+        expect(verdict({ ...sample, finish: 'unknown' })).toBe(verdict({ ...sample, finish: 'polishedBare' }))
+      }),
+    ))
 })

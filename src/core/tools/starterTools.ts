@@ -1,4 +1,4 @@
-import type { Tool } from './tool'
+import { usualDuty, type Tool } from './tool'
 
 const tool = (
   id: string,
@@ -14,6 +14,7 @@ const tool = (
   squeezedMillimetres: sizes[1],
   reachMillimetres: sizes[2],
   state: 'clean',
+  dedicatedTo: usualDuty(kind),
 })
 
 /** A usual kit; a job file without tools is planned with it. Sizes in mm: head, squeezed, reach. */
@@ -28,6 +29,7 @@ export const starterTools: readonly Tool[] = [
   tool('wheel-mitt', 'mitt', 'soft', [60, 25, 150]),
   tool('tyre-brush', 'tyreBrush', 'stiff', [80, 70, 100]),
   tool('arch-brush', 'archBrush', 'stiff', [90, 70, 500]),
+  tool('soft-liner-brush', 'linerBrush', 'soft', [90, 70, 500]),
   tool('dressing-applicator', 'applicator', 'soft', [80, 40, 60]),
   tool('wheel-towel', 'towel', 'soft', [10, 5, 100]),
   tool('blower', 'blower', 'soft', [40, 40, 200]),

@@ -2,7 +2,7 @@ import type { Zone } from '@/core/wheel/zone'
 
 export const toolKinds = [
   'barrelBrush', 'barrelWand', 'flatBrush', 'longBrush', 'faceBrush', 'detailBrush', 'lugBrush', 'mitt', 'sponge',
-  'tyreBrush', 'archBrush', 'clay', 'applicator', 'towel', 'blower',
+  'tyreBrush', 'archBrush', 'linerBrush', 'clay', 'applicator', 'towel', 'blower',
 ] as const // prettier-ignore
 export type ToolKind = (typeof toolKinds)[number]
 
@@ -18,6 +18,7 @@ export const toolKindNames: Record<ToolKind, string> = {
   sponge: 'sponge',
   tyreBrush: 'tyre brush',
   archBrush: 'arch brush',
+  linerBrush: 'soft liner brush',
   clay: 'clay',
   applicator: 'applicator',
   towel: 'towel',
@@ -30,6 +31,18 @@ export type Stiffness = (typeof stiffnesses)[number]
 export const toolStates = ['clean', 'dropped', 'worn'] as const
 export type ToolState = (typeof toolStates)[number]
 
+export const toolDuties = ['wheel', 'tyre', 'arch', 'paint'] as const
+/** What a tool is kept for; it never meets anything else. */
+export type ToolDuty = (typeof toolDuties)[number]
+
+/** What a kind is kept for, unless the person says otherwise. */
+export const usualDuty = (kind: ToolKind): ToolDuty =>
+  kind === 'tyreBrush' || kind === 'applicator'
+    ? 'tyre'
+    : kind === 'archBrush' || kind === 'linerBrush'
+      ? 'arch'
+      : 'wheel'
+
 export interface Tool {
   readonly id: string
   readonly name: string
@@ -41,11 +54,12 @@ export interface Tool {
   readonly squeezedMillimetres: number
   readonly reachMillimetres: number
   readonly state: ToolState
+  readonly dedicatedTo: ToolDuty
 }
 
 /** Which kinds of tool serve a zone, best first. */
 export const kindsForZone: Partial<Record<Zone, readonly ToolKind[]>> = {
-  arch: ['archBrush'],
+  arch: ['archBrush', 'linerBrush'],
   tyre: ['tyreBrush'],
   barrel: ['barrelBrush', 'barrelWand', 'longBrush'],
   spokeBacks: ['mitt', 'flatBrush', 'longBrush', 'detailBrush'],

@@ -63,3 +63,7 @@ export const usualPositions: Record<VehicleKind, readonly Position[]> = {
   motorcycle: ['front', 'rear'],
   looseSet: carPositions,
 }
+
+export const archLiners = ['plastic', 'fabric'] as const
+/** What a wheel well is lined with: hard plastic, or carpet-like fabric that holds mud. */
+export type ArchLiner = (typeof archLiners)[number]

@@ -1,8 +1,7 @@
-import type { Delivery, Rating, Ratings } from '@/core/chemistry/family'
+import type { Delivery, ProtectionWear, Rating, Ratings } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
-import type { Product } from '@/core/chemistry/product'
-import type { Tool } from '@/core/tools/tool'
-import type { Queryable } from '../database'
+import type { Pack, Product } from '@/core/chemistry/product'
+import type { Database, Queryable } from '../database'
 
 interface ProductRow {
   id: string
@@ -16,10 +15,20 @@ interface ProductRow {
   pack_millilitres: number
   pack_price_minor: number
   stock_millilitres: number
+  wear: ProtectionWear | null
+  contains_fluoride: boolean
+  archived: boolean
+  version: number
   ratings: Record<string, Rating> | null
+  packs: Pack[] | null
 }
 
-const productOfRow = (row: ProductRow): Product => ({
+/** A product as it is stored; an edit must name the version it was made from. */
+export interface StoredProduct extends Product {
+  readonly version: number
+}
+
+const productOfRow = (row: ProductRow): StoredProduct => ({
   id: row.id,
   name: row.name,
   family: row.family,
@@ -30,14 +39,27 @@ const productOfRow = (row: ProductRow): Product => ({
   packMillilitres: row.pack_millilitres,
   packPriceMinor: Number(row.pack_price_minor),
   stockMillilitres: row.stock_millilitres,
+  ...(row.wear === null ? {} : { wear: row.wear }),
+  otherPacks: row.packs ?? [],
+  containsFluoride: row.contains_fluoride,
+  archived: row.archived,
+  version: row.version,
 })
 
-export async function listProducts(database: Queryable): Promise<Product[]> {
-  const rows = await database.query<ProductRow>(
-    `select p.*, (select json_object_agg(soil, rating) from product_rating r where r.product_id = p.id) as ratings
-     from product p order by lower(p.name), p.id`,
-  )
+const selectProduct = `
+  select p.*, (select json_object_agg(soil, rating) from product_rating r where r.product_id = p.id) as ratings,
+    (select json_agg(json_build_object('millilitres', millilitres, 'priceMinor', price_minor) order by number)
+       from product_pack k where k.product_id = p.id) as packs
+  from product p`
+
+export async function listProducts(database: Queryable): Promise<StoredProduct[]> {
+  const rows = await database.query<ProductRow>(`${selectProduct} order by archived, lower(p.name), p.id`)
   return rows.map(productOfRow)
+}
+
+export async function findProduct(database: Queryable, id: string): Promise<StoredProduct | null> {
+  const rows = await database.query<ProductRow>(`${selectProduct} where p.id = $1`, [id])
+  return rows[0] ? productOfRow(rows[0]) : null
 }
 
 /** A product of which little is left. */
@@ -47,7 +69,8 @@ export type LowStock = Pick<Product, 'id' | 'name' | 'packMillilitres' | 'stockM
 export async function listLowStock(database: Queryable, share: number): Promise<LowStock[]> {
   const rows = await database.query<ProductRow>(
     `select id, name, pack_millilitres, stock_millilitres from product
-     where stock_millilitres < pack_millilitres * $1 order by stock_millilitres / pack_millilitres, id`,
+     where not archived and stock_millilitres < pack_millilitres * $1
+     order by stock_millilitres / pack_millilitres, id`,
     [share],
   )
   return rows.map((row) => ({
@@ -58,26 +81,26 @@ export async function listLowStock(database: Queryable, share: number): Promise<
   }))
 }
 
-export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
-  await database.query(
-    `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,
-       pack_millilitres, pack_price_minor, currency, stock_millilitres)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-    [
-      product.id,
-      product.name,
-      product.family,
-      product.strength.from,
-      product.strength.to,
-      product.dwellSeconds.min,
-      product.dwellSeconds.max,
-      product.delivery,
-      product.packMillilitres,
-      product.packPriceMinor,
-      currency,
-      product.stockMillilitres,
-    ],
-  )
+const values = (product: Product, currency: string) => [
+  product.id,
+  product.name,
+  product.family,
+  product.strength.from,
+  product.strength.to,
+  product.dwellSeconds.min,
+  product.dwellSeconds.max,
+  product.delivery,
+  product.packMillilitres,
+  product.packPriceMinor,
+  currency,
+  product.stockMillilitres,
+  product.wear ?? null,
+  product.containsFluoride,
+  product.archived,
+]
+
+async function writeDetails(database: Queryable, product: Product): Promise<void> {
+  await database.query('delete from product_rating where product_id = $1', [product.id])
   for (const [soil, rating] of Object.entries(product.ratings)) {
     await database.query('insert into product_rating (product_id, soil, rating) values ($1, $2, $3)', [
       product.id,
@@ -85,6 +108,60 @@ export async function addProduct(database: Queryable, product: Product, currency
       rating,
     ])
   }
+  await database.query('delete from product_pack where product_id = $1', [product.id])
+  for (const [index, { millilitres, priceMinor }] of product.otherPacks.entries()) {
+    await database.query(
+      'insert into product_pack (product_id, number, millilitres, price_minor) values ($1, $2, $3, $4)',
+      [product.id, index + 1, millilitres, priceMinor],
+    )
+  }
+}
+
+export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
+  await database.query(
+    `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,
+       pack_millilitres, pack_price_minor, currency, stock_millilitres, wear, contains_fluoride, archived)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
+    values(product, currency),
+  )
+  await writeDetails(database, product)
+}
+
+export type SaveOutcome = 'saved' | 'changedMeanwhile' | 'gone'
+
+/** Saves an edit of a product, but only over the version it was made from. */
+export function updateProduct(
+  database: Database,
+  fromVersion: number,
+  product: Product,
+  currency: string,
+): Promise<SaveOutcome> {
+  return database.transaction(async (transaction) => {
+    const rows = await transaction.query(
+      `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
+         dwell_max_seconds = $7, delivery = $8, pack_millilitres = $9, pack_price_minor = $10, currency = $11,
+         stock_millilitres = $12, wear = $13, contains_fluoride = $14, archived = $15, version = version + 1
+       where id = $1 and version = $16 returning id`,
+      [...values(product, currency), fromVersion],
+    )
+    if (rows.length === 0) return (await findProduct(transaction, product.id)) ? 'changedMeanwhile' : 'gone'
+    await writeDetails(transaction, product)
+    return 'saved'
+  })
+}
+
+/** Adds products or puts them in the place of those with the same id; all or nothing. */
+export function putProducts(
+  database: Database,
+  products: readonly Product[],
+  currency: string,
+): Promise<void> {
+  return database.transaction(async (transaction) => {
+    for (const product of products) {
+      await transaction.query('delete from product where id = $1', [product.id])
+      await addProduct(transaction, product, currency)
+    }
+  })
 }
 
 /** Takes used concentrate off the stock; never below nothing. */
@@ -96,47 +173,5 @@ export async function takeFromStock(
   await database.query(
     'update product set stock_millilitres = greatest(0, stock_millilitres - $2) where id = $1',
     [productId, millilitres],
-  )
-}
-
-interface ToolRow {
-  id: string
-  name: string
-  kind: Tool['kind']
-  stiffness: Tool['stiffness']
-  diameter_millimetres: number
-  squeezed_millimetres: number
-  reach_millimetres: number
-  state: Tool['state']
-}
-
-export async function listTools(database: Queryable): Promise<Tool[]> {
-  const rows = await database.query<ToolRow>('select * from tool order by lower(name), id')
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    kind: row.kind,
-    stiffness: row.stiffness,
-    diameterMillimetres: row.diameter_millimetres,
-    squeezedMillimetres: row.squeezed_millimetres,
-    reachMillimetres: row.reach_millimetres,
-    state: row.state,
-  }))
-}
-
-export async function addTool(database: Queryable, tool: Tool): Promise<void> {
-  await database.query(
-    `insert into tool (id, name, kind, stiffness, diameter_millimetres, squeezed_millimetres, reach_millimetres, state)
-     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [
-      tool.id,
-      tool.name,
-      tool.kind,
-      tool.stiffness,
-      tool.diameterMillimetres,
-      tool.squeezedMillimetres,
-      tool.reachMillimetres,
-      tool.state,
-    ],
   )
 }

@@ -1,5 +1,6 @@
 import type { Condition, Finish } from '@/core/finishes/finish'
-import { inWalkingOrder, type Position, type VehicleKind } from '@/core/wheel/position'
+import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
+import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
 import type { WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
@@ -9,6 +10,11 @@ export interface WheelSet {
   readonly vehicleId: string
   readonly vehicleName: string
   readonly vehicleKind: VehicleKind
+  readonly archLiner: ArchLiner
+  readonly brakes: Brakes
+  readonly kilometresPerWeek: number
+  /** Learnt from the vehicle's visits; 1 is as the house expects. */
+  readonly dustFactor: number
   readonly name: string
   readonly note: string
   /** Counts the saves; an edit must name the version it started from. */
@@ -33,6 +39,13 @@ interface WheelSetRow {
   vehicle_id: string
   vehicle_name: string
   vehicle_kind: VehicleKind
+  arch_liner: ArchLiner
+  front_pads: PadKind
+  front_discs: DiscKind
+  rear_pads: PadKind
+  rear_discs: DiscKind
+  kilometres_per_week: number
+  dust_factor: number
   name: string
   note: string
   version: number
@@ -41,7 +54,8 @@ interface WheelSetRow {
 }
 
 const selectWheelSet = `
-  select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind, s.name, s.note, s.version,
+  select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind,
+    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, s.name, s.note, s.version,
     (select max(finished_at) from visit where visit.wheel_set_id = s.id) as last_visit_at,
     (select coalesce(json_agg(json_build_object(
         'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
@@ -68,6 +82,13 @@ const wheelSetOf = (row: WheelSetRow): WheelSet => ({
   vehicleId: row.vehicle_id,
   vehicleName: row.vehicle_name,
   vehicleKind: row.vehicle_kind,
+  archLiner: row.arch_liner,
+  brakes: {
+    front: { pads: row.front_pads, discs: row.front_discs },
+    rear: { pads: row.rear_pads, discs: row.rear_discs },
+  },
+  kilometresPerWeek: row.kilometres_per_week,
+  dustFactor: row.dust_factor,
   name: row.name,
   note: row.note,
   version: row.version,
@@ -148,10 +169,20 @@ async function writeWheels(
   }
 }
 
+const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek } }: WheelSetInput) => [
+  archLiner,
+  brakes.front.pads,
+  brakes.front.discs,
+  brakes.rear.pads,
+  brakes.rear.discs,
+  kilometresPerWeek,
+]
+
 /** Stores a new wheel set; an existing vehicle of the same name and kind owns it, else a new one. */
 export function createWheelSet(database: Database, input: WheelSetInput): Promise<string> {
   return database.transaction(async (transaction) => {
     const { name, kind } = input.vehicle
+    const details = vehicleDetails(input)
     const known = await transaction.query<{ id: string }>(
       'select id from vehicle where lower(name) = lower($1) and kind = $2 order by created_at limit 1',
       [name, kind],
@@ -160,8 +191,9 @@ export function createWheelSet(database: Database, input: WheelSetInput): Promis
       known[0]?.id ??
       (
         await transaction.query<{ id: string }>(
-          'insert into vehicle (name, kind) values ($1, $2) returning id',
-          [name, kind],
+          `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week)
+           values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
+          [name, kind, ...details],
         )
       )[0]?.id
     const rows = await transaction.query<{ id: string }>(
@@ -195,12 +227,17 @@ export function updateWheelSet(
       const still = await transaction.query('select 1 from wheel_set where id = $1', [id])
       return still.length > 0 ? 'changedMeanwhile' : 'gone'
     }
-    await transaction.query('update vehicle set name = $2, kind = $3 where id = $1', [
-      vehicleId,
-      input.vehicle.name,
-      input.vehicle.kind,
-    ])
+    await transaction.query(
+      `update vehicle set name = $2, kind = $3, arch_liner = $4, front_pads = $5, front_discs = $6, rear_pads = $7,
+         rear_discs = $8, kilometres_per_week = $9 where id = $1`,
+      [vehicleId, input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
+    )
     await writeWheels(transaction, id, input.wheels)
     return 'saved'
   })
+}
+
+/** Keeps what a look at the wheels taught about a vehicle. */
+export async function learnDustFactor(database: Queryable, vehicleId: string, factor: number): Promise<void> {
+  await database.query('update vehicle set dust_factor = $2 where id = $1', [vehicleId, factor])
 }

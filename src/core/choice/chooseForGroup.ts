@@ -1,0 +1,115 @@
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Job } from '@/core/job/job'
+import { services } from '@/core/services/service'
+import { isDarkOrSoft } from '@/core/finishes/finish'
+import { needOf, wheelSoils, type Need, type WheelSoil } from './need'
+import { optionsFor, type Option } from './option'
+import { mostStages, searchPlans, type Found, type SearchRules } from './search'
+import { amountAt } from './need'
+import type { WheelGroup } from './wheelGroup'
+
+/** What the search knows of one group of wheels. */
+export interface GroupChoice {
+  readonly group: WheelGroup
+  readonly options: readonly Option[]
+  readonly need: Need
+  readonly rules: SearchRules
+  /** Efficient plans; empty only where nothing at all may be used. */
+  readonly plans: readonly Found[]
+  /** Soils that cannot reach their target with this cabinet; the plans do what they can. */
+  readonly unreached: readonly WheelSoil[]
+  /** Why the first chemical goes onto a dry wheel, or does not. */
+  readonly startsDry: boolean
+}
+
+/**
+ * Whether the first chemical goes on dry: by the shop's school; left to the finish, only film on a sound, hard finish
+ * without grit is treated dry.
+ */
+function startsDry(group: WheelGroup, job: Job): boolean {
+  if (job.schools.rinseFirst !== 'byFinish') return job.schools.rinseFirst === 'never'
+  const grit = Math.max(...group.zones.map((zone) => amountAt(group, zone, 'grit')))
+  const soft = group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
+  const known = group.corners.every(({ finishes }) => finishes.face !== undefined)
+  return known && !soft && grit === 0
+}
+
+/** Highest sums that four stages could reach for one soil alone. */
+const reachOf = (options: readonly Option[], soil: number): number =>
+  mostStages *
+  Math.max(
+    0,
+    ...options
+      .filter(({ judgement }) => judgement.verdict !== 'no')
+      .map(({ removesFirst }) => removesFirst[soil] ?? 0),
+  )
+
+/** Soils in the order in which they are given up when not all can be reached: the least harmful first. */
+const givenUpFirst: readonly WheelSoil[] = ['mineral', 'tar', 'organic', 'bondedDust', 'freshDust', 'film']
+
+/** Plans for as much of the need as can be met, and what has to stay. */
+function searchWhatCan(
+  options: readonly Option[],
+  need: Need,
+  rules: SearchRules,
+): Pick<GroupChoice, 'plans' | 'unreached'> {
+  const unreached = new Set<WheelSoil>()
+  let required = need.required.map((wanted, soil) => {
+    const reach = reachOf(options, soil)
+    if (wanted > reach) unreached.add(wheelSoils[soil] as WheelSoil)
+    return Math.min(wanted, reach * 0.999)
+  })
+  let plans = searchPlans(options, { ...need, required }, rules)
+  for (const soil of givenUpFirst) {
+    if (plans.length > 0) break
+    const at = wheelSoils.indexOf(soil)
+    if ((required[at] ?? 0) === 0) continue
+    unreached.add(soil)
+    // Half of what one soil wants often leaves room for the others; nothing of it is the last resort.
+    for (const share of [0.5, 0]) {
+      required = required.map((wanted, index) => (index === at ? wanted * share : wanted))
+      plans = searchPlans(options, { ...need, required }, rules)
+      if (plans.length > 0) break
+    }
+  }
+  return { plans, unreached: wheelSoils.filter((soil) => unreached.has(soil)) }
+}
+
+/** Options the shop's settings leave for this group. */
+function bySchool(options: readonly Option[], group: WheelGroup, job: Job): readonly Option[] {
+  const protectedWheel = group.corners.some(({ protection }) => protection.length > 0)
+  if (!services[job.service].sparesProtection || !protectedWheel) return options
+  const isCleaner = ({ product }: Option) => product.family === 'maintenanceCleaner'
+  const isShampoo = ({ product }: Option) =>
+    product.family === 'carShampoo' || product.family === 'wheelShampoo'
+  const [wanted, other] =
+    job.schools.maintenance === 'shampoo' ? [isShampoo, isCleaner] : [isCleaner, isShampoo]
+  const usable = ({ judgement }: Option) => judgement.verdict !== 'no'
+  return options.some((one) => wanted(one) && usable(one)) ? options.filter((one) => !other(one)) : options
+}
+
+const foamsOver = (group: WheelGroup, job: Job): boolean =>
+  job.schools.overFoaming && group.zones.some((zone) => amountAt(group, zone, 'film') >= 4)
+
+/** Searches the plans of one group of wheels. */
+export function chooseForGroup(
+  group: WheelGroup,
+  job: Job,
+  allOptions = optionsFor(group, job),
+): GroupChoice {
+  const options = bySchool(allOptions, group, job)
+  const dry = startsDry(group, job)
+  const foam = foamsOver(group, job)
+    ? job.cabinet.filter(({ family }) => family === 'alkalineFoam').map(({ id }) => id)
+    : []
+  const rules: SearchRules = {
+    ironWaitsForWash: job.schools.ironOn === 'afterWash',
+    ironOverFilm: estimate('ironOverFilm', job.estimates),
+    dryStart: dry,
+    pinned: [...new Set([...job.wishes.pinned, ...foam])].filter((id) =>
+      options.some((option) => option.product.id === id && option.judgement.verdict !== 'no'),
+    ),
+  }
+  const need = needOf(group, job)
+  return { group, options, need, rules, startsDry: dry, ...searchWhatCan(options, need, rules) }
+}

@@ -1,0 +1,103 @@
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Job, PlanName } from '@/core/job/job'
+import type { GroupChoice } from './chooseForGroup'
+import type { Cost } from './option'
+import { addCost, noCost, type Found } from './search'
+
+/** One plan for each group of wheels, and what they cost together. */
+export interface WholeChoice {
+  readonly perGroup: readonly Found[]
+  readonly cost: Cost
+}
+
+/** Where nothing may be used, the group is left alone. */
+const nothing: Found = { stages: [], cost: noCost }
+
+const noMoreThan = (a: Cost, b: Cost): boolean => a.every((value, at) => value <= (b[at] ?? 0))
+
+/** Keeps the fronts of several groups from multiplying without end; the extremes and the balanced ones stay. */
+const mostKept = 60
+
+/** All efficient combinations over the groups. */
+export function combine(choices: readonly GroupChoice[], score: (cost: Cost) => number): WholeChoice[] {
+  let whole: WholeChoice[] = [{ perGroup: [], cost: noCost }]
+  for (const { plans } of choices) {
+    const next = whole.flatMap((one) =>
+      (plans.length > 0 ? plans : [nothing]).map((found) => ({
+        perGroup: [...one.perGroup, found],
+        cost: addCost(one.cost, found.cost),
+      })),
+    )
+    next.sort((a, b) => score(a.cost) - score(b.cost))
+    const front: WholeChoice[] = []
+    for (const one of next) if (!front.some((kept) => noMoreThan(kept.cost, one.cost))) front.push(one)
+    const extremes = [0, 1, 2, 3].map(
+      (at) => [...front].sort((a, b) => (a.cost[at] ?? 0) - (b.cost[at] ?? 0))[0],
+    )
+    whole = [...new Set([...front.slice(0, mostKept), ...extremes.filter((one) => one !== undefined)])]
+  }
+  return whole
+}
+
+/** What a plan is worth against another: minutes, product, protection and care in one figure, minor units. House estimate. */
+export function balancedScore(job: Job): (cost: Cost) => number {
+  const minute = estimate('minuteValueMinor', job.estimates)
+  const renewal = estimate('renewalValueMinor', job.estimates)
+  const risk = estimate('riskValueMinor', job.estimates)
+  return ([seconds, minor, wear, points]) => (seconds / 60) * minute + minor + wear * renewal + points * risk
+}
+
+/** How hard a plan is on finish and protection; a twentieth does not count. */
+const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 20) / 20
+
+export interface NamedPlans {
+  readonly plans: Readonly<Record<PlanName, WholeChoice>>
+  /** Whether some plan keeps to the minutes and the money allowed. */
+  readonly withinLimits: boolean
+}
+
+/**
+ * Gentlest, balanced and fastest of the efficient plans, among those within the time and the money allowed.
+ * @param fixedSeconds hand time the job takes whatever the wheels get: arches, tyres, drying, protection
+ * @param fixedMinor product cost of the same, minor units
+ */
+export function namePlans(
+  choices: readonly GroupChoice[],
+  job: Job,
+  fixedSeconds: number,
+  fixedMinor: number,
+): NamedPlans {
+  const score = balancedScore(job)
+  const all = combine(choices, score)
+  const { minutesAllowed, costAllowedMinor } = job.wishes
+  const within = all.filter(
+    ({ cost }) =>
+      (minutesAllowed === undefined || cost[0] + fixedSeconds <= minutesAllowed * 60) &&
+      (costAllowedMinor === undefined || cost[1] + fixedMinor <= costAllowedMinor),
+  )
+  // Nothing fits: the nearest to the limits is still an answer, and the plan says so.
+  const pool = within.length > 0 ? within : [nearest(all, minutesAllowed, costAllowedMinor)]
+  const least = (...measures: ((cost: Cost) => number)[]): WholeChoice =>
+    [...pool].sort((a, b) => {
+      for (const measure of measures) {
+        const difference = measure(a.cost) - measure(b.cost)
+        if (Math.abs(difference) > 1e-9) return difference
+      }
+      return 0
+    })[0] as WholeChoice
+  return {
+    plans: {
+      gentlest: least(harshness, score),
+      balanced: least(score),
+      fastest: least(([seconds]) => seconds, score),
+    },
+    withinLimits: within.length > 0,
+  }
+}
+
+function nearest(all: readonly WholeChoice[], minutes?: number, minor?: number): WholeChoice {
+  const over = ({ cost }: WholeChoice) =>
+    (minutes === undefined ? 0 : cost[0] / 60 / Math.max(1, minutes)) +
+    (minor === undefined ? 0 : cost[1] / Math.max(1, minor))
+  return [...all].sort((a, b) => over(a) - over(b))[0] as WholeChoice
+}

@@ -1,0 +1,49 @@
+import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { Job } from '@/core/job/job'
+import { services, type Target } from '@/core/services/service'
+import { amountOfGrade, type Soil } from '@/core/soils/soil'
+import type { WheelGroup } from './wheelGroup'
+
+/** Soils that chemistry takes off a wheel; grit goes with the rinse. */
+export const wheelSoils = ['film', 'freshDust', 'bondedDust', 'tar', 'mineral', 'organic'] as const satisfies readonly Soil[] // prettier-ignore
+export type WheelSoil = (typeof wheelSoils)[number]
+export const filmIndex = wheelSoils.indexOf('film')
+export const bondedIndex = wheelSoils.indexOf('bondedDust')
+
+/**
+ * What the stages together have to do, as sums of removal exponents in the order of `wheelSoils`. A zone that the hand
+ * works less needs more chemistry, so the neediest zone decides: max ln(A/target)/mechanics.
+ */
+export interface Need {
+  readonly required: readonly number[]
+  /** Film removal after which no zone has film above grade 1; iron removers are weak before. */
+  readonly filmClear: number
+}
+
+export const targetAmount = (target: Target, own: OwnEstimates): number =>
+  estimate(target === 'maintained' ? 'targetMaintained' : 'targetDecontaminated', own)
+
+/** Even a wheel that looks clean is washed. */
+const leastWash = 0.05
+
+/** Amount of a soil where there is most of it, over the wheels of a group. */
+export const amountAt = (group: WheelGroup, zone: WheelGroup['zones'][number], soil: Soil): number =>
+  Math.max(0, ...group.corners.map(({ loads }) => amountOfGrade(loads[zone]?.[soil] ?? 0)))
+
+function neediest(group: WheelGroup, soil: Soil, target: number): number {
+  return group.zones.reduce((most, zone) => {
+    const amount = amountAt(group, zone, soil)
+    if (amount <= target) return most
+    return Math.max(most, Math.log(amount / target) / (group.mechanics.get(zone) ?? 1))
+  }, 0)
+}
+
+export function needOf(group: WheelGroup, job: Job): Need {
+  const { targets } = services[job.service]
+  const required = wheelSoils.map((soil) => {
+    const target = targets[soil]
+    return target === undefined ? 0 : neediest(group, soil, targetAmount(target, job.estimates))
+  })
+  required[filmIndex] = Math.max(required[filmIndex] ?? 0, leastWash)
+  return { required, filmClear: neediest(group, 'film', 1) }
+}

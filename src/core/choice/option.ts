@@ -1,0 +1,188 @@
+import { familyOf, type FamilyId } from '@/core/chemistry/families'
+import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
+import { removalExponent, type Use } from '@/core/efficacy/removal'
+import { wearShare } from '@/core/efficacy/wear'
+import { estimate } from '@/core/estimates/houseEstimates'
+import { surfaceCelsiusOf, type Job } from '@/core/job/job'
+import { millilitresAtCorner } from '@/core/plan/amounts'
+import { stageSeconds } from '@/core/plan/operatorTime'
+import { protectionFacts } from '@/core/protection/kinds'
+import { judge, strictest, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
+import { services } from '@/core/services/service'
+import type { Grade } from '@/core/soils/soil'
+import { finishZoneOf, type Zone } from '@/core/wheel/zone'
+import { wheelSoils } from './need'
+import type { WheelGroup } from './wheelGroup'
+
+/**
+ * What a plan costs: hand time, product in minor units, lives of protection (share lost times wheels), things that ask
+ * for care. Less is better in each.
+ */
+export type Cost = readonly [seconds: number, minor: number, wear: number, risk: number]
+
+/** One product at one strength and dwell on the wheels of a group. */
+export interface Option {
+  readonly product: Product
+  readonly fraction: number
+  readonly dwellSeconds: number
+  readonly judgement: Judgement
+  /** Removal exponents without mechanics, in the order of `wheelSoils`. */
+  readonly removes: readonly number[]
+  /** The same where it is the first on a dry wheel. */
+  readonly removesFirst: readonly number[]
+  readonly cost: Cost
+  /** Weak while film is above grade 1. */
+  readonly ironAlone: boolean
+}
+
+/** Families that work on iron alone: on film they only reach the top layer. */
+const ironAlone: readonly FamilyId[] = ['ironRemover', 'ironTarRemover', 'ironClayLubricant']
+/** A pre-soak before the rinse is no stage of its own. */
+const notAStage: readonly FamilyId[] = ['rinselessPresoak']
+
+/** Strengths worth considering: the label's ends and the middle between them. */
+function strengthsOf({ strength: { from, to } }: Product): number[] {
+  return to / from < 1.05 ? [to] : [from, Math.sqrt(from * to), to]
+}
+
+const dirtOf = (group: WheelGroup, zone: Zone): Grade =>
+  group.corners.reduce<Grade>(
+    (worst, { loads }) =>
+      Math.max(
+        worst,
+        loads[zone]?.film ?? 0,
+        loads[zone]?.freshDust ?? 0,
+        loads[zone]?.bondedDust ?? 0,
+      ) as Grade,
+    0,
+  )
+
+/** Places of a group that a rule could tell apart; zones that look alike to the rules are judged once. */
+export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = group.zones): UseSite[] {
+  const { water } = services[job.service]
+  const sites = new Map<string, UseSite>()
+  for (const corner of group.corners) {
+    const beside = [...new Set(Object.values(corner.finishes).map(({ finish }) => finish))]
+    for (const zone of zones) {
+      const surface = surfaceOf(zone, corner.finishes)
+      const site: UseSite = {
+        zone,
+        surface,
+        vehicleKind: job.vehicleKind,
+        schools: job.schools,
+        surfaceCelsius: job.conditions.surfaceCelsius,
+        protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
+        protectionCuring: corner.curing,
+        // The knock-down rinse takes grit away before anything else.
+        grit: water ? 0 : (corner.loads[zone]?.grit ?? 0),
+        dirt: water ? 0 : dirtOf(group, zone),
+        liner: job.archLiner,
+        beside,
+      }
+      const kind = zone === 'caliper' || finishZoneOf(zone) === null ? zone : 'wheel'
+      sites.set(
+        JSON.stringify([kind, surface, site.protectionLive, site.protectionCuring, site.grit, site.dirt]),
+        site,
+      )
+    }
+  }
+  return [...sites.values()]
+}
+
+const judgeAll = (product: Product, sites: readonly UseSite[], fraction: number, dwellSeconds: number) =>
+  strictest(sites.map((site) => judge({ product }, { ...site, fraction, dwellSeconds })))
+
+/** The dwell a product may have here, longest first, with what the rules say of it. */
+export function judgedDwell(
+  product: Product,
+  sites: readonly UseSite[],
+  fraction: number,
+): { readonly dwellSeconds: number; readonly judgement: Judgement } {
+  const { min, max } = product.dwellSeconds
+  const atMost = judgeAll(product, sites, fraction, max)
+  const capped = atMost.rules.some((rule) => rule.dwellCap !== undefined) || atMost.verdict === 'no'
+  if (!capped || min === max) return { dwellSeconds: max, judgement: atMost }
+  const shortest = Math.max(min, Math.min(max, 15))
+  return { dwellSeconds: shortest, judgement: judgeAll(product, sites, fraction, shortest) }
+}
+
+/** Points for what asks for care: rules and hazards. House scale. */
+export function riskOf(product: Product, judgement: Judgement): number {
+  const { hazards } = familyOf(product.family)
+  const byHazard = { irritant: 0.1, corrosive: 1, fumes: 0.3, flammable: 0.4 }
+  return (
+    judgement.rules.filter(({ verdict }) => verdict === 'withCare').length +
+    hazards.reduce((sum, hazard) => sum + byHazard[hazard], 0)
+  )
+}
+
+export const isPlannable = (product: Product, job: Job): boolean =>
+  !product.archived && !job.wishes.forbidden.includes(product.id)
+
+/** Products of the cabinet that could be a stage on these wheels, whatever the rules say. */
+export function candidatesFor(job: Job): Product[] {
+  const { water } = services[job.service]
+  return job.cabinet.filter((product) => {
+    const family = familyOf(product.family)
+    if (!isPlannable(product, job) || family.purpose !== 'clean' || notAStage.includes(product.family))
+      return false
+    if (!family.surfaces.includes('wheel') || !wheelSoils.some((soil) => ratingOf(product, soil) > 0))
+      return false
+    return (product.family === 'waterlessSpray') === !water
+  })
+}
+
+function optionOf(
+  product: Product,
+  fraction: number,
+  group: WheelGroup,
+  sites: readonly UseSite[],
+  job: Job,
+): Option {
+  const family = familyOf(product.family)
+  const { dwellSeconds, judgement } = judgedDwell(product, sites, fraction)
+  const use: Use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
+  const dries = family.purpose === 'clean' && family.needsDry
+  const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
+  // From a bucket the wheel's own water does not count.
+  const thinned = dries || product.delivery === 'bucket' ? 1 : estimate('onWetWheel', job.estimates)
+  const full = wheelSoils.map(
+    (soil) => removalExponent(soil, use, job.estimates) * (soil === 'bondedDust' ? clay : 1),
+  )
+  const millilitres =
+    product.delivery === 'bucket'
+      ? (job.equipment.bucketLitres * 1000 * group.corners.length) / job.corners.length
+      : group.corners.reduce(
+          (sum, { wheel }) => sum + millilitresAtCorner(wheel, group.zones, product.delivery, job.estimates),
+          0,
+        )
+  const layers = [...new Set(group.corners.flatMap(({ protection }) => protection))].filter(
+    (kind) => protectionFacts[kind].on === 'wheel',
+  )
+  return {
+    product,
+    fraction,
+    dwellSeconds,
+    judgement,
+    removes: full.map((value) => value * thinned),
+    removesFirst: full,
+    cost: [
+      group.corners.reduce(
+        (sum, { wheel }) => sum + stageSeconds(dries ? 'tar' : 'wash', 1, wheel, job.estimates),
+        0,
+      ),
+      (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,
+      wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
+      riskOf(product, judgement),
+    ],
+    ironAlone: ironAlone.includes(product.family),
+  }
+}
+
+/** Every product at every strength worth trying, with what the rules say of each. */
+export function optionsFor(group: WheelGroup, job: Job): Option[] {
+  const sites = sitesOf(group, job)
+  return candidatesFor(job).flatMap((product) =>
+    strengthsOf(product).map((fraction) => optionOf(product, fraction, group, sites, job)),
+  )
+}

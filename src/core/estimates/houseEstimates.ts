@@ -1,0 +1,88 @@
+/** A coefficient that nobody published: a value to start from, with its reason. A shop can put its own in its place. */
+export interface Estimate {
+  readonly value: number
+  readonly unit: string
+  readonly reason: string
+  /** What a shop may set it to, both ends included. */
+  readonly low: number
+  readonly high: number
+}
+
+const one = (value: number, unit: string, low: number, high: number, reason: string): Estimate => ({
+  value, unit, reason, low, high,
+}) // prettier-ignore
+
+export const houseEstimates = {
+  // Working mix a delivery lays down.
+  coverageTrigger: one(90, 'ml/m²', 10, 500, 'A visibly wet, even film with a hand trigger.'),
+  coveragePumpFoamer: one(110, 'ml/m²', 10, 500, 'Foam wants a little more than a thin film.'),
+  coverageLance: one(180, 'ml/m²', 10, 1000, 'Bottle mix; a lance is quick and generous.'),
+  coverageBrush: one(60, 'ml/m²', 5, 300, 'A thin coat with a primed applicator.'),
+  coverageCloth: one(25, 'ml/m²', 2, 200, 'A few sprays on a folded cloth.'),
+  openWheelWaste: one(0.35, 'share', 0, 2, 'About a third of what is aimed at a gap ends up on the floor.'),
+  washerLitresPerMinute: one(8, 'l/min', 2, 30, 'A common single-phase washer delivers 7 to 9 litres a minute.'),
+
+  // Hand time of one act at one wheel of middling size.
+  secondsLookRound: one(150, 's', 0, 1800, 'A walk round the vehicle with a torch and a thin bag.'),
+  secondsCoolCheck: one(30, 's', 0, 600, 'A hand or a thermometer at each wheel.'),
+  secondsGetReady: one(120, 's', 0, 1800, 'Gloves, glasses, bottles, hose guides.'),
+  secondsPreRinse: one(55, 's', 5, 900, 'Arch, barrel, face and tyre under pressure.'),
+  secondsSpray: one(25, 's', 5, 300, 'Even cover of one wheel.'),
+  secondsAgitate: one(190, 's', 10, 1800, 'Barrel, backs, face and details of a ten-spoke wheel.'),
+  secondsScrub: one(65, 's', 10, 900, 'A tyre quarter by quarter, or one liner.'),
+  secondsWipe: one(80, 's', 10, 900, 'Tar lumps loosened and wiped off.'),
+  secondsRinse: one(45, 's', 5, 600, 'Even passes, plenty of water.'),
+  secondsLookAgain: one(90, 's', 0, 900, 'All wheels, wet and then dry.'),
+  secondsDry: one(60, 's', 5, 900, 'Blower in lug holes and behind spokes, towel for the rest.'),
+  secondsProtect: one(70, 's', 5, 1800, 'Thin and even, all reachable zones.'),
+  secondsDress: one(55, 's', 5, 900, 'One sidewall, primed applicator.'),
+  secondsBrakes: one(60, 's', 0, 600, 'A few metres forward and back.'),
+  secondsWriteDown: one(60, 's', 0, 900, 'What was used, how it went.'),
+  extraSpokeShare: one(0.05, 'share', 0, 0.5, 'Narrow multi-spoke wheels take up to twice as long.'),
+
+  // What a product removes: K by rating, and what changes it.
+  removalRating1: one(Math.log(2), 'e-folds', 0.1, 2, 'Rated 1: half of it goes.'),
+  removalRating2: one(Math.log(4), 'e-folds', 0.2, 3, 'Rated 2: three quarters go.'),
+  removalRating3: one(Math.log(10), 'e-folds', 0.4, 5, 'Rated 3: nine tenths go.'),
+  removalRating4: one(Math.log(33), 'e-folds', 0.8, 7, 'Rated 4: all but a thirtieth goes.'),
+  strengthExponent: one(0.6, '', 0, 1.5, 'Twice the strength does not clean twice as well.'),
+  q10: one(1.5, '', 1, 3, 'Ten degrees warmer, about half as fast again.'),
+  mechanicsNone: one(0.4, 'factor', 0.05, 1, 'Where no tool reaches, the chemistry is alone.'),
+  mechanicsSoft: one(1, 'factor', 0.3, 2, 'Soft brush or mitt: what ratings are given for.'),
+  mechanicsStiff: one(1.4, 'factor', 0.5, 3, 'A stiff brush on rubber or liner.'),
+  mechanicsClay: one(2, 'factor', 1, 4, 'Clay shears bonded soil off.'),
+  ironOverFilm: one(0.25, 'factor', 0, 1, 'Iron remover reaches only the top layer while film is above grade 1.'),
+  onWetWheel: one(0.88, 'factor', 0.3, 1, 'Water on the wheel thins what is sprayed on it.'),
+  removalBand: one(0.35, 'share', 0, 1, 'How far a rating may be off on a given day, up or down.'),
+  targetMaintained: one(0.5, 'amount', 0.05, 0.95, 'Half of a light grade: nobody sees it.'),
+  targetDecontaminated: one(0.25, 'amount', 0.05, 0.95, 'A quarter of a light grade: protection bonds.'),
+
+  // What a wash takes off protection that is there.
+  wearHardly: one(0.01, 'share', 0, 0.5, 'A hundred such washes for a sealant.'),
+  wearSome: one(0.1, 'share', 0, 1, 'About ten such washes for a sealant.'),
+  wearStrips: one(0.85, 'share', 0, 1, 'Little is left after one.'),
+  wearOnCoating: one(0.1, 'factor', 0, 1, 'A ceramic coating stands ten times as much.'),
+  wearOnWax: one(2, 'factor', 1, 5, 'A wax goes twice as fast as a sealant.'),
+
+  // What things are worth against each other in the balanced plan.
+  minuteValueMinor: one(60, 'minor units/min', 0, 1000, 'Half an hour of hands at 18.00.'),
+  renewalValueMinor: one(900, 'minor units/wheel', 0, 50_000, 'Product and minutes to put the protection on again.'),
+  riskValueMinor: one(250, 'minor units', 0, 10_000, 'What one thing that asks for care is worth avoiding.'),
+
+  // Dirt expected since the last clean, per 1000 km on a front wheel with ordinary pads.
+  dustPer1000Km: one(1.6, 'amount', 0, 10, 'A clear grade after some 1200 km.'),
+  bondedPer1000Km: one(0.55, 'amount', 0, 10, 'Dust that stays long enough bites in.'),
+  filmPer1000Km: one(0.9, 'amount', 0, 10, 'Road film grows with the road, not the brake.'),
+  rearDustShare: one(0.45, 'share', 0, 2, 'Rears brake less.'),
+  winterFilmFactor: one(1.8, 'factor', 1, 5, 'Salt water carries film onto everything.'),
+  browningPerMonth: one(0.8, 'amount', 0, 5, 'Browning comes with days and old dressing.'),
+} as const satisfies Record<string, Estimate> // prettier-ignore
+
+export type EstimateId = keyof typeof houseEstimates
+export const estimateIds = Object.keys(houseEstimates) as EstimateId[]
+
+/** What a shop has set in place of the house's values. */
+export type OwnEstimates = Partial<Record<EstimateId, number>>
+
+/** The value that holds for this shop. */
+export const estimate = (id: EstimateId, own: OwnEstimates): number => own[id] ?? houseEstimates[id].value

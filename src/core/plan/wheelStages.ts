@@ -1,0 +1,61 @@
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import { bondedIndex, wheelSoils } from '@/core/choice/need'
+import type { Option } from '@/core/choice/option'
+import { effectOf, type Found } from '@/core/choice/search'
+import { familyOf } from '@/core/chemistry/families'
+import type { StageKind } from './plan'
+
+/** One stage of wheel chemistry on one group, with what it removes there. */
+export interface GroupStage {
+  readonly option: Option
+  readonly kind: StageKind
+  readonly rounds: number
+  /** Removal exponents without mechanics, all rounds together, in the order of `wheelSoils`. */
+  readonly effect: readonly number[]
+}
+
+const kindOfSoil: readonly StageKind[] = ['wash', 'wash', 'iron', 'tar', 'mineral', 'wash']
+
+/** What a stage is mainly there for: the unmet need it does most for. */
+function kindOf(
+  option: Option,
+  effect: readonly number[],
+  unmet: readonly number[],
+  first: boolean,
+): StageKind {
+  const family = familyOf(option.product.family)
+  if (option.product.family === 'waterlessSpray') return 'waterless'
+  if (family.purpose === 'clean' && family.needsDry) return 'tar'
+  if (option.ironAlone) return 'iron'
+  if (first) return 'wash'
+  const shares = unmet.map((wanted, soil) => (wanted > 0 ? Math.min(1, (effect[soil] ?? 0) / wanted) : 0))
+  return kindOfSoil[shares.indexOf(Math.max(...shares))] ?? 'wash'
+}
+
+/** The stages of a found plan on its group; the same use twice in a row is one stage of two rounds. */
+export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
+  const stages: GroupStage[] = []
+  let sums: readonly number[] = wheelSoils.map(() => 0)
+  found.stages.forEach((at, index) => {
+    const option = choice.options[at] as Option
+    const effect = effectOf(option, index === 0, sums[0] ?? 0, choice.need, {
+      ...choice.rules,
+      ironWaitsForWash: false,
+    }) as readonly number[]
+    const unmet = choice.need.required.map((wanted, soil) => Math.max(0, wanted - (sums[soil] ?? 0)))
+    const before = stages.at(-1)
+    if (before && before.option === option) {
+      stages[stages.length - 1] = {
+        ...before,
+        rounds: before.rounds + 1,
+        effect: before.effect.map((value, soil) => value + (effect[soil] ?? 0)),
+      }
+    } else {
+      stages.push({ option, kind: kindOf(option, effect, unmet, index === 0), rounds: 1, effect })
+    }
+    sums = sums.map((sum, soil) => sum + (effect[soil] ?? 0))
+  })
+  return stages
+}
+
+export const removesBonded = ({ effect }: GroupStage): boolean => (effect[bondedIndex] ?? 0) > 0

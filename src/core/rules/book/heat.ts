@@ -1,0 +1,18 @@
+import type { Rule } from '../rule'
+
+export const heatRules: readonly Rule[] = [
+  {
+    id: 'hot-surface', verdict: 'no', safety: true, surfaceAboveCelsius: 35,
+    reason: 'Chemistry on a hot wheel dries, stains and reacts too fast. Let it cool until it is cool to the touch.',
+  },
+  {
+    id: 'warm-surface', verdict: 'withCare', safety: false, surfaceAboveCelsius: 28, purpose: 'clean',
+    reason: 'On a warm wheel product dries sooner and acts faster.',
+    care: 'Half a wheel at a time, keep it wet, shortest dwell.', dwellCap: 'shortest',
+  },
+  {
+    id: 'residue-in-heat', verdict: 'withCare', safety: false, surfaceAboveCelsius: 24, residueAtLeast: 2, purpose: 'clean',
+    reason: 'This kind leaves residue that is hard to rinse when it is warm.',
+    care: 'Rinse twice, from the back first.',
+  },
+] // prettier-ignore

@@ -1,0 +1,39 @@
+import type { Rule } from '../rule'
+import { acidRules } from './acid'
+import { alkaliRules } from './alkali'
+import { heatRules } from './heat'
+import { ironRules } from './iron'
+import { matteRules } from './matte'
+import { orderRules } from './order'
+import { protectionRules } from './protection'
+import { safetyRules } from './safety'
+import { solventRules } from './solvent'
+import { toolRules } from './tools'
+
+/** What the trade holds, one row each; a file a subject. */
+export const ruleBook: readonly Rule[] = [
+  ...safetyRules,
+  ...heatRules,
+  ...acidRules,
+  ...alkaliRules,
+  ...ironRules,
+  ...solventRules,
+  ...matteRules,
+  ...protectionRules,
+  ...orderRules,
+  ...toolRules,
+]
+
+/** Subjects of the rule book, for a person who looks something up. */
+export const ruleSubjects: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
+  { name: 'People and brakes', rules: safetyRules },
+  { name: 'Heat', rules: heatRules },
+  { name: 'Acid', rules: acidRules },
+  { name: 'Alkali', rules: alkaliRules },
+  { name: 'Iron removers and gels', rules: ironRules },
+  { name: 'Solvents', rules: solventRules },
+  { name: 'Matte and satin', rules: matteRules },
+  { name: 'Protection', rules: protectionRules },
+  { name: 'Order of work', rules: orderRules },
+  { name: 'Tools and pressure', rules: toolRules },
+]

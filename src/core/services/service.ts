@@ -1,0 +1,95 @@
+import type { Soil } from '@/core/soils/soil'
+
+export const serviceIds = [
+  'maintain', 'coatedMaintenance', 'winter', 'waterless', 'decontaminate', 'restore', 'wheelsOff',
+] as const // prettier-ignore
+export type ServiceId = (typeof serviceIds)[number]
+
+export type Target = 'maintained' | 'decontaminated'
+
+/** What a visit is for. It sets targets and stages, not recipes. */
+export interface Service {
+  readonly name: string
+  readonly reason: string
+  /** How clean each soil has to get; a soil that is not named may stay. */
+  readonly targets: Partial<Record<Soil, Target>>
+  readonly arches: 'bySchool' | 'always' | 'never'
+  readonly tyres: boolean
+  readonly water: boolean
+  /** What is put on at the end. */
+  readonly protection: 'layer' | 'topUp' | 'coat' | 'none'
+  /** Barrels and backs are reached from behind. */
+  readonly wheelsOff: boolean
+  /** Hardest chemistry only where nothing milder does it. */
+  readonly sparesProtection: boolean
+}
+
+const surface: Partial<Record<Soil, Target>> = {
+  grit: 'maintained',
+  film: 'maintained',
+  freshDust: 'maintained',
+  organic: 'maintained',
+  tyreBrowning: 'maintained',
+}
+const everything: Partial<Record<Soil, Target>> = {
+  grit: 'decontaminated',
+  film: 'decontaminated',
+  freshDust: 'decontaminated',
+  bondedDust: 'decontaminated',
+  tar: 'decontaminated',
+  mineral: 'decontaminated',
+  organic: 'decontaminated',
+  tyreBrowning: 'maintained',
+}
+
+export const services: Record<ServiceId, Service> = {
+  maintain: {
+    name: 'Maintenance', targets: surface, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+    wheelsOff: false, sparesProtection: true,
+    reason: 'The protection does the work; what is bonded waits for the next decontamination.',
+  },
+  coatedMaintenance: {
+    name: 'Coated wheels, maintenance', targets: { ...surface, mineral: 'maintained' }, arches: 'bySchool', tyres: true,
+    water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true,
+    reason: 'Mild, and scale off so that the coating beads again, then a topper that suits it.',
+  },
+  winter: {
+    name: 'Winter wash', targets: surface, arches: 'always', tyres: true, water: true, protection: 'layer',
+    wheelsOff: false, sparesProtection: true,
+    reason: 'Salt out of arches and barrels before it works on.',
+  },
+  waterless: {
+    name: 'Waterless touch-up', targets: { film: 'maintained', freshDust: 'maintained' }, arches: 'never', tyres: false,
+    water: false, protection: 'none', wheelsOff: false, sparesProtection: true,
+    reason: 'Light dust only, away from water.',
+  },
+  decontaminate: {
+    name: 'Decontamination', targets: everything, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+    wheelsOff: false, sparesProtection: false,
+    reason: 'Everything that is on the wheel comes off, so that a protection bonds.',
+  },
+  restore: {
+    name: 'Restoration', targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
+    wheelsOff: false, sparesProtection: false,
+    reason: 'Several rounds until nothing is left, then a lasting protection.',
+  },
+  wheelsOff: {
+    name: 'Wheels off, deep clean', targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
+    wheelsOff: true, sparesProtection: false,
+    reason: 'Barrels, hubs and arches from behind, once or twice a year.',
+  },
+} // prettier-ignore
+
+/**
+ * The service to offer: a first visit decontaminates, later ones keep it mild.
+ * @param visits earlier visits on record
+ * @param coated a ceramic coating is on the wheels
+ * @param month 1 to 12
+ * @param northern whether winter is around January
+ */
+export function offeredService(visits: number, coated: boolean, month: number, northern = true): ServiceId {
+  if (visits === 0) return 'decontaminate'
+  if (coated) return 'coatedMaintenance'
+  const winterMonths = northern ? [12, 1, 2, 3] : [6, 7, 8, 9]
+  return winterMonths.includes(month) ? 'winter' : 'maintain'
+}

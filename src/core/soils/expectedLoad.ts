@@ -1,0 +1,82 @@
+import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { ZoneLoads } from '@/core/job/job'
+import { discFactors, padFactors, type Brakes } from '@/core/wheel/brakes'
+import { axleOf, type Position } from '@/core/wheel/position'
+import type { Zone } from '@/core/wheel/zone'
+import { amountOfGrade, grades, type Grade, type Soil } from './soil'
+
+/** What happened since the wheels were last clean. */
+export interface SinceClean {
+  readonly kilometres: number
+  readonly days: number
+  readonly brakes: Brakes
+  /** Salt on the road since then. */
+  readonly winter: boolean
+  /** How this vehicle differs from the house's expectation, learnt from its visits; 1 is as expected. */
+  readonly dustFactor: number
+}
+
+/** The grade nearest to an amount on the doubling scale, by ratio. */
+export function gradeOfAmount(amount: number): Grade {
+  if (amount < 0.5) return 0
+  return grades.slice(1).reduce<Grade>((nearest, grade) => {
+    const distance = (one: Grade) => Math.abs(Math.log(amount / amountOfGrade(one)))
+    return distance(grade) < distance(nearest) ? grade : nearest
+  }, 1)
+}
+
+/** Amounts expected on one wheel: kilometres × pad × disc × axle for dust, the road and the season for the rest. House estimates. */
+export function expectedAmounts(
+  position: Position,
+  since: SinceClean,
+  own: OwnEstimates,
+): Partial<Record<Soil, number>> {
+  const axle = axleOf(position)
+  const { pads, discs } = since.brakes[axle]
+  const thousands = since.kilometres / 1000
+  const share = axle === 'front' ? 1 : estimate('rearDustShare', own)
+  const dust = thousands * padFactors[pads] * discFactors[discs] * share * since.dustFactor
+  const season = since.winter ? estimate('winterFilmFactor', own) : 1
+  return {
+    freshDust: dust * estimate('dustPer1000Km', own),
+    bondedDust: dust * estimate('bondedPer1000Km', own),
+    film: thousands * estimate('filmPer1000Km', own) * season,
+    grit: since.winter ? thousands * season : thousands * 0.4,
+    tyreBrowning: (since.days / 30) * estimate('browningPerMonth', own),
+  }
+}
+
+/** Where each soil gathers first. */
+const zonesOf: Partial<Record<Soil, readonly Zone[]>> = {
+  freshDust: ['face', 'barrel'],
+  bondedDust: ['barrel', 'face'],
+  film: ['face', 'barrel', 'arch'],
+  grit: ['arch'],
+  tyreBrowning: ['tyre'],
+}
+
+/** The load to offer at intake for one wheel; the barrel keeps what the face is washed of. */
+export function expectedLoads(position: Position, since: SinceClean, own: OwnEstimates): ZoneLoads {
+  const loads: Partial<Record<Zone, Partial<Record<Soil, Grade>>>> = {}
+  for (const [soil, amount] of Object.entries(expectedAmounts(position, since, own)) as [Soil, number][]) {
+    for (const zone of zonesOf[soil] ?? []) {
+      const grade = gradeOfAmount(zone === 'face' && soil === 'bondedDust' ? amount / 2 : amount)
+      if (grade > 0) loads[zone] = { ...loads[zone], [soil]: grade }
+    }
+  }
+  return loads
+}
+
+/** How fast one look moves what is known of a vehicle. */
+const learningRate = 0.35
+
+/**
+ * Moves a vehicle's dust factor towards what was seen: the ratio of graded to expected brake dust, on a log scale.
+ * @returns a factor from 0.25 to 4; unchanged where nothing was expected
+ */
+export function learntDustFactor(factor: number, expectedAmount: number, gradedAmount: number): number {
+  if (expectedAmount < 0.25) return factor
+  // A clean wheel says "less", not "nothing".
+  const ratio = Math.max(0.25, gradedAmount) / expectedAmount
+  return Math.min(4, Math.max(0.25, factor * ratio ** learningRate))
+}

@@ -1,0 +1,65 @@
+import { usualDuty, type Tool } from '@/core/tools/tool'
+import type { Database, Queryable } from '../database'
+
+interface ToolRow {
+  id: string
+  name: string
+  kind: Tool['kind']
+  stiffness: Tool['stiffness']
+  diameter_millimetres: number
+  squeezed_millimetres: number
+  reach_millimetres: number
+  state: Tool['state']
+  dedicated_to: Tool['dedicatedTo'] | null
+}
+
+export async function listTools(database: Queryable): Promise<Tool[]> {
+  const rows = await database.query<ToolRow>('select * from tool order by lower(name), id')
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    kind: row.kind,
+    stiffness: row.stiffness,
+    diameterMillimetres: row.diameter_millimetres,
+    squeezedMillimetres: row.squeezed_millimetres,
+    reachMillimetres: row.reach_millimetres,
+    state: row.state,
+    dedicatedTo: row.dedicated_to ?? usualDuty(row.kind),
+  }))
+}
+
+/** Adds a tool, or puts it in the place of the one with the same id. */
+export async function putTool(database: Queryable, tool: Tool): Promise<void> {
+  await database.query(
+    `insert into tool (id, name, kind, stiffness, diameter_millimetres, squeezed_millimetres, reach_millimetres, state, dedicated_to)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+     on conflict (id) do update set name = excluded.name, kind = excluded.kind, stiffness = excluded.stiffness,
+       diameter_millimetres = excluded.diameter_millimetres, squeezed_millimetres = excluded.squeezed_millimetres,
+       reach_millimetres = excluded.reach_millimetres, state = excluded.state, dedicated_to = excluded.dedicated_to`,
+    [
+      tool.id,
+      tool.name,
+      tool.kind,
+      tool.stiffness,
+      tool.diameterMillimetres,
+      tool.squeezedMillimetres,
+      tool.reachMillimetres,
+      tool.state,
+      tool.dedicatedTo,
+    ],
+  )
+}
+
+export function putTools(database: Database, tools: readonly Tool[]): Promise<void> {
+  return database.transaction(async (transaction) => {
+    for (const tool of tools) await putTool(transaction, tool)
+  })
+}
+
+export async function setToolState(database: Queryable, id: string, state: Tool['state']): Promise<void> {
+  await database.query('update tool set state = $2 where id = $1', [id, state])
+}
+
+export async function removeTool(database: Queryable, id: string): Promise<void> {
+  await database.query('delete from tool where id = $1', [id])
+}
