@@ -1,9 +1,10 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
+import { benchChoice } from '../bench/choice.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { ensureInstalled } from './lib/install.mjs'
 import { say } from './lib/run.mjs'
 
-const parts = { pages: benchPages }
+const parts = { choice: benchChoice, pages: benchPages }
 
 await ensureInstalled()
 const wanted = process.argv.slice(2)

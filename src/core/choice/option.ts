@@ -7,7 +7,8 @@ import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import { millilitresAtCorner } from '@/core/plan/amounts'
 import { stageSeconds } from '@/core/plan/operatorTime'
 import { protectionFacts } from '@/core/protection/kinds'
-import { judge, strictest, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
+import { judgePlaces, rulesAbout, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
+import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import type { Grade } from '@/core/soils/soil'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
@@ -89,21 +90,24 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
   return [...sites.values()]
 }
 
-const judgeAll = (product: Product, sites: readonly UseSite[], fraction: number, dwellSeconds: number) =>
-  strictest(sites.map((site) => judge({ product }, { ...site, fraction, dwellSeconds })))
-
 /** The dwell a product may have here, longest first, with what the rules say of it. */
 export function judgedDwell(
   product: Product,
   sites: readonly UseSite[],
   fraction: number,
+  rules: readonly Rule[] = rulesAbout({ product }),
 ): { readonly dwellSeconds: number; readonly judgement: Judgement } {
   const { min, max } = product.dwellSeconds
-  const atMost = judgeAll(product, sites, fraction, max)
+  const judged = (dwellSeconds: number) =>
+    judgePlaces(
+      rules,
+      sites.map((site) => ({ ...site, fraction, dwellSeconds })),
+    )
+  const atMost = judged(max)
   const capped = atMost.rules.some((rule) => rule.dwellCap !== undefined) || atMost.verdict === 'no'
   if (!capped || min === max) return { dwellSeconds: max, judgement: atMost }
   const shortest = Math.max(min, Math.min(max, 15))
-  return { dwellSeconds: shortest, judgement: judgeAll(product, sites, fraction, shortest) }
+  return { dwellSeconds: shortest, judgement: judged(shortest) }
 }
 
 /** Points for what asks for care: rules and hazards. House scale. */
@@ -137,10 +141,11 @@ function optionOf(
   fraction: number,
   group: WheelGroup,
   sites: readonly UseSite[],
+  rules: readonly Rule[],
   job: Job,
 ): Option {
   const family = familyOf(product.family)
-  const { dwellSeconds, judgement } = judgedDwell(product, sites, fraction)
+  const { dwellSeconds, judgement } = judgedDwell(product, sites, fraction, rules)
   const use: Use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
   const dries = family.purpose === 'clean' && family.needsDry
   const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
@@ -182,7 +187,8 @@ function optionOf(
 /** Every product at every strength worth trying, with what the rules say of each. */
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf(group, job)
-  return candidatesFor(job).flatMap((product) =>
-    strengthsOf(product).map((fraction) => optionOf(product, fraction, group, sites, job)),
-  )
+  return candidatesFor(job).flatMap((product) => {
+    const rules = rulesAbout({ product })
+    return strengthsOf(product).map((fraction) => optionOf(product, fraction, group, sites, rules, job))
+  })
 }

@@ -51,7 +51,8 @@ function bruteForce(options: readonly Option[], need: Need, rules: SearchRules):
   const front: Cost[] = []
   for (const cost of met.sort((a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2] || a[3] - b[3])) {
     if (!front.some((kept) => below(kept, cost))) {
-      for (let at = front.length - 1; at >= 0; at -= 1) if (below(cost, front[at] as Cost)) front.splice(at, 1)
+      for (let at = front.length - 1; at >= 0; at -= 1)
+        if (below(cost, front[at] as Cost)) front.splice(at, 1)
       front.push(cost)
     }
   }
@@ -79,7 +80,9 @@ const anyNeed = fc
   .record({
     required: fc.tuple(
       fc.double({ min: 0.05, max: 4, noNaN: true }),
-      ...Array.from({ length: 3 }, () => fc.oneof(fc.constant(0), fc.double({ min: 0, max: 4, noNaN: true }))),
+      ...Array.from({ length: 3 }, () =>
+        fc.oneof(fc.constant(0), fc.double({ min: 0, max: 4, noNaN: true })),
+      ),
     ),
     clearShare: fc.double({ min: 0, max: 1, noNaN: true }),
   })
@@ -98,12 +101,19 @@ describe('the search', () => {
   it('finds exactly the efficient plans of a brute-force search, on 1200 random small cabinets', () => {
     let solved = 0
     fc.assert(
-      fc.property(fc.array(anySmall, { minLength: 1, maxLength: 6 }), anyNeed, anyRules, (smalls, need, rules) => {
-        const options = smalls.map(optionOf)
-        const expected = bruteForce(options, need, rules)
-        if (expected.length > 0) solved += 1
-        expect(rounded(searchPlans(options, need, rules).map(({ cost }) => cost))).toEqual(rounded(expected))
-      }),
+      fc.property(
+        fc.array(anySmall, { minLength: 1, maxLength: 6 }),
+        anyNeed,
+        anyRules,
+        (smalls, need, rules) => {
+          const options = smalls.map(optionOf)
+          const expected = bruteForce(options, need, rules)
+          if (expected.length > 0) solved += 1
+          expect(rounded(searchPlans(options, need, rules).map(({ cost }) => cost))).toEqual(
+            rounded(expected),
+          )
+        },
+      ),
       { numRuns: 1200 },
     )
     // The cases are no walk-over: most have an answer, and many have none.
@@ -113,19 +123,24 @@ describe('the search', () => {
 
   it('every plan it gives meets the need in the order it gives', () => {
     fc.assert(
-      fc.property(fc.array(anySmall, { minLength: 1, maxLength: 12 }), anyNeed, anyRules, (smalls, need, rules) => {
-        const options = smalls.map(optionOf)
-        for (const { stages } of searchPlans(options, need, rules)) {
-          let sums = wheelSoils.map(() => 0)
-          stages.forEach((at, order) => {
-            const effect = effectOf(options[at] as Option, order === 0, sums[0] ?? 0, need, rules)
-            expect(effect).not.toBeNull()
-            sums = sums.map((sum, soil) => sum + (effect?.[soil] ?? 0))
-          })
-          sums.forEach((sum, soil) => expect(sum).toBeGreaterThanOrEqual((need.required[soil] ?? 0) - 1e-9))
-          expect(stages.length).toBeLessThanOrEqual(mostStages)
-        }
-      }),
+      fc.property(
+        fc.array(anySmall, { minLength: 1, maxLength: 12 }),
+        anyNeed,
+        anyRules,
+        (smalls, need, rules) => {
+          const options = smalls.map(optionOf)
+          for (const { stages } of searchPlans(options, need, rules)) {
+            let sums = wheelSoils.map(() => 0)
+            stages.forEach((at, order) => {
+              const effect = effectOf(options[at] as Option, order === 0, sums[0] ?? 0, need, rules)
+              expect(effect).not.toBeNull()
+              sums = sums.map((sum, soil) => sum + (effect?.[soil] ?? 0))
+            })
+            sums.forEach((sum, soil) => expect(sum).toBeGreaterThanOrEqual((need.required[soil] ?? 0) - 1e-9))
+            expect(stages.length).toBeLessThanOrEqual(mostStages)
+          }
+        },
+      ),
       { numRuns: 200 },
     )
   })

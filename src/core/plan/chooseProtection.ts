@@ -4,7 +4,7 @@ import type { Product } from '@/core/chemistry/product'
 import { schoolText, type SchoolName } from '@/core/job/schools'
 import type { Corner, Job } from '@/core/job/job'
 import type { ProtectionKind } from '@/core/protection/kinds'
-import { judge, strictest, type Judgement } from '@/core/rules/judge'
+import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
 import { services } from '@/core/services/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
 
@@ -83,7 +83,7 @@ function firstAllowed(
       return isPlannable(one, job) && family.purpose === 'protect' && family.protection === kind
     })
     if (!product) continue
-    const judgement = strictest(sitesOf(group, job).map((site) => judge({ product }, site)))
+    const judgement = judgePlaces(rulesAbout({ product }), sitesOf(group, job))
     if (judgement.verdict !== 'no') return { product, kind, why, judgement, school: null }
   }
   return null

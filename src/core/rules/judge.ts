@@ -119,26 +119,22 @@ export const byStrictness = (a: Rule, b: Rule): number =>
   Number(b.safety) - Number(a.safety) ||
   a.id.localeCompare(b.id)
 
-/** What the rule book says of a product, a tool or both at one place; the strictest rule wins. */
-export function judge(used: Used, site: UseSite, book: readonly Rule[] = ruleBook): Judgement {
-  const rules = book
-    .filter(
-      (rule) =>
-        speaksOf(rule, used) &&
-        productFits(rule, used.product) &&
-        toolFits(rule, used.tool) &&
-        siteFits(rule, site),
-    )
-    .sort(byStrictness)
-  return { verdict: rules[0]?.verdict ?? 'fine', rules }
-}
+/** Rules that could speak of what is used, wherever that is; for judging many places without asking all rules at each. */
+export const rulesAbout = (used: Used, book: readonly Rule[] = ruleBook): Rule[] =>
+  book.filter((rule) => speaksOf(rule, used) && productFits(rule, used.product) && toolFits(rule, used.tool))
 
-/** All that fired at several places, as one judgement. */
-export function strictest(judgements: readonly Judgement[]): Judgement {
-  const rules = [...new Map(judgements.flatMap((one) => one.rules).map((rule) => [rule.id, rule])).values()]
+const judgementOf = (rules: Rule[]): Judgement => {
   rules.sort(byStrictness)
   return { verdict: rules[0]?.verdict ?? 'fine', rules }
 }
+
+/** What the rule book says of a product, a tool or both at one place; the strictest rule wins. */
+export const judge = (used: Used, site: UseSite, book: readonly Rule[] = ruleBook): Judgement =>
+  judgementOf(rulesAbout(used, book).filter((rule) => siteFits(rule, site)))
+
+/** The strictest of several places, each rule once, from rules that were already found to be about what is used. */
+export const judgePlaces = (rules: readonly Rule[], sites: readonly UseSite[]): Judgement =>
+  judgementOf(rules.filter((rule) => sites.some((site) => siteFits(rule, site))))
 
 /** The finish that speaks for a zone of a wheel. */
 export function surfaceOf(zone: Zone, finishes: Partial<Record<Zone, FinishState>>): FinishState | null {

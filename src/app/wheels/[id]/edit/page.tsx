@@ -19,7 +19,13 @@ export default async function EditWheelSetPage({ params }: { params: Promise<{ i
       <WheelSetForm
         vehicleNames={[]}
         initial={{
-          vehicle: { name: set.vehicleName, kind: set.vehicleKind },
+          vehicle: {
+            name: set.vehicleName,
+            kind: set.vehicleKind,
+            archLiner: set.archLiner,
+            brakes: set.brakes,
+            kilometresPerWeek: set.kilometresPerWeek,
+          },
           name: set.name,
           note: set.note,
           wheels: [...set.wheels],
