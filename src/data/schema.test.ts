@@ -120,7 +120,7 @@ describe('cabinet and kit', () => {
     expect(stored.map(({ family }) => family).sort()).toEqual([...familyIds].sort())
     for (const product of stored) {
       const original = starterCabinet.find(({ id }) => id === product.id)
-      expect(product).toEqual({ ...original, ratings: { film: 2, tar: 0 } })
+      expect(product).toEqual({ ...original, ratings: { film: 2, tar: 0 }, version: 1 })
       expect(deliveries).toContain(product.delivery)
     }
     for (const tool of starterTools) await putTool(database, tool)

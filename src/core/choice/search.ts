@@ -243,7 +243,10 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
     const left = limit - depth - 1
     const from = depth === 0 ? removesFirst : removes
     const filmIsOff = (before[filmIndex] as number) >= need.filmClear - hair
-    const orderCounts = depth < (rules.dryStart ? 2 : 1) || last < 0 || ironAlone[last] === 1
+    // Once the film is off, iron removers are like all others.
+    const wasOff =
+      depth > 0 && ((sums[depth - 1] as Float64Array)[filmIndex] as number) >= need.filmClear - hair
+    const swappable = depth >= (rules.dryStart ? 2 : 1) && last >= 0 && (wasOff || ironAlone[last] !== 1)
     // What the later stages cannot make up for, this one has to do: options that do less come into question no more.
     const guided = pins === allPins
     const neediest = guided ? table.neediest(before, required) : 0
@@ -257,7 +260,7 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
       if ((worth[index] as number) < worthAtLeast) continue
       const iron = ironAlone[index] === 1
       // Where the order makes no difference, one order is enough.
-      if (!orderCounts && !iron && index < last) continue
+      if (swappable && (wasOff || !iron) && index < last) continue
       if (iron && !filmIsOff && rules.ironWaitsForWash) continue
       const weak = iron && !filmIsOff ? rules.ironOverFilm : 1
       let helps = false

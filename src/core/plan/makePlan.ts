@@ -247,25 +247,30 @@ function stageIdsInOrder(
 
 /** What the rule book says of every cleaner and protection of the cabinet, over all wheels. */
 function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerdict[] {
-  const tyreGroup: WheelGroup = {
-    corners: job.corners,
-    zones: ['tyre'],
-    tools: new Map(),
-    mechanics: new Map(),
+  const rubber = (zone: 'tyre' | 'arch') =>
+    sitesOf({ corners: job.corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job)
+  const places = {
+    clean: groups.flatMap((group) => sitesOf(group, job)),
+    // Nobody protects a caliper.
+    protect: groups.flatMap((group) =>
+      sitesOf(
+        group,
+        job,
+        group.zones.filter((zone) => zone !== 'caliper'),
+      ),
+    ),
+    tyre: rubber('tyre'),
+    arch: rubber('arch'),
   }
   return job.cabinet
     .filter(({ archived }) => !archived)
     .map((product) => {
-      const family = familyOf(product.family)
-      const sites = family.surfaces.includes('wheel')
-        ? groups.flatMap((group) =>
-            sitesOf(
-              group,
-              job,
-              family.purpose === 'protect' ? group.zones.filter((zone) => zone !== 'caliper') : group.zones,
-            ),
-          )
-        : sitesOf({ ...tyreGroup, zones: family.surfaces.includes('tyre') ? ['tyre'] : ['arch'] }, job)
+      const { surfaces, purpose } = familyOf(product.family)
+      const sites = surfaces.includes('wheel')
+        ? places[purpose]
+        : surfaces.includes('tyre')
+          ? places.tyre
+          : places.arch
       const { judgement } = judgedDwell(product, sites, product.strength.to)
       return {
         productId: product.id,

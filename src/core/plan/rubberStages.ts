@@ -8,11 +8,10 @@ import { estimate } from '@/core/estimates/houseEstimates'
 import { schoolText } from '@/core/job/schools'
 import { surfaceCelsiusOf, worstGrade, type Corner, type Job } from '@/core/job/job'
 import { targetAmount } from '@/core/choice/need'
-import type { Judgement } from '@/core/rules/judge'
+import type { Judgement, UseSite } from '@/core/rules/judge'
 import { services } from '@/core/services/service'
 import { amountOfGrade, gradeNames, soilNames, type Soil } from '@/core/soils/soil'
 import { pickTool } from '@/core/tools/pickTool'
-import type { Zone } from '@/core/wheel/zone'
 import { wheelZones } from '@/core/wheel/zone'
 import { millilitresAtCorner } from './amounts'
 import { stageSeconds } from './operatorTime'
@@ -46,30 +45,39 @@ interface Candidate extends RubberStage {
   readonly enough: boolean
 }
 
-function candidateOf(
-  product: Product,
-  surface: 'tyre' | 'arch',
-  corners: readonly Corner[],
-  job: Job,
-  fraction: number,
-): Candidate {
-  const zone: Zone = surface
-  const tool = pickTool(zone, job.tools, {
+/** What is the same for every candidate on one surface. */
+interface RubberSite {
+  readonly surface: 'tyre' | 'arch'
+  readonly corners: readonly Corner[]
+  readonly sites: readonly UseSite[]
+  readonly mechanics: number
+}
+
+function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
+  const tool = pickTool(surface, job.tools, {
     gapMillimetres: Infinity,
     surface: null,
     liner: job.archLiner,
     schools: job.schools,
     vehicleKind: job.vehicleKind,
   })
-  const mechanics = mechanicsOf(tool, job.estimates)
-  const sites = sitesOf({ corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job)
-  const { dwellSeconds, judgement } = judgedDwell(product, sites, fraction)
+  return {
+    surface,
+    corners,
+    sites: sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job),
+    mechanics: mechanicsOf(tool, job.estimates),
+  }
+}
+
+function candidateOf(product: Product, site: RubberSite, job: Job, fraction: number): Candidate {
+  const { surface, corners, mechanics } = site
+  const { dwellSeconds, judgement } = judgedDwell(product, site.sites, fraction)
   const use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
   const { targets } = services[job.service]
   let rounds = 1
   let enough = true
   for (const soil of soilsOf[surface]) {
-    const grade = worstGrade(corners, [zone], soil)
+    const grade = worstGrade(corners, [surface], soil)
     const target = targetAmount(targets[soil] ?? 'maintained', job.estimates)
     const wanted = grade === 0 ? 0 : Math.log(amountOfGrade(grade) / target)
     if (wanted <= 0) continue
@@ -79,7 +87,7 @@ function candidateOf(
     rounds = Math.max(rounds, Math.min(mostRounds, needed))
   }
   const millilitres = corners.reduce(
-    (sum, { wheel }) => sum + rounds * millilitresAtCorner(wheel, [zone], product.delivery, job.estimates),
+    (sum, { wheel }) => sum + rounds * millilitresAtCorner(wheel, [surface], product.delivery, job.estimates),
     0,
   )
   return {
@@ -132,10 +140,11 @@ export function chooseForRubber(
   const products = suited(surface, job)
   const both = products.filter(({ family }) => family === 'wheelAndTyre')
   const bySchool = surface === 'tyre' && job.schools.wheelAndTyre === 'one' && both.length > 0
+  const site = siteFor(surface, corners, job)
   const candidates = (bySchool ? both : products)
     .flatMap((product) =>
       [...new Set([product.strength.from, product.strength.to])].map((fraction) =>
-        candidateOf(product, surface, corners, job, fraction),
+        candidateOf(product, site, job, fraction),
       ),
     )
     .filter(({ judgement }) => judgement.verdict !== 'no')
