@@ -1,11 +1,12 @@
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
+import { wearOf } from '@/core/chemistry/product'
+import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/services/service'
 import { isDarkOrSoft } from '@/core/finishes/finish'
-import { needOf, wheelSoils, type Need, type WheelSoil } from './need'
+import { amountAt, needOf, wheelSoils, type Need, type WheelSoil } from './need'
 import { optionsFor, type Option } from './option'
 import { mostStages, searchPlans, type Found, type SearchRules } from './search'
-import { amountAt } from './need'
 import type { WheelGroup } from './wheelGroup'
 
 /** What the search knows of one group of wheels. */
@@ -75,10 +76,12 @@ function searchWhatCan(
   return { plans, unreached: wheelSoils.filter((soil) => unreached.has(soil)) }
 }
 
+const isProtected = (group: WheelGroup): boolean =>
+  group.corners.some(({ protection }) => protection.some((kind) => protectionFacts[kind].on === 'wheel'))
+
 /** Options the shop's settings leave for this group. */
 function bySchool(options: readonly Option[], group: WheelGroup, job: Job): readonly Option[] {
-  const protectedWheel = group.corners.some(({ protection }) => protection.length > 0)
-  if (!services[job.service].sparesProtection || !protectedWheel) return options
+  if (!services[job.service].sparesProtection || !isProtected(group)) return options
   const isCleaner = ({ product }: Option) => product.family === 'maintenanceCleaner'
   const isShampoo = ({ product }: Option) =>
     product.family === 'carShampoo' || product.family === 'wheelShampoo'
@@ -111,5 +114,12 @@ export function chooseForGroup(
     ),
   }
   const need = needOf(group, job)
-  return { group, options, need, rules, startsDry: dry, ...searchWhatCan(options, need, rules) }
+  const known = { group, need, rules, startsDry: dry }
+  // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.
+  const mild = options.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')
+  if (services[job.service].sparesProtection && isProtected(group) && rules.pinned.length === 0) {
+    const found = searchWhatCan(mild, need, rules)
+    if (found.plans.length > 0 && found.unreached.length === 0) return { ...known, options: mild, ...found }
+  }
+  return { ...known, options, ...searchWhatCan(options, need, rules) }
 }

@@ -47,8 +47,8 @@ export function balancedScore(job: Job): (cost: Cost) => number {
   return ([seconds, minor, wear, points]) => (seconds / 60) * minute + minor + wear * renewal + points * risk
 }
 
-/** How hard a plan is on finish and protection; a twentieth does not count. */
-const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 20) / 20
+/** How hard a plan is on finish and protection, in quarters: nobody spends twenty minutes on less. */
+const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 4) / 4
 
 export interface NamedPlans {
   readonly plans: Readonly<Record<PlanName, WholeChoice>>

@@ -16,7 +16,10 @@ export const bondedIndex = wheelSoils.indexOf('bondedDust')
  */
 export interface Need {
   readonly required: readonly number[]
-  /** Film removal after which no zone has film above grade 1; iron removers are weak before. */
+  /**
+   * Film removal after which no zone has film above grade 1; iron removers are weak before. In a shop that uses them
+   * after the wash, some wash comes before them on a wheel without film as well.
+   */
   readonly filmClear: number
 }
 
@@ -45,5 +48,6 @@ export function needOf(group: WheelGroup, job: Job): Need {
     return target === undefined ? 0 : neediest(group, soil, targetAmount(target, job.estimates))
   })
   required[filmIndex] = Math.max(required[filmIndex] ?? 0, leastWash)
-  return { required, filmClear: neediest(group, 'film', 1) }
+  const washFirst = job.schools.ironOn === 'afterWash' ? leastWash : 0
+  return { required, filmClear: Math.max(washFirst, neediest(group, 'film', 1)) }
 }

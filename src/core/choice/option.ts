@@ -1,3 +1,4 @@
+import type { ProtectionWear } from '@/core/chemistry/family'
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { removalExponent, type Use } from '@/core/efficacy/removal'
@@ -110,13 +111,16 @@ export function judgedDwell(
   return { dwellSeconds: shortest, judgement: judged(shortest) }
 }
 
-/** Points for what asks for care: rules and hazards. House scale. */
+const pointsOfHazard = { irritant: 0, corrosive: 1, fumes: 0.3, flammable: 0.4 } as const
+const pointsOfWear: Record<ProtectionWear, number> = { none: 0, hardly: 0, some: 0.1, strips: 0.4 }
+
+/** Points for what asks for care: rules, hazards, and how strong it is by nature. House scale. */
 export function riskOf(product: Product, judgement: Judgement): number {
   const { hazards } = familyOf(product.family)
-  const byHazard = { irritant: 0.1, corrosive: 1, fumes: 0.3, flammable: 0.4 }
   return (
     judgement.rules.filter(({ verdict }) => verdict === 'withCare').length +
-    hazards.reduce((sum, hazard) => sum + byHazard[hazard], 0)
+    hazards.reduce((sum, hazard) => sum + pointsOfHazard[hazard], 0) +
+    pointsOfWear[wearOf(product)]
   )
 }
 
@@ -176,7 +180,8 @@ function optionOf(
         (sum, { wheel }) => sum + stageSeconds(dries ? 'tar' : 'wash', 1, wheel, job.estimates),
         0,
       ),
-      (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,
+      // Whole minor units: nobody chooses by less.
+      Math.ceil((millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
       wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
       riskOf(product, judgement),
     ],

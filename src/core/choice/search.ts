@@ -77,6 +77,57 @@ export function undominated(options: readonly Option[], need: Need, pinned: read
   })
 }
 
+/** Weights on seconds, minor units, wear and risk that pull a quick guess in different directions. */
+const pulls: readonly Cost[] = [
+  [1, 1, 200, 60],
+  [1, 0.1, 10, 5],
+  [0.1, 1, 10, 5],
+  [0.1, 0.1, 2000, 10],
+  [0.1, 0.1, 10, 2000],
+  [1, 1, 1000, 600],
+]
+
+/** Plans found without searching: at each stage the option that does most of what is missing for its cost. They cut the search short. */
+function firstGuesses(
+  options: readonly Option[],
+  need: Need,
+  rules: SearchRules,
+  hasPins: boolean,
+): { readonly stages: readonly number[]; readonly cost: Cost }[] {
+  if (hasPins) return []
+  const found: { readonly stages: readonly number[]; readonly cost: Cost }[] = []
+  for (const pull of pulls) {
+    const stages: number[] = []
+    let sums: readonly number[] = need.required.map(() => 0)
+    let cost = noCost
+    while (stages.length < mostStages) {
+      let best = { index: -1, value: 0, effect: sums }
+      options.forEach((option, index) => {
+        const effect = effectOf(option, stages.length === 0, sums[filmIndex] ?? 0, need, rules)
+        if (!effect) return
+        const done = need.required.reduce((sum, wanted, soil) => {
+          const missing = wanted - (sums[soil] ?? 0)
+          return missing > hair ? sum + Math.min(1, (effect[soil] ?? 0) / missing) : sum
+        }, 0)
+        const price = option.cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
+        // Squared, so that what finishes the job goes before what is merely cheap.
+        const value = done ** 2 / price
+        if (value > best.value) best = { index, value, effect }
+      })
+      if (best.index < 0) break
+      stages.push(best.index)
+      cost = addCost(cost, (options[best.index] as Option).cost)
+      sums = sums.map((sum, soil) => sum + (best.effect[soil] ?? 0))
+      if (sums.every((sum, soil) => sum >= (need.required[soil] ?? 0) - hair)) {
+        const done = { stages, cost }
+        if (!found.some((other) => noMoreThan(other.cost, cost))) found.push(done)
+        break
+      }
+    }
+  }
+  return found.filter((one) => !found.some((other) => other !== one && noMoreThan(other.cost, one.cost)))
+}
+
 /** Options laid out flat, so that the inner loop of the search touches numbers only. */
 class Table {
   readonly size: number
@@ -305,8 +356,16 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
         continue
       }
       if (left === 0) continue
+      let stagesLeft = Math.max(1, Math.ceil(missingShares / bestWorth - hair))
+      for (let soil = 0; soil < soils; soil += 1) {
+        const share = ((required[soil] as number) - (next[soil] as number)) / (best[soil] as number)
+        if (share > stagesLeft) stagesLeft = Math.ceil(share - hair)
+      }
       for (let kind = 0; kind < 4; kind += 1) {
-        let bound = Math.max(leastStage[kind] as number, missingShares * (leastPerWorth[kind] as number))
+        let bound = Math.max(
+          stagesLeft * (leastStage[kind] as number),
+          missingShares * (leastPerWorth[kind] as number),
+        )
         for (let soil = 0; soil < soils; soil += 1) {
           const wanting = (required[soil] as number) - (next[soil] as number)
           if (wanting > 0) bound = Math.max(bound, wanting * (leastPerUnit[soil * 4 + kind] as number))
@@ -326,6 +385,15 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
       grow(depth + 1, limit, pinsNow, index, missingShares)
     }
   }
+  front = firstGuesses(
+    kept.map(({ option }) => option),
+    need,
+    rules,
+    pinned.length > 0,
+  ).map((found) => ({
+    stages: found.stages.map((index) => (kept[index] as { at: number }).at),
+    cost: found.cost,
+  }))
   const wantedSoils = need.required.filter((wanted) => wanted > hair).length
   // Short plans first: they cost least and cut the long ones off early.
   for (let limit = 1; limit <= mostStages; limit += 1) grow(0, limit, 0, -1, wantedSoils)

@@ -155,12 +155,18 @@ export function oneGradeMore(
   return text(now) === text(then) ? null : `One grade more ${soilNames[soil]}: ${text(then)}.`
 }
 
-/** A strong product that only a shop setting keeps back. */
+/** Need from which a strong product is worth a word. */
+const worthAWord = Math.log(16)
+
+/** A strong product that only a shop setting keeps back, where there is enough of what it takes. */
 export function heldBackBySchool(choices: readonly GroupChoice[]): string | null {
-  for (const { options } of choices) {
+  const top = hardest(choices)
+  if (!top || (top.choice.need.required[top.at] ?? 0) < worthAWord) return null
+  for (const { options } of [top.choice]) {
     const held = options.find(
-      ({ judgement }) =>
+      ({ judgement, removes }) =>
         judgement.verdict === 'no' &&
+        (removes[top.at] ?? 0) > 0 &&
         judgement.rules
           .filter((rule) => strictness(rule.verdict) === 2)
           .every((rule) => rule.school !== undefined),

@@ -32,13 +32,17 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const onWheel = ({ kind }: Stage): boolean => !['arch', 'tyre', 'protect', 'dress'].includes(kind)
 
+const times = ({ rounds }: Stage): string =>
+  rounds === 1 ? '' : rounds === 2 ? ' twice' : ` ${rounds} times`
+
 /** Products of one kind of stage: "A all round", or "A in front, B behind". */
 function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
   const rears = all.filter((position) => axleOf(position) === 'rear')
   return stages
-    .map(({ productName, corners, rounds }) => {
+    .map((stage) => {
+      const { productName, corners } = stage
       const where = nameCorners(corners, all)
-      const twice = rounds > 1 ? ` ${rounds === 2 ? 'twice' : `${rounds} times`}` : ''
+      const twice = times(stage)
       if (stages.length === 1 || all.length === 1 || rears.length === all.length)
         return `${productName}${twice} ${where}`
       return `${productName}${twice} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
@@ -48,11 +52,16 @@ function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
 
 function summaryOf(job: Job, stages: readonly Stage[]): string {
   const all = job.corners.map(({ position }) => position)
-  const kinds = [...new Set(stages.filter(onWheel).map(({ kind }) => kind))]
+  const mine = stages.filter(onWheel)
+  const places = new Set(mine.map(({ corners }) => nameCorners(corners, all)))
+  // The same wheels all through: the place is said once.
+  if (places.size === 1)
+    return `${mine.map((stage) => `${stage.productName}${times(stage)}`).join(', then ')} ${[...places][0]}`
+  const kinds = [...new Set(mine.map(({ kind }) => kind))]
   return kinds
     .map((kind) =>
       sayStages(
-        stages.filter((stage) => stage.kind === kind),
+        mine.filter((stage) => stage.kind === kind),
         all,
       ),
     )

@@ -1,5 +1,5 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
-import { bondedIndex, wheelSoils } from '@/core/choice/need'
+import { filmIndex, wheelSoils } from '@/core/choice/need'
 import type { Option } from '@/core/choice/option'
 import { effectOf, type Found } from '@/core/choice/search'
 import { familyOf } from '@/core/chemistry/families'
@@ -32,17 +32,43 @@ function kindOf(
   return kindOfSoil[shares.indexOf(Math.max(...shares))] ?? 'wash'
 }
 
-/** The stages of a found plan on its group; the same use twice in a row is one stage of two rounds. */
+/** Stages of one product stand together where the order makes no difference; iron removers stay where they are. */
+function together(options: readonly Option[], stages: readonly number[]): number[] {
+  const ordered: number[] = []
+  const left = [...stages]
+  for (let next = left.shift(); next !== undefined; next = left.shift()) {
+    ordered.push(next)
+    const { product, ironAlone } = options[next] as Option
+    if (ironAlone) continue
+    for (let at = 0; at < left.length;) {
+      if (options[left[at] as number]?.product.id === product.id) ordered.push(...left.splice(at, 1))
+      else at += 1
+    }
+  }
+  return ordered
+}
+
+/**
+ * The stages of a found plan on its group. The same product again is one stage of several rounds, all at the stronger
+ * of its strengths: one bottle in the hand, and never less than was asked for.
+ */
 export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
+  const { options, need, rules } = choice
+  const order = together(options, found.stages)
+  const strongest = (option: Option): Option =>
+    order
+      .map((at) => options[at] as Option)
+      .filter(({ product }) => product.id === option.product.id)
+      .reduce((best, other) => (other.fraction > best.fraction ? other : best), option)
   const stages: GroupStage[] = []
   let sums: readonly number[] = wheelSoils.map(() => 0)
-  found.stages.forEach((at, index) => {
-    const option = choice.options[at] as Option
-    const effect = effectOf(option, index === 0, sums[0] ?? 0, choice.need, {
-      ...choice.rules,
+  order.forEach((at, index) => {
+    const option = strongest(options[at] as Option)
+    const effect = effectOf(option, index === 0, sums[filmIndex] ?? 0, need, {
+      ...rules,
       ironWaitsForWash: false,
     }) as readonly number[]
-    const unmet = choice.need.required.map((wanted, soil) => Math.max(0, wanted - (sums[soil] ?? 0)))
+    const unmet = need.required.map((wanted, soil) => Math.max(0, wanted - (sums[soil] ?? 0)))
     const before = stages.at(-1)
     if (before && before.option === option) {
       stages[stages.length - 1] = {
@@ -57,5 +83,3 @@ export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
   })
   return stages
 }
-
-export const removesBonded = ({ effect }: GroupStage): boolean => (effect[bondedIndex] ?? 0) > 0
