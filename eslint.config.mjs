@@ -5,11 +5,12 @@ import reactHooks from 'eslint-plugin-react-hooks'
 
 /** Which folders each layer may not reach into. The arrow of dependency runs app -> ui/data -> contracts -> core. */
 const zones = [
-  { layer: 'core', forbidden: ['contracts', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'contracts', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'core', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'contracts', forbidden: ['workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'ui', forbidden: ['data', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'data', forbidden: ['ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'services', forbidden: ['ui', 'app', 'cli', 'demo'] },
+  { layer: 'workers', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'data', forbidden: ['workers', 'ui', 'app', 'cli', 'demo', 'services'] },
+  { layer: 'services', forbidden: ['workers', 'ui', 'app', 'cli', 'demo'] },
   { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
   { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },
 ].map(({ layer, forbidden }) => ({

@@ -6,17 +6,20 @@ import { fail, succeed, type Result } from '@/core/result'
 import { layerDue } from '@/core/protection/due'
 import type { Position } from '@/core/wheel/position'
 import type { Product } from '@/core/chemistry/product'
+import { amountOfGrade } from '@/core/soils/soil'
+import { expectedAmounts, learntDustFactor } from '@/core/soils/expectedLoad'
+import { intakeOffer } from './intakeOffer'
 import { writeDilution } from '@/core/dilution'
-import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
+import { jobFormat, readJob, type JobFile, type JobFileInput } from '@/contracts/jobFile'
 import type { ProductFile } from '@/contracts/cabinet'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
 import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
-import { storeJob } from '@/data/queries/jobs'
+import { findJob, replacePlan, storeJob } from '@/data/queries/jobs'
 import { listLiveLayers, type StoredLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
-import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+import { findWheelSet, learnDustFactor, type WheelSet } from '@/data/queries/wheelSets'
 
 /** A product as a job file writes it. Percent keeps a strength exact enough to be read again. */
 export const productToFile = ({
@@ -56,7 +59,7 @@ export async function jobFileFor(
     format: jobFormat,
     vehicle: { name: wheelSet.vehicleName, kind: wheelSet.vehicleKind, archLiner: wheelSet.archLiner },
     wheelSet: { name: wheelSet.name },
-    service: intake.service ?? 'decontaminate',
+    service: intake.service ?? (await intakeOffer(database, wheelSet, now)).service,
     corners: wheelSet.wheels
       .filter(({ position }) => chosen.has(position))
       .map((wheel) => ({
@@ -77,6 +80,34 @@ export async function jobFileFor(
   }
 }
 
+const dustOf = (loads: IntakeInput['corners'][number]['loads']): number =>
+  Math.max(0, ...loads.filter(({ soil }) => soil === 'freshDust').map(({ grade }) => amountOfGrade(grade)))
+
+/** The difference between expected and graded brake dust moves what is known of the vehicle. Only where there is a visit to count from. */
+async function learnFromLook(
+  database: Queryable,
+  wheelSet: WheelSet,
+  intake: IntakeInput,
+  now: Date,
+): Promise<void> {
+  if (!wheelSet.lastVisitAt) return
+  const { since } = await intakeOffer(database, wheelSet, now)
+  const { estimates } = await readSettings(database)
+  const told = { ...since, kilometres: intake.kilometres ?? since.kilometres }
+  const seen = intake.corners.map(({ position, loads }) => ({
+    expected: expectedAmounts(position, told, estimates).freshDust ?? 0,
+    graded: dustOf(loads),
+  }))
+  const total = (read: (one: (typeof seen)[number]) => number) =>
+    seen.reduce((sum, one) => sum + read(one), 0)
+  const factor = learntDustFactor(
+    wheelSet.dustFactor,
+    total(({ expected }) => expected),
+    total(({ graded }) => graded),
+  )
+  await learnDustFactor(database, wheelSet.vehicleId, factor)
+}
+
 /** Plans a visit and stores it. Problems are at the field of the job file they belong to. */
 export async function planJob(
   database: Database,
@@ -90,11 +121,31 @@ export async function planJob(
   const read = readJob(await jobFileFor(database, wheelSet, intake, now))
   if (!read.ok) return read
   const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
-  const jobId = await storeJob(database, {
-    wheelSetId,
-    jobFile: read.value.file,
-    planFile: plan,
-    plannedFor: null,
+  return database.transaction(async (transaction) => {
+    const jobId = await storeJob(transaction, {
+      wheelSetId,
+      jobFile: read.value.file,
+      planFile: plan,
+      plannedFor: null,
+    })
+    await learnFromLook(transaction, wheelSet, intake, now)
+    return succeed({ jobId, plan })
   })
-  return succeed({ jobId, plan })
+}
+
+/** Plans a stored job anew with other wishes; a job that was begun stays as it is. */
+export async function replanJob(
+  database: Database,
+  jobId: string,
+  wishes: JobFile['wishes'],
+): Promise<Result<PlanFile>> {
+  const job = await findJob(database, jobId)
+  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
+  const read = readJob({ ...job.jobFile, wishes })
+  if (!read.ok) return read
+  const plan = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
+  const written = await replacePlan(database, jobId, read.value.file, plan)
+  return written
+    ? succeed(plan)
+    : fail({ path: 'id', found: jobId, mend: 'This job was begun; its plan stays as it is.' })
 }

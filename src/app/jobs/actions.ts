@@ -5,17 +5,33 @@ import { redirect } from 'next/navigation'
 import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
+import { wishesFile } from '@/contracts/jobFile'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
+import { replanJob } from '@/services/planJob'
 
 /** Throws a plan away that was never started. */
 export async function discardPlan(jobId: string): Promise<void> {
   if (isUuid(jobId)) await discardJob(await database(), jobId)
   revalidatePath('/')
   redirect('/')
+}
+
+/** Plans a job that was not begun anew with other wishes and keeps it. */
+export async function keepWishes(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
+  if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
+  const read = parse(wishesFile, input)
+  if (!read.ok) return { problems: read.problems }
+  try {
+    const kept = await replanJob(await database(), jobId, read.value)
+    return { problems: kept.ok ? [] : kept.problems }
+  } catch (error) {
+    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
+    throw error
+  }
 }
 
 /** Ends a job and writes it into the log. */

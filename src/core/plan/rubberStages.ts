@@ -1,6 +1,6 @@
 import { isPlannable, judgedDwell, riskOf, sitesOf } from '@/core/choice/option'
 import { familyOf, strengthOrder } from '@/core/chemistry/families'
-import { ratingOf, type Product } from '@/core/chemistry/product'
+import type { Product } from '@/core/chemistry/product'
 import type { Surface } from '@/core/chemistry/family'
 import { mechanicsOf } from '@/core/efficacy/mechanics'
 import { removalExponent } from '@/core/efficacy/removal'

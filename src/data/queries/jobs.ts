@@ -49,6 +49,20 @@ export async function storeJob(
   return id
 }
 
+/** Puts another plan in the place of one that was not begun. */
+export async function replacePlan(
+  database: Queryable,
+  id: string,
+  jobFile: JobFile,
+  planFile: PlanFile,
+): Promise<boolean> {
+  const rows = await database.query(
+    'update job set job_file = $2::jsonb, plan_file = $3::jsonb where id = $1 and started_at is null returning id',
+    [id, JSON.stringify(jobFile), JSON.stringify(planFile)],
+  )
+  return rows.length > 0
+}
+
 export async function findJob(database: Queryable, id: string): Promise<StoredJob | null> {
   const rows = await database.query<JobRow>('select * from job where id = $1', [id])
   return rows[0] ? jobOfRow(rows[0]) : null

@@ -4,6 +4,10 @@ import { useRef, useState, useTransition } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
+import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import { serviceIds, services, type ServiceId } from '@/core/services/service'
+import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
+import type { ZoneLoads } from '@/core/job/job'
 import { gradeNames, grades, soilNames, soilSigns } from '@/core/soils/soil'
 import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
@@ -13,21 +17,24 @@ import { ProblemAlert } from '../ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
-import {
-  copyLoads,
-  entriesOfLoads,
-  heaviest,
-  loadsOfEntries,
-  soilsOfZone,
-  withGrade,
-  type LoadsByWheel,
-} from './loads'
+import { GradePicture } from './GradePicture'
+import { copyLoads, entriesOfLoads, heaviest, soilsOfZone, withGrade, type LoadsByWheel } from './loads'
+
+/** What an intake starts from, worked out from the record. */
+export interface IntakeOffer {
+  readonly service: ServiceId
+  readonly since: SinceClean
+  readonly lastVisitAt: Date | null
+  readonly loads: readonly { readonly position: Position; readonly loads: ZoneLoads }[]
+}
 
 interface IntakeFormProps {
   readonly title: string
   readonly wheels: readonly DrawnWheel[]
-  /** What was graded at the last visit; the starting point of this one. */
-  readonly last: IntakeInput | null
+  /** What the record leads to expect; the starting point. */
+  readonly offer: IntakeOffer
+  readonly airCelsius: number
+  readonly ownEstimates: OwnEstimates
   readonly plan: FormAction<IntakeInput>
 }
 
@@ -52,23 +59,29 @@ const tappable: readonly Zone[] = [
 ]
 
 /** Intake: the wheels as on the vehicle; tap a zone, grade the soil, copy to the axle or to all, and plan. */
-export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
+export function IntakeForm({
+  title,
+  wheels,
+  offer,
+  airCelsius: lastAir,
+  ownEstimates,
+  plan,
+}: IntakeFormProps) {
   const positions = wheels.map(({ position }) => position)
   const [loads, setLoads] = useState<LoadsByWheel>(() =>
-    Object.fromEntries(
-      (last?.corners ?? []).map(({ position, loads: entries }) => [position, loadsOfEntries(entries)]),
-    ),
+    Object.fromEntries(offer.loads.map(({ position, loads: expected }) => [position, expected])),
   )
+  const [service, setService] = useState<ServiceId>(offer.service)
+  const [kilometres, setKilometres] = useState(String(offer.since.kilometres))
+  const [touched, setTouched] = useState(false)
   const [off, setOff] = useState<readonly Position[]>([])
   const [at, setAt] = useState<{ position: Position; zone: Zone }>({
     position: positions[0] ?? 'frontLeft',
     zone: 'face',
   })
-  const [airCelsius, setAirCelsius] = useState(String(last?.conditions.airCelsius ?? 18))
+  const [airCelsius, setAirCelsius] = useState(String(lastAir))
   const [surfaceCelsius, setSurfaceCelsius] = useState('')
-  const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>(
-    last?.conditions.exposure ?? 'shade',
-  )
+  const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>('shade')
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const [busy, startPlanning] = useTransition()
   const panel = useRef<HTMLElement>(null)
@@ -78,6 +91,18 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
   const axleMates = positions.filter((position) => axleOf(position) === axleOf(at.position))
   const problemAt = (path: string) => problems.find((problem) => problem.path === path)?.mend
 
+  const expectedAfter = (driven: number): LoadsByWheel =>
+    Object.fromEntries(
+      positions.map((position) => [
+        position,
+        expectedLoads(position, { ...offer.since, kilometres: driven }, ownEstimates),
+      ]),
+    )
+  const grade = (next: LoadsByWheel) => {
+    setLoads(next)
+    setTouched(true)
+  }
+
   const submit = () =>
     startPlanning(async () => {
       const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
@@ -85,6 +110,8 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
         corners: positions
           .filter((position) => !off.includes(position))
           .map((position) => ({ position, loads: entriesOfLoads(loads[position] ?? {}) })),
+        service,
+        ...(kilometres.trim() === '' ? {} : { kilometres: number(kilometres) }),
         conditions: {
           airCelsius: number(airCelsius),
           exposure,
@@ -108,12 +135,38 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
           <h1>What is on the wheels?</h1>
           <p className="soft">
             {title}.{' '}
-            {last
-              ? 'Filled in as last time; change what is different today.'
-              : 'Tap a zone and grade what you see.'}
+            {offer.lastVisitAt
+              ? `Expected after ${offer.since.days} days${offer.since.winter ? ' of winter' : ''}; correct what you see.`
+              : 'A first visit: graded as after three months. Correct what you see.'}
           </p>
         </div>
         <div className="intake-foot">
+          <Form.Group className="field is-wide" controlId="service">
+            <Form.Label>Service</Form.Label>
+            <Form.Select value={service} onChange={(event) => setService(event.target.value as ServiceId)}>
+              {serviceIds.map((id) => (
+                <option key={id} value={id}>
+                  {services[id].name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group className="field" controlId="kilometres">
+            <Form.Label>Kilometres</Form.Label>
+            <Form.Control
+              inputMode="numeric"
+              value={kilometres}
+              onChange={(event) => {
+                setKilometres(event.target.value)
+                const driven = Number(event.target.value.replace(',', '.'))
+                // What was graded by hand stays as it is.
+                if (!touched && event.target.value.trim() !== '' && driven >= 0 && driven <= 200_000)
+                  setLoads(expectedAfter(driven))
+              }}
+              isInvalid={problemAt('kilometres') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">{problemAt('kilometres')}</Form.Control.Feedback>
+          </Form.Group>
           <Form.Group className="field" controlId="air">
             <Form.Label>Air, °C</Form.Label>
             <Form.Control
@@ -216,19 +269,18 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
               <div className="sign">{soilSigns[soil]}</div>
             </div>
             <div className="grades">
-              {grades.map((grade) => (
+              {grades.map((step) => (
                 <button
-                  key={grade}
+                  key={step}
                   type="button"
-                  aria-pressed={(chosen[at.zone]?.[soil] ?? 0) === grade}
-                  aria-label={`${soilNames[soil]} ${grade}, ${gradeNames[grade]}`}
-                  title={gradeNames[grade]}
+                  aria-pressed={(chosen[at.zone]?.[soil] ?? 0) === step}
+                  aria-label={`${soilNames[soil]} ${step}, ${gradeNames[step]}`}
+                  title={gradeNames[step]}
                   disabled={isOff}
-                  onClick={() =>
-                    setLoads({ ...loads, [at.position]: withGrade(chosen, at.zone, soil, grade) })
-                  }
+                  onClick={() => grade({ ...loads, [at.position]: withGrade(chosen, at.zone, soil, step) })}
                 >
-                  {grade}
+                  <GradePicture soil={soil} grade={step} />
+                  <span>{step}</span>
                 </button>
               ))}
             </div>
@@ -241,7 +293,7 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
               <button
                 type="button"
                 className="chip"
-                onClick={() => setLoads(copyLoads(loads, at.position, 'axle', positions))}
+                onClick={() => grade(copyLoads(loads, at.position, 'axle', positions))}
               >
                 Copy wheel to its axle
               </button>
@@ -249,7 +301,7 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
             <button
               type="button"
               className="chip"
-              onClick={() => setLoads(copyLoads(loads, at.position, 'all', positions))}
+              onClick={() => grade(copyLoads(loads, at.position, 'all', positions))}
             >
               Copy wheel to all
             </button>
@@ -266,7 +318,9 @@ export function IntakeForm({ title, wheels, last, plan }: IntakeFormProps) {
           </div>
         )}
         <div aria-live="polite">
-          <ProblemAlert problems={problems.filter(({ path }) => !path.startsWith('conditions.'))} />
+          <ProblemAlert
+            problems={problems.filter(({ path }) => !path.startsWith('conditions.') && path !== 'kilometres')}
+          />
         </div>
       </section>
     </form>

@@ -4,6 +4,7 @@ import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import { stageNames, type Stage } from '@/core/plan/plan'
 import { nameCorners } from '@/core/plan/makePlan'
 import type { Position } from '@/core/wheel/position'
+import { zoneNames } from '@/core/wheel/zone'
 import { formatMillilitres, formatMoney } from '../format/format'
 import { BottleDrawing } from './BottleDrawing'
 import { StageTime } from './StageTime'
@@ -15,10 +16,13 @@ interface StageRowProps {
   readonly scaleSeconds: number
   readonly currency: string
   readonly dilutionStyle: DilutionStyle
+  /** Rules the product out; null once the job has begun. */
+  readonly forbid: (() => void) | null
 }
 
 /** One stage of the plan: what, where, the recipe spelled out, the time as length, and why on demand. */
-export function StageRow({ stage, index, positions, scaleSeconds, currency, dilutionStyle }: StageRowProps) {
+export function StageRow(props: StageRowProps) {
+  const { stage, index, positions, scaleSeconds, currency, dilutionStyle, forbid } = props
   const { recipe } = stage
   return (
     <li className="stage">
@@ -44,15 +48,35 @@ export function StageRow({ stage, index, positions, scaleSeconds, currency, dilu
       <details className="why">
         <summary>Why, and with what care</summary>
         <p>
-          {stage.why} It is {/^[aeiou]/.test(familyOf(stage.family).name) ? 'an' : 'a'}{' '}
-          {familyOf(stage.family).name}: {familyOf(stage.family).purposeText}.{' '}
-          {formatMoney(stage.costMinor, currency)} of product.
+          {stage.why}{' '}
+          {stage.rules
+            .filter(({ verdict }) => verdict === 'withCare')
+            .map(({ reason }) => reason)
+            .join(' ')}{' '}
+          It is {/^[aeiou]/.test(familyOf(stage.family).name) ? 'an' : 'a'} {familyOf(stage.family).name}:{' '}
+          {familyOf(stage.family).purposeText}. {formatMoney(stage.costMinor, currency)} of product.
           {stage.delivery === 'lance' &&
             ` The lance thins it again to ${(stage.surfaceFraction * 100).toFixed(1)} % at the wheel.`}
         </p>
+        {stage.tools.length > 0 && (
+          <p className="soft">
+            {stage.tools
+              .map(
+                ({ tool, zones }) =>
+                  `${tool ?? 'nothing reaches'}: ${zones.map((zone) => zoneNames[zone]).join(', ')}`,
+              )
+              .join('; ')}
+            .
+          </p>
+        )}
+        {forbid && (
+          <button type="button" className="link-button" onClick={forbid}>
+            Plan without {stage.productName}
+          </button>
+        )}
         {stage.cautions.length > 0 && (
           <ul className="list-unstyled ps-0">
-            {stage.cautions.map((caution) => (
+            {[...new Set(stage.cautions)].map((caution) => (
               <li key={caution} className="caution mt-1">
                 {caution}
               </li>

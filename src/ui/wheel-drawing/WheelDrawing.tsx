@@ -7,6 +7,7 @@ import { gradeNames, soilNames, soils, type Grade, type Soil } from '@/core/soil
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import { finishZoneOf, zoneNames, type FinishZone, type Zone } from '@/core/wheel/zone'
 import { arcPath, ringPath, wheelShape } from './shape'
+import { soilClass } from './soilClass'
 import { specksOf, specksPath } from './specks'
 import { Textures } from './textures'
 
@@ -46,11 +47,6 @@ interface WheelDrawingProps {
   readonly highlighted?: readonly Zone[]
   readonly onZone?: (zone: Zone) => void
 }
-
-const soilClass: Record<Soil, string> = {
-  grit: 'speck-grit', film: 'speck-film', freshDust: 'speck-dust', bondedDust: 'speck-iron', tar: 'speck-tar',
-  mineral: 'speck-mineral', organic: 'speck-organic', tyreBrowning: 'speck-brown',
-} // prettier-ignore
 
 const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | null): string => {
   const dirt = Object.entries(loads?.[zone] ?? {})

@@ -16,6 +16,7 @@ import {
   type Finish,
 } from '@/core/finishes/finish'
 import type { Problem } from '@/core/result'
+import { usualBrakes } from '@/core/wheel/brakes'
 import {
   positionNames,
   positions as allPositions,
@@ -31,7 +32,9 @@ import type { FormAction } from '../formAction'
 import { ProblemAlert } from '../ProblemAlert'
 import { drawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import { FinishFinder } from './FinishFinder'
 import { positionsIn, scopesFor, type Scope } from './scope'
+import { VehicleDetails } from './VehicleDetails'
 
 type FormValues = InferInput<typeof wheelSetInput>
 type WheelValues = FormValues['wheels'][number]
@@ -71,7 +74,7 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
   const form = useForm<FormValues, unknown, WheelSetInput>({
     resolver: valibotResolver(wheelSetInput),
     defaultValues: initial ?? {
-      vehicle: { name: '', kind: 'car' },
+      vehicle: { name: '', kind: 'car', archLiner: 'plastic', brakes: usualBrakes, kilometresPerWeek: 250 },
       name: '',
       note: '',
       wheels: usualPositions.car.map(freshWheel),
@@ -115,6 +118,17 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
         {
           shouldDirty: true,
         },
+      )
+    }
+  }
+  const takeFinish = (zones: readonly FinishZone[], finish: Finish) => {
+    for (const index of indexes) {
+      const others = (values.wheels[index]?.finishes ?? []).filter((entry) => !zones.includes(entry.zone))
+      const condition = finishAt('face')?.condition ?? 'sound'
+      form.setValue(
+        `wheels.${index}.finishes`,
+        finish === 'unknown' ? others : [...others, ...zones.map((zone) => ({ zone, finish, condition }))],
+        { shouldDirty: true },
       )
     }
   }
@@ -205,6 +219,11 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
           </Form.Group>
         </div>
 
+        <details className="mb-3">
+          <summary>Brakes, kilometres and arch liners</summary>
+          <VehicleDetails form={form} />
+        </details>
+
         <h2>The wheels</h2>
         <div className="chips mt-2" role="group" aria-label="Which wheels">
           {scopes.map((choice) => (
@@ -284,10 +303,8 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
             ]
           })}
         </div>
-        <p className="soft">
-          Not sure? Leave it not known: it is planned as bare metal. A dab of metal polish on a white cloth at
-          a hidden spot tells: black means bare, clean means lacquer.
-        </p>
+        <p className="soft">What stays not known is planned as bare metal.</p>
+        <FinishFinder use={takeFinish} />
 
         <details className="mt-3">
           <summary>More or fewer wheels</summary>

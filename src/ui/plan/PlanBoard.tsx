@@ -1,0 +1,212 @@
+'use client'
+
+import { ArrowRight } from 'lucide-react'
+import dynamic from 'next/dynamic'
+import Link from 'next/link'
+import { useState } from 'react'
+import Alert from 'react-bootstrap/Alert'
+import type { DilutionStyle } from '@/core/dilution'
+import type { Wishes } from '@/core/job/job'
+import { protectionFacts } from '@/core/protection/kinds'
+import type { Problem } from '@/core/result'
+import { services } from '@/core/services/service'
+import { gradeNames, soilNames } from '@/core/soils/soil'
+import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
+import type { JobFile } from '@/contracts/jobFile'
+import type { PlanFile } from '@/contracts/planFile'
+import { formatMillilitres, formatMoney } from '../format/format'
+import { heaviest, loadsOfEntries } from '../intake/loads'
+import { ProblemAlert } from '../ProblemAlert'
+import { drawnWheels } from '../wheel-drawing/drawnWheel'
+import { Stance } from '../wheel-drawing/Stance'
+import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import { PlanAnswer } from './PlanAnswer'
+import { PlanChoice } from './PlanChoice'
+import { PlanDetails } from './PlanDetails'
+import { StageRow } from './StageRow'
+import { sharedScaleSeconds } from './StageTime'
+import { usePlan } from './usePlan'
+import { WishBar } from './WishBar'
+
+const SoilChart = dynamic(() => import('./SoilChart').then((module) => module.SoilChart), { ssr: false })
+
+interface PlanBoardProps {
+  readonly jobId: string
+  readonly wheelSetId: string
+  readonly jobFile: JobFile
+  readonly plan: PlanFile
+  readonly state: 'planned' | 'started' | 'finished'
+  readonly dilutionStyle: DilutionStyle
+  readonly keep: (wishes: Wishes) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** The plan: the answer, the three ways, and what follows from each wish at once. */
+export function PlanBoard(props: PlanBoardProps) {
+  const { jobId, wheelSetId, jobFile, state, dilutionStyle } = props
+  const { plan, wishes, working, problems, wish } = usePlan(props.plan, jobFile, props.keep)
+  const wheels = drawnWheels(jobFile.corners)
+  const positions = jobFile.corners.map(({ position }) => position)
+  const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
+  const scaleSeconds = sharedScaleSeconds(plan.stages)
+  const short = plan.amounts.filter(({ shortMillilitres }) => shortMillilitres > 0)
+  const canChange = state === 'planned'
+  const courses = plan.soil.filter(({ corners }) => corners.includes(shown))
+  const isProtected = jobFile.corners.some(({ protection }) =>
+    protection.some((kind) => protectionFacts[kind].on === 'wheel'),
+  )
+  const nameOf = (id: string) => plan.verdicts.find(({ productId }) => productId === id)?.productName ?? id
+  return (
+    <div className="plan" aria-busy={working}>
+      <section className="plan-side" aria-label="The wheels">
+        <h2>
+          <Link href={`/wheels/${wheelSetId}`}>{jobFile.vehicle.name}</Link>, {jobFile.wheelSet.name}
+        </h2>
+        <p className="soft">{services[plan.service].name}</p>
+        <Stance wheels={wheels}>
+          {(wheel) => {
+            const loads = loadsOfEntries(
+              jobFile.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
+            )
+            return (
+              <>
+                <WheelDrawing
+                  {...wheel}
+                  id={wheel.position}
+                  label={`${positionNames[wheel.position]} with the dirt as graded`}
+                  loads={loads}
+                />
+                <h3>{positionNames[wheel.position]}</h3>
+                <p className="soft">
+                  {heaviest(loads)
+                    .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
+                    .join(', ') || 'nothing graded'}
+                </p>
+              </>
+            )
+          }}
+        </Stance>
+        <p className="soft mt-3">
+          Specks: dirt as graded.{' '}
+          {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
+        </p>
+        {courses.length > 0 && (
+          <section aria-labelledby="left" className="mt-4">
+            <div className="section-head">
+              <h2 id="left">What is left, stage by stage</h2>
+            </div>
+            {plan.soil.some(({ corners }) => !corners.includes(shown)) && (
+              <div className="chips mt-2" role="group" aria-label="Wheel">
+                {positions.map((position) => (
+                  <button
+                    key={position}
+                    type="button"
+                    className="chip"
+                    aria-pressed={position === shown}
+                    onClick={() => setShown(position)}
+                  >
+                    {positionShortNames[position]}
+                  </button>
+                ))}
+              </div>
+            )}
+            <SoilChart courses={courses} stages={plan.stages} />
+            <p className="soft">Estimates; the shade is how far off they may be.</p>
+          </section>
+        )}
+      </section>
+      <section className="plan-main" aria-label="The plan">
+        <div className="plan-head">
+          <div aria-live="polite">
+            <PlanAnswer plan={plan} />
+            <div className="plan-figures">
+              <span>
+                <b>{formatMoney(plan.costMinor, plan.currency)}</b> product
+              </span>
+              <span>
+                <b>{plan.waterLitres} l</b> water
+              </span>
+              <span>{working ? 'Working it out …' : 'Minutes and amounts are estimates.'}</span>
+            </div>
+          </div>
+          {state === 'finished' ? (
+            <Link href="/log" className="btn btn-outline-secondary">
+              In the log
+            </Link>
+          ) : (
+            <Link href={`/jobs/${jobId}/run`} className="btn btn-primary">
+              {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
+              <ArrowRight aria-hidden size={20} />
+            </Link>
+          )}
+        </div>
+        <PlanChoice
+          alternatives={plan.alternatives}
+          chosen={plan.chosen}
+          currency={plan.currency}
+          hasProtection={isProtected}
+          choose={canChange ? (prefer) => wish({ prefer }) : null}
+        />
+        {canChange && <WishBar wishes={wishes} currency={plan.currency} nameOf={nameOf} wish={wish} />}
+        <ProblemAlert problems={problems} />
+        {plan.shortfalls.map(({ text, mend, corners }) => (
+          <Alert key={text} variant="warning" className="shortfall">
+            <b>{text}</b> {mend}{' '}
+            <span className="soft">
+              ({corners.map((corner) => positionNames[corner].toLowerCase()).join(', ')})
+            </span>
+          </Alert>
+        ))}
+        {short.length > 0 && (
+          <Alert variant="warning" className="shortfall">
+            {short.map(({ productId, productName, shortMillilitres, stockMillilitres }) => (
+              <p key={productId}>
+                <b>{productName}</b> is {formatMillilitres(shortMillilitres)} short:{' '}
+                {formatMillilitres(stockMillilitres)} left.
+              </p>
+            ))}
+          </Alert>
+        )}
+        <ol className="rows">
+          {plan.stages.map((stage, index) => (
+            <StageRow
+              key={stage.id}
+              stage={stage}
+              index={index}
+              positions={positions}
+              scaleSeconds={scaleSeconds}
+              currency={plan.currency}
+              dilutionStyle={dilutionStyle}
+              forbid={
+                canChange
+                  ? () =>
+                      wish({
+                        forbidden: [...wishes.forbidden, stage.productId],
+                        pinned: wishes.pinned.filter((id) => id !== stage.productId),
+                      })
+                  : null
+              }
+            />
+          ))}
+        </ol>
+        <div className="time-key" aria-hidden>
+          <span>
+            <i style={{ background: 'var(--ink)' }} /> hands
+          </span>
+          <span className="stage-time">
+            <i className="bar-dwell" /> dwell
+          </span>
+          <span className="stage-time">
+            <i className="bar-limit" /> until the latest rinse
+          </span>
+          <span>one scale for all, per wheel</span>
+        </div>
+        <PlanDetails
+          plan={plan}
+          wishes={wishes}
+          wish={canChange ? wish : null}
+          dilutionStyle={dilutionStyle}
+        />
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,89 @@
+import { deliveryNames } from '@/core/chemistry/family'
+import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import type { Wishes } from '@/core/job/job'
+import type { PlanFile } from '@/contracts/planFile'
+import { formatMillilitres } from '../format/format'
+import { Verdicts } from './Verdicts'
+
+interface PlanDetailsProps {
+  readonly plan: PlanFile
+  readonly wishes: Wishes
+  readonly wish: ((changes: Partial<Wishes>) => void) | null
+  readonly dilutionStyle: DilutionStyle
+}
+
+/** What stands behind the plan, each on demand. */
+export function PlanDetails({ plan, wishes, wish, dilutionStyle }: PlanDetailsProps) {
+  return (
+    <>
+      {plan.testSpot && (
+        <p className="caution mt-3">
+          <b>Test spot first.</b> {plan.testSpot}
+        </p>
+      )}
+      {plan.wouldChange.length > 0 && (
+        <section className="plan-notes" aria-labelledby="change">
+          <h3 id="change">What would change this</h3>
+          <ul>
+            {plan.wouldChange.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {plan.ladder.length > 0 && (
+        <details className="order">
+          <summary>If it does not come clean</summary>
+          <ol>
+            {plan.ladder.map(({ text, why }) => (
+              <li key={text}>
+                {text} <span className="soft">{why}</span>
+              </li>
+            ))}
+          </ol>
+        </details>
+      )}
+      <details className="order">
+        <summary>Bottles to fill, {plan.fills.length}</summary>
+        <ul className="rows">
+          {plan.fills.map(({ productName, container, recipe, stageIds }) => (
+            <li key={stageIds.join()} className="row-item fill-row">
+              <b>{productName}</b>
+              <span>
+                {deliveryNames[container]},{' '}
+                {writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}
+              </span>
+              <span className="number">
+                {formatMillilitres(recipe.concentrateMillilitres)}
+                {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </details>
+      <details className="order">
+        <summary>Every bottle on these wheels, {plan.verdicts.length}</summary>
+        <Verdicts verdicts={plan.verdicts} wishes={wishes} wish={wish} />
+      </details>
+      <details className="order">
+        <summary>Order of work, {plan.steps.length} steps</summary>
+        <ol>
+          {plan.steps.map((step) => (
+            <li key={step.id}>
+              {step.title}
+              {step.tools.length > 0 && <span className="soft"> ({step.tools.join(', ')})</span>}
+            </li>
+          ))}
+        </ol>
+      </details>
+      <details className="order">
+        <summary>What is taken for granted</summary>
+        <ul>
+          {[...plan.assumptions, ...plan.schools].map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+      </details>
+    </>
+  )
+}

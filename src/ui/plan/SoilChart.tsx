@@ -1,0 +1,128 @@
+'use client'
+
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+} from 'chart.js'
+import { useEffect, useState } from 'react'
+import { Line } from 'react-chartjs-2'
+import type { SoilCourse, Stage } from '@/core/plan/plan'
+import { soilNames, type Soil } from '@/core/soils/soil'
+
+Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Filler, Tooltip)
+
+/** A dash and a point of its own for each soil: colour never speaks alone. */
+const marks: Partial<
+  Record<Soil, { readonly dash: number[]; readonly point: string; readonly tone: string }>
+> = {
+  film: { dash: [], point: 'circle', tone: '--ink' },
+  freshDust: { dash: [6, 3], point: 'rect', tone: '--ink-soft' },
+  bondedDust: { dash: [], point: 'triangle', tone: '--chemistry' },
+  tar: { dash: [2, 3], point: 'rectRot', tone: '--ink' },
+  mineral: { dash: [8, 3, 2, 3], point: 'cross', tone: '--water' },
+  organic: { dash: [3, 3], point: 'star', tone: '--warm' },
+}
+
+const colourOf = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim() || '#333'
+
+interface SoilChartProps {
+  readonly courses: readonly SoilCourse[]
+  readonly stages: readonly Stage[]
+}
+
+/** What is left of each soil after every stage, on the doubling scale, with the band of the estimate. */
+export function SoilChart({ courses, stages }: SoilChartProps) {
+  const [, repaint] = useState(0)
+  // The colours live in the style sheet; a change of theme wants them read anew.
+  useEffect(() => {
+    const watcher = new MutationObserver(() => repaint((count) => count + 1))
+    watcher.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
+    return () => watcher.disconnect()
+  }, [])
+  const [first] = courses
+  if (!first) return null
+  const nameOf = (id: string | null) =>
+    id === null ? 'now' : (stages.find((stage) => stage.id === id)?.productName ?? '')
+  const data: ChartData<'line'> = {
+    labels: first.left.map(({ stageId }) => nameOf(stageId)),
+    datasets: courses.flatMap(({ soil, left }) => {
+      const { dash, point, tone } = marks[soil] ?? { dash: [], point: 'circle', tone: '--ink' }
+      const colour = colourOf(tone)
+      const line = {
+        label: soilNames[soil],
+        data: left.map(({ expected }) => expected),
+        borderColor: colour,
+        backgroundColor: colour,
+        borderDash: dash,
+        borderWidth: 2,
+        pointStyle: point,
+        pointRadius: 5,
+      }
+      const edge = (read: (one: (typeof left)[number]) => number, fill: false | string) => ({
+        label: '',
+        data: left.map(read),
+        borderWidth: 0,
+        pointRadius: 0,
+        backgroundColor: `color-mix(in srgb, ${colour} 12%, transparent)`,
+        fill,
+      })
+      return [line, edge(({ high }) => high, false), edge(({ low }) => low, '-1')]
+    }),
+  }
+  const ink = colourOf('--ink-soft')
+  const options: ChartOptions<'line'> = {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false,
+    plugins: {
+      tooltip: {
+        filter: ({ dataset }) => dataset.label !== '',
+        callbacks: { label: ({ dataset, parsed }) => `${dataset.label}: ${(parsed.y ?? 0).toFixed(2)} left` },
+      },
+    },
+    scales: {
+      y: {
+        beginAtZero: true,
+        title: { display: true, text: 'left (light 1, clear 2, heavy 4, neglected 8)', color: ink },
+        ticks: { color: ink },
+        grid: { color: colourOf('--line') },
+      },
+      x: { ticks: { color: ink }, grid: { display: false } },
+    },
+  }
+  return (
+    <div className="soil-chart">
+      <div style={{ height: 210 }}>
+        <Line
+          data={data}
+          options={options}
+          role="img"
+          aria-label="What is left of each soil after every stage"
+        />
+      </div>
+      <ul className="soil-key">
+        {courses.map(({ soil, left, target }) => {
+          const end = left.at(-1)
+          return (
+            <li key={soil}>
+              <b>{soilNames[soil]}</b> {(left[0]?.expected ?? 0).toFixed(0)} →{' '}
+              {(end?.expected ?? 0).toFixed(2)}{' '}
+              <span className="soft">
+                ({(end?.low ?? 0).toFixed(2)} to {(end?.high ?? 0).toFixed(2)}
+                {target === null ? ', may stay' : `, target ${target}`})
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+    </div>
+  )
+}

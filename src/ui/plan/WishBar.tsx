@@ -1,0 +1,80 @@
+import { X } from 'lucide-react'
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import type { Wishes } from '@/core/job/job'
+
+interface WishBarProps {
+  readonly wishes: Wishes
+  readonly currency: string
+  readonly nameOf: (productId: string) => string
+  readonly wish: (changes: Partial<Wishes>) => void
+}
+
+const numberOf = (text: string): number | undefined => {
+  const value = Number(text.replace(',', '.'))
+  return text.trim() === '' || !Number.isFinite(value) || value <= 0 ? undefined : value
+}
+
+/** Limits on time and money, and what was pinned or ruled out. Each change is planned at once. */
+export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
+  const [minutes, setMinutes] = useState(String(wishes.minutesAllowed ?? ''))
+  const [money, setMoney] = useState(
+    wishes.costAllowedMinor === undefined ? '' : String(wishes.costAllowedMinor / 100),
+  )
+  const without = (list: readonly string[], id: string) => list.filter((one) => one !== id)
+  return (
+    <div className="wish-bar">
+      <Form.Group className="field" controlId="minutes-allowed">
+        <Form.Label>Minutes allowed</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          value={minutes}
+          placeholder="no limit"
+          onChange={(event) => {
+            setMinutes(event.target.value)
+            wish({ minutesAllowed: numberOf(event.target.value) })
+          }}
+        />
+      </Form.Group>
+      <Form.Group className="field" controlId="money-allowed">
+        <Form.Label>Product, {currency}</Form.Label>
+        <Form.Control
+          inputMode="decimal"
+          value={money}
+          placeholder="no limit"
+          onChange={(event) => {
+            setMoney(event.target.value)
+            const value = numberOf(event.target.value)
+            wish({ costAllowedMinor: value === undefined ? undefined : Math.round(value * 100) })
+          }}
+        />
+      </Form.Group>
+      <ul className="wish-chips" aria-label="Wishes">
+        {wishes.pinned.map((id) => (
+          <li key={`pinned ${id}`}>
+            <button
+              type="button"
+              className="chip"
+              onClick={() => wish({ pinned: without(wishes.pinned, id) })}
+            >
+              always {nameOf(id)} <X aria-hidden size={16} />
+              <span className="visually-hidden">, take back</span>
+            </button>
+          </li>
+        ))}
+        {wishes.forbidden.map((id) => (
+          <li key={`forbidden ${id}`}>
+            <button
+              type="button"
+              className="chip"
+              onClick={() => wish({ forbidden: without(wishes.forbidden, id) })}
+            >
+              not {nameOf(id)} <X aria-hidden size={16} />
+              <span className="visually-hidden">, take back</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { finderQuestions, findFinish, type FinderAnswers } from '@/core/finishes/finishFinder'
+import { finishNames, type Finish } from '@/core/finishes/finish'
+import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
+
+const confidenceText = { sure: 'This is', likely: 'Most likely', guess: 'At a guess' }
+
+/** A few questions and the cloth test, ending in a finish, how sure it is, and what to mind. */
+export function FinishFinder({
+  use,
+}: {
+  readonly use: (zones: readonly FinishZone[], finish: Finish) => void
+}) {
+  const [answers, setAnswers] = useState<FinderAnswers>({})
+  const found = findFinish(answers)
+  const wheelZones = finishZones.filter((zone) => zone !== 'caliper')
+  return (
+    <details className="finder mt-2">
+      <summary>Not sure what it is? Find out</summary>
+      {finderQuestions.map(({ name, question, choices }) => (
+        <div key={name} className="finder-row" role="group" aria-label={question}>
+          <span>{question}</span>
+          <span className="chips">
+            {choices.map(({ value, text }) => (
+              <button
+                key={text}
+                type="button"
+                className="chip"
+                aria-pressed={answers[name] === value}
+                onClick={() =>
+                  setAnswers({ ...answers, [name]: answers[name] === value ? undefined : value })
+                }
+              >
+                {text}
+              </button>
+            ))}
+          </span>
+        </div>
+      ))}
+      <p className="mt-2" aria-live="polite">
+        <b>
+          {confidenceText[found.confidence]}: {finishNames[found.finish]}.
+        </b>{' '}
+        {found.caution}
+      </p>
+      <div className="chips mt-2">
+        <Button variant="outline-secondary" onClick={() => use(['face', 'lip'], found.finish)}>
+          Take it for face and lip
+        </Button>
+        <Button variant="outline-secondary" onClick={() => use(wheelZones, found.finish)}>
+          For the whole wheel
+        </Button>
+        {wheelZones
+          .filter((zone) => zone !== 'face' && zone !== 'lip')
+          .map((zone) => (
+            <Button key={zone} variant="outline-secondary" onClick={() => use([zone], found.finish)}>
+              {zoneNames[zone]}
+            </Button>
+          ))}
+      </div>
+    </details>
+  )
+}

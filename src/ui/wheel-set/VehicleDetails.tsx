@@ -1,0 +1,64 @@
+import Form from 'react-bootstrap/Form'
+import type { UseFormReturn } from 'react-hook-form'
+import type { InferInput } from 'valibot'
+import { discKinds, discNames, padKinds, padNames } from '@/core/wheel/brakes'
+import { archLiners } from '@/core/wheel/position'
+import type { wheelSetInput, WheelSetInput } from '@/contracts/wheelSet'
+
+type FormValues = InferInput<typeof wheelSetInput>
+
+const linerNames = { plastic: 'hard plastic', fabric: 'fabric, like carpet' }
+
+/** What decides how dirty the wheels get: brakes, distance, and what the arches are lined with. */
+export function VehicleDetails({
+  form,
+}: {
+  readonly form: UseFormReturn<FormValues, unknown, WheelSetInput>
+}) {
+  const error = form.formState.errors.vehicle?.kilometresPerWeek?.message
+  return (
+    <div className="field-grid">
+      {(['front', 'rear'] as const).map((axle) => [
+        <Form.Group key={`${axle} pads`} controlId={`${axle}-pads`}>
+          <Form.Label>{axle === 'front' ? 'Front pads' : 'Rear pads'}</Form.Label>
+          <Form.Select {...form.register(`vehicle.brakes.${axle}.pads`)}>
+            {padKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {padNames[kind]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>,
+        <Form.Group key={`${axle} discs`} controlId={`${axle}-discs`}>
+          <Form.Label>{axle === 'front' ? 'Front brakes' : 'Rear brakes'}</Form.Label>
+          <Form.Select {...form.register(`vehicle.brakes.${axle}.discs`)}>
+            {discKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {discNames[kind]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>,
+      ])}
+      <Form.Group controlId="kilometres-week">
+        <Form.Label>Kilometres a week</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          {...form.register('vehicle.kilometresPerWeek', { valueAsNumber: true })}
+          isInvalid={error !== undefined}
+        />
+        <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
+      </Form.Group>
+      <Form.Group controlId="liner">
+        <Form.Label>Arch liners</Form.Label>
+        <Form.Select {...form.register('vehicle.archLiner')}>
+          {archLiners.map((liner) => (
+            <option key={liner} value={liner}>
+              {linerNames[liner]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+    </div>
+  )
+}

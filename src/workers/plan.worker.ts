@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { planFromFile } from './planFromFile'
+
+expose({ planFromFile })

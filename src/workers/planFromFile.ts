@@ -1,0 +1,11 @@
+import { makePlan } from '@/core/plan/makePlan'
+import { fail, type Result } from '@/core/result'
+import { jobOf, type JobFile } from '@/contracts/jobFile'
+import { writePlan, type PlanFile } from '@/contracts/planFile'
+
+/** Plans a job file that was checked before. Plain data in and out, so that it can cross to a worker and back. */
+export function planFromFile(file: JobFile): Result<PlanFile> {
+  const job = jobOf(file)
+  if (!job.ok) return fail(...job.problems)
+  return { ok: true, value: JSON.parse(JSON.stringify(writePlan(makePlan(job.value)))) as PlanFile }
+}
