@@ -21,6 +21,13 @@ async function openJob(page) {
   await page.locator('.job-row h3 a').first().click()
   await page.waitForURL(/jobs\//)
 }
+/** Mixes a bottle and opens its label. */
+async function openLabel(page) {
+  await page.goto('/bench?product=violet-run')
+  await page.getByLabel('Mixed by').fill('Ada')
+  await page.getByRole('button', { name: 'Keep it and print the label' }).click()
+  await page.waitForURL(/bench\/[0-9a-f-]{36}$/)
+}
 /** Works the first planned job until chemistry is on a wheel, then some taps more. */
 async function workUntilWet(page, more) {
   await openJob(page)
@@ -57,6 +64,12 @@ const views = [
   },
   { name: 'plan', go: openJob },
   { name: 'plan-dark', dark: true, go: openJob },
+  { name: 'plan-phone', size: phone, go: openJob },
+  { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
+  { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },
+  { name: 'label', go: openLabel },
+  { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },
+  { name: 'settings', go: (page) => page.goto('/settings') },
   { name: 'due', go: (page) => page.goto('/due') },
   { name: 'log', go: (page) => page.goto('/log') },
   { name: 'intake-phone', size: phone, go: async (page) => {

@@ -4,14 +4,22 @@ import { familyIds, familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { readDilution } from '@/core/dilution'
 import { soils } from '@/core/soils/soil'
-import { stiffnesses, toolDuties, toolKinds, toolStates, usualDuty, type Tool } from '@/core/tools/tool'
+import {
+  stiffnesses,
+  toolDuties,
+  toolKinds,
+  toolStates,
+  usualDuty,
+  type Tool,
+  type ToolKind,
+} from '@/core/tools/tool'
 import { numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
 
 const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
 const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
 
-/** A product as files write it. What is left out comes from its family. */
-export const productFile = v.strictObject({
+/** A product as files write it, field by field. */
+const productFields = v.strictObject({
   id: shortText('product id', 60),
   name: shortText('product name'),
   family: v.picklist(familyIds, `Use one of: ${familyIds.join(', ')}.`),
@@ -25,7 +33,7 @@ export const productFile = v.strictObject({
   delivery: v.optional(oneOf(deliveries)),
   ratings: v.optional(ratings, {}),
   packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml'), 1000),
-  packPriceMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units'), 0),
+  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor units'), 1500),
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml'), 1000),
   wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
   otherPacks: v.optional(
@@ -44,6 +52,20 @@ export const productFile = v.strictObject({
   archived: v.optional(v.boolean(), false),
 })
 
+/** A product as files write it. What is left out comes from its family; a cleaner that cleans nothing is refused. */
+export const productFile = v.pipe(
+  productFields,
+  v.forward(
+    v.check(({ family: id, ratings: own }) => {
+      const family = familyOf(id)
+      return (
+        family.purpose === 'protect' || soils.some((soil) => (own[soil] ?? family.ratings[soil] ?? 0) > 0)
+      )
+    }, 'It takes no soil at all; rate at least one from 1 to 4.'),
+    ['ratings'],
+  ),
+)
+
 export type ProductFile = v.InferOutput<typeof productFile>
 
 /** Fills in the family's defaults. The strength was checked by the schema, so it reads as a mix. */
@@ -58,7 +80,11 @@ export function productOf(file: ProductFile): Product {
   }
 }
 
-export const toolFile = v.strictObject({
+/** No two spokes stand further apart than this, mm. */
+const widestGapMillimetres = 180
+const throughTheGap: readonly ToolKind[] = ['barrelBrush', 'barrelWand', 'flatBrush', 'longBrush']
+
+const toolFields = v.strictObject({
   id: shortText('tool id', 60),
   name: shortText('tool name'),
   kind: oneOf(toolKinds),
@@ -69,6 +95,26 @@ export const toolFile = v.strictObject({
   state: v.optional(oneOf(toolStates), 'clean'),
   dedicatedTo: v.optional(oneOf(toolDuties)),
 })
+
+export const toolFile = v.pipe(
+  toolFields,
+  v.forward(
+    v.check(
+      ({ kind, diameterMillimetres, squeezedMillimetres }) =>
+        !throughTheGap.includes(kind) || (squeezedMillimetres ?? diameterMillimetres) <= widestGapMillimetres,
+      `Thicker than any gap between spokes; give what it squeezes to, at most ${widestGapMillimetres} mm.`,
+    ),
+    ['squeezedMillimetres'],
+  ),
+  v.forward(
+    v.check(
+      ({ diameterMillimetres, squeezedMillimetres }) =>
+        squeezedMillimetres === undefined || squeezedMillimetres <= diameterMillimetres,
+      'Squeezed it cannot be thicker than it stands; swap the two.',
+    ),
+    ['squeezedMillimetres'],
+  ),
+)
 
 export type ToolFile = v.InferOutput<typeof toolFile>
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { conditions, finishes } from '@/core/finishes/finish'
+import { conditions, contradiction, finishes } from '@/core/finishes/finish'
 import { wheelLimits, wheelMeasureProblems } from '@/core/wheel-geometry'
 import { readTyreCode } from '@/core/tyre/tyreCode'
 import { positions } from '@/core/wheel/position'
@@ -20,11 +20,27 @@ const tyreCode = v.pipe(
   }),
 )
 
-export const zoneFinish = v.strictObject({
-  zone: oneOf(finishZones),
-  finish: oneOf(finishes),
-  condition: v.optional(oneOf(conditions), 'sound'),
-})
+export const zoneFinish = v.pipe(
+  v.strictObject({
+    zone: oneOf(finishZones),
+    finish: oneOf(finishes),
+    condition: v.optional(oneOf(conditions), 'sound'),
+  }),
+  v.rawCheck(({ dataset, addIssue }) => {
+    if (!dataset.typed) return
+    const { finish, condition } = dataset.value
+    const message = contradiction(finish, condition)
+    if (message === null) return
+    const path = {
+      type: 'object',
+      origin: 'value',
+      input: dataset.value,
+      key: 'condition',
+      value: condition,
+    } as const
+    addIssue({ message, input: condition, path: [path] })
+  }),
+)
 
 /** Measures and finishes of one wheel; what a wheel set and a job file share. */
 export const wheelEntries = {

@@ -32,7 +32,8 @@ const loads = v.partial(
 
 const demoWheelSet = v.strictObject({
   key: v.string(),
-  vehicle: v.strictObject({ name: v.string(), kind: v.picklist(vehicleKinds) }),
+  /** Checked with the wheel set it becomes part of. */
+  vehicle: v.looseObject({ name: v.string(), kind: v.picklist(vehicleKinds) }),
   name: v.string(),
   note: v.string(),
   positions: v.optional(v.array(v.picklist(positions))),

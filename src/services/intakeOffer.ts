@@ -6,7 +6,6 @@ import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '@/data/database'
 import { listLiveLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
-import { listVisits } from '@/data/queries/visits'
 import type { WheelSet } from '@/data/queries/wheelSets'
 
 /** What an intake starts from, worked out from the record; the person corrects it. */
@@ -27,7 +26,6 @@ const isWinter = (month: number, northern: boolean): boolean =>
 export async function intakeOffer(database: Queryable, set: WheelSet, now: Date): Promise<IntakeOffer> {
   const settings = await readSettings(database)
   const layers = await listLiveLayers(database, set.id)
-  const { total } = await listVisits(database, { wheelSetId: set.id, pageSize: 1 })
   const month = now.getMonth() + 1
   const days = set.lastVisitAt ? Math.max(1, differenceInCalendarDays(now, set.lastVisitAt)) : firstVisitDays
   const since: SinceClean = {
@@ -39,7 +37,7 @@ export async function intakeOffer(database: Queryable, set: WheelSet, now: Date)
   }
   return {
     service: offeredService(
-      total,
+      set.lastVisitAt ? days : null,
       layers.some(({ kind }) => kind === 'ceramicCoating'),
       month,
       settings.northern,

@@ -57,3 +57,12 @@ export const judgedAs = (finish: Finish): Finish => (finish === 'unknown' ? 'pol
 /** Finishes on which anything rubbed shows: rinsed before the first chemical, worked with soft media only. */
 export const isDarkOrSoft = ({ finish, condition }: { finish: Finish; condition: Condition }): boolean =>
   ['glossBlack', 'matte', 'filmWrapped', 'polishedBare', 'unknown'].includes(finish) || condition !== 'sound'
+
+/** Why a condition cannot be with a finish; null where it can. */
+export function contradiction(finish: Finish, condition: Condition): string | null {
+  if (condition === 'peeling' && bareFinishes.includes(finish) && finish !== 'chrome')
+    return `${finishNames[finish]} has no lacquer that could peel; choose the lacquered finish or another condition.`
+  if (condition === 'corroded' && ['plasticTrim', 'filmWrapped', 'carbonFibre'].includes(finish))
+    return `${finishNames[finish]} does not corrode; choose the finish below it or another condition.`
+  return null
+}

@@ -50,9 +50,27 @@ function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
     .join(', ')
 }
 
+/** Stages that differ only in strength or dwell are one to the ear. */
+function sameWords(stages: readonly Stage[]): Stage[] {
+  return stages.reduce<Stage[]>((said, stage) => {
+    const at = said.findIndex(
+      (one) =>
+        one.kind === stage.kind &&
+        one.productId === stage.productId &&
+        one.rounds === stage.rounds &&
+        !one.corners.some((corner) => stage.corners.includes(corner)),
+    )
+    const known = said[at]
+    if (!known) return [...said, stage]
+    return said.map((one, index) =>
+      index === at ? { ...known, corners: [...known.corners, ...stage.corners] } : one,
+    )
+  }, [])
+}
+
 function summaryOf(job: Job, stages: readonly Stage[]): string {
   const all = job.corners.map(({ position }) => position)
-  const mine = stages.filter(onWheel)
+  const mine = sameWords(stages.filter(onWheel))
   const places = new Set(mine.map(({ corners }) => nameCorners(corners, all)))
   // The same wheels all through: the place is said once.
   if (places.size === 1)

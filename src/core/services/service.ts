@@ -80,15 +80,23 @@ export const services: Record<ServiceId, Service> = {
   },
 } // prettier-ignore
 
+/** After a break as long as this the wheels want more than a maintenance wash, days. House estimate. */
+const longBreakDays = 75
+
 /**
- * The service to offer: a first visit decontaminates, later ones keep it mild.
- * @param visits earlier visits on record
+ * The service to offer: a first visit decontaminates, and so does one after a long break; the others keep it mild.
+ * @param daysSinceLast days since the last visit; null where there was none
  * @param coated a ceramic coating is on the wheels
  * @param month 1 to 12
  * @param northern whether winter is around January
  */
-export function offeredService(visits: number, coated: boolean, month: number, northern = true): ServiceId {
-  if (visits === 0) return 'decontaminate'
+export function offeredService(
+  daysSinceLast: number | null,
+  coated: boolean,
+  month: number,
+  northern = true,
+): ServiceId {
+  if (daysSinceLast === null || daysSinceLast > longBreakDays) return 'decontaminate'
   if (coated) return 'coatedMaintenance'
   const winterMonths = northern ? [12, 1, 2, 3] : [6, 7, 8, 9]
   return winterMonths.includes(month) ? 'winter' : 'maintain'

@@ -1,23 +1,44 @@
 'use client'
 
-import { CalendarClock, CircleDot, ClipboardList, Sun } from 'lucide-react'
+import {
+  BookOpen,
+  CalendarClock,
+  CircleDot,
+  ClipboardList,
+  Ellipsis,
+  FlaskConical,
+  Package,
+  Settings,
+  Sun,
+} from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { places } from './places'
+import { mainPlaces, morePlaces, type PlaceName } from './places'
 
-const icons = { Today: Sun, Wheels: CircleDot, Due: CalendarClock, Log: ClipboardList }
+const icons: Record<PlaceName, typeof Sun> = {
+  Today: Sun,
+  Wheels: CircleDot,
+  Due: CalendarClock,
+  Log: ClipboardList,
+  Cabinet: Package,
+  Mixing: FlaskConical,
+  Rules: BookOpen,
+  Settings: Settings,
+  More: Ellipsis,
+}
 
 /** Links to the places, the current one marked. Jobs belong to Today. */
 export function PlaceLinks() {
   const path = usePathname()
-  return places.map(({ href, name }) => {
+  const isHere = (href: string) =>
+    href === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(href)
+  const link = (href: string, name: PlaceName, className: string, here: boolean) => {
     const Icon = icons[name]
-    const here = href === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(href)
     return (
       <Link
         key={href}
         href={href}
-        className="frame-link"
+        className={`frame-link ${className}`}
         aria-current={here ? 'page' : undefined}
         prefetch={false}
       >
@@ -25,5 +46,12 @@ export function PlaceLinks() {
         {name}
       </Link>
     )
-  })
+  }
+  return (
+    <>
+      {mainPlaces.map(({ href, name }) => link(href, name, '', isHere(href)))}
+      {morePlaces.map(({ href, name }) => link(href, name, 'on-desk', isHere(href)))}
+      {link('/more', 'More', 'on-phone', path === '/more' || morePlaces.some(({ href }) => isHere(href)))}
+    </>
+  )
 }

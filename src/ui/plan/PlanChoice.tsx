@@ -4,6 +4,9 @@ import { formatDuration, formatMoney } from '../format/format'
 
 const titles: Record<PlanName, string> = { gentlest: 'Gentlest', balanced: 'Balanced', fastest: 'Fastest' }
 
+/** How much asks for care, in a word. */
+const careWord = (risk: number): string => (risk < 0.5 ? 'usual' : risk < 1.6 ? 'some' : 'much')
+
 interface PlanChoiceProps {
   readonly alternatives: readonly Alternative[]
   readonly chosen: PlanName
@@ -40,15 +43,15 @@ export function PlanChoice({ alternatives, chosen, currency, hasProtection, choo
             {hasProtection && (
               <span>
                 <b>−{Math.round(one.protectionLostShare * 100)} %</b> protection
-                {one.protectionLostDays > 0 && `, ${one.protectionLostDays} days`}
               </span>
             )}
-            <span>
-              <b>{one.risk}</b> care
+            <span title={`${one.risk} points on the house scale`}>
+              <b>{careWord(one.risk)}</b> care
             </span>
           </span>
           <span className="plan-option-why">
-            {one.summary || 'nothing may be used'}. {one.why}
+            {one.name === chosen ? one.why : `${one.summary || 'Nothing may be used'}.`}
+            {one.protectionLostDays > 1 && ` Costs about ${one.protectionLostDays} days of the protection.`}
           </span>
         </button>
       ))}

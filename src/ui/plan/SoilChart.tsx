@@ -91,7 +91,7 @@ export function SoilChart({ courses, stages }: SoilChartProps) {
     scales: {
       y: {
         beginAtZero: true,
-        title: { display: true, text: 'left (light 1, clear 2, heavy 4, neglected 8)', color: ink },
+        title: { display: true, text: 'amount left', color: ink },
         ticks: { color: ink },
         grid: { color: colourOf('--line') },
       },

@@ -1,0 +1,14 @@
+import { database } from '@/data/connection'
+import { exportCabinet } from '@/services/cabinetFiles'
+
+export const dynamic = 'force-dynamic'
+
+/** Products and tools as a cabinet file. */
+export async function GET() {
+  return new Response(`${JSON.stringify(await exportCabinet(await database()), null, 2)}\n`, {
+    headers: {
+      'content-type': 'application/json',
+      'content-disposition': 'attachment; filename="cabinet.json"',
+    },
+  })
+}

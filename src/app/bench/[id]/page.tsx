@@ -1,0 +1,79 @@
+import { format } from 'date-fns'
+import type { Metadata } from 'next'
+import { headers } from 'next/headers'
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import { toString as qrSvg } from 'qrcode'
+import { familyOf } from '@/core/chemistry/families'
+import { writeDilution } from '@/core/dilution'
+import { cautionsFor } from '@/core/plan/cautions'
+import { isUuid } from '@/contracts/fields'
+import { database } from '@/data/connection'
+import { findBottle } from '@/data/queries/bottles'
+import { readSettings } from '@/data/queries/settings'
+import { PrintButton } from '@/ui/bench/PrintButton'
+import { formatMillilitres } from '@/ui/format/format'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Bottle' }
+
+export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const db = await database()
+  const bottle = isUuid(id) ? await findBottle(db, id) : null
+  if (!bottle) notFound()
+  const settings = await readSettings(db)
+  const family = familyOf(bottle.family)
+  const mix = { from: bottle.fraction, to: bottle.fraction }
+  const host = (await headers()).get('host') ?? 'localhost'
+  const qr = await qrSvg(`http://${host}/bench/${id}`, { type: 'svg', margin: 0 })
+  const concentrate = bottle.fraction * bottle.totalMillilitres
+  return (
+    <>
+      <header className="place-head no-print">
+        <div>
+          <h1>{bottle.productName}</h1>
+          <p className="lead-text">
+            {bottle.emptiedAt
+              ? `Emptied ${format(bottle.emptiedAt, 'd MMMM yyyy')}.`
+              : 'Print the label and stick it on before you fill the bottle.'}
+          </p>
+        </div>
+        <div className="chips">
+          <Link href="/bench" className="btn btn-outline-secondary">
+            To the bench
+          </Link>
+          <PrintButton />
+        </div>
+      </header>
+      <article className="bottle-label" aria-label="Label">
+        <div>
+          <h2>{bottle.productName}</h2>
+          <p>{family.name}</p>
+          <p className="label-ratio">{writeDilution(mix, settings.dilutionStyle)}</p>
+          <p>
+            {formatMillilitres(concentrate)}
+            {bottle.fraction < 1 && ` + ${formatMillilitres(bottle.totalMillilitres - concentrate)} water`}
+          </p>
+          <p>
+            Mixed {format(bottle.mixedAt, 'd MMM yyyy')}
+            {bottle.mixedBy && ` by ${bottle.mixedBy}`}
+          </p>
+          <ul>
+            {[...cautionsFor(family), 'Never mix with another product. The original label comes first.'].map(
+              (text) => (
+                <li key={text}>{text}</li>
+              ),
+            )}
+          </ul>
+        </div>
+        <div
+          className="label-code"
+          role="img"
+          aria-label="Code that opens this page"
+          dangerouslySetInnerHTML={{ __html: qr }}
+        />
+      </article>
+    </>
+  )
+}

@@ -1,0 +1,34 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import { redirect } from 'next/navigation'
+import type { Problem } from '@/core/result'
+import { bottleInput } from '@/contracts/bottle'
+import { isUuid } from '@/contracts/fields'
+import { parse } from '@/contracts/problems'
+import { database } from '@/data/connection'
+import { isDataFailure } from '@/data/dataFailure'
+import { emptyBottle } from '@/data/queries/bottles'
+import { mixBottle } from '@/services/mixBottle'
+
+/** Keeps a mixed bottle, takes its concentrate off the stock and opens its label. */
+export async function keepBottle(input: unknown): Promise<{ problems: readonly Problem[] }> {
+  const read = parse(bottleInput, input)
+  if (!read.ok) return { problems: read.problems }
+  let id: string
+  try {
+    const mixed = await mixBottle(await database(), read.value, new Date())
+    if (!mixed.ok) return { problems: mixed.problems }
+    id = mixed.value
+  } catch (error) {
+    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
+    throw error
+  }
+  revalidatePath('/bench')
+  redirect(`/bench/${id}`)
+}
+
+export async function markEmpty(id: string): Promise<void> {
+  if (isUuid(id)) await emptyBottle(await database(), id, new Date())
+  revalidatePath('/bench')
+}

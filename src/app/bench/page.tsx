@@ -1,0 +1,98 @@
+import { differenceInCalendarDays } from 'date-fns'
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { writeDilution } from '@/core/dilution'
+import { estimate } from '@/core/estimates/houseEstimates'
+import { database } from '@/data/connection'
+import { listFullBottles } from '@/data/queries/bottles'
+import { listProducts } from '@/data/queries/cabinet'
+import { readSettings } from '@/data/queries/settings'
+import { MixingBench } from '@/ui/bench/MixingBench'
+import { formatAgo, formatMillilitres } from '@/ui/format/format'
+import { keepBottle, markEmpty } from './actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Mixing bench' }
+
+export default async function BenchPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>
+}) {
+  const { product } = await searchParams
+  const db = await database()
+  const [all, bottles, settings] = await Promise.all([
+    listProducts(db),
+    listFullBottles(db),
+    readSettings(db),
+  ])
+  const products = all.filter(({ archived, containsFluoride }) => !archived && !containsFluoride)
+  const now = new Date()
+  const oldDays = estimate('mixedBottleDays', settings.estimates)
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>Mixing bench</h1>
+          <p className="lead-text">Say the strength the way you know it; the bench spells it out.</p>
+        </div>
+      </header>
+      {products.length === 0 && (
+        <p className="mb-3">
+          Reckon with any strength here. To keep a bottle with its label,{' '}
+          <Link href="/cabinet/new">add the product</Link> first.
+        </p>
+      )}
+      <MixingBench
+        products={(products.length > 0 ? products : starterCabinet.slice(0, 0)).map(
+          ({ id, name, strength }) => ({ id, name, strength }),
+        )}
+        chosenId={typeof product === 'string' && products.some(({ id }) => id === product) ? product : null}
+        ounces={settings.ounces}
+        smallestMeasureMillilitres={settings.equipment.smallestMeasureMillilitres}
+        lance={settings.equipment.lance}
+        keep={keepBottle}
+      />
+      <section aria-labelledby="bottles" className="mt-4">
+        <div className="section-head">
+          <h2 id="bottles">Mixed bottles</h2>
+          <span className="number">{bottles.length}</span>
+        </div>
+        {bottles.length === 0 ? (
+          <p className="py-3">None is on record. A bottle that is kept here has a label and a date.</p>
+        ) : (
+          <ul className="rows">
+            {bottles.map((bottle) => {
+              const days = differenceInCalendarDays(now, bottle.mixedAt)
+              return (
+                <li key={bottle.id} className="row-item tool-row">
+                  <div>
+                    <Link href={`/bench/${bottle.id}`} prefetch={false}>
+                      {bottle.productName}
+                    </Link>
+                    <br />
+                    <span className="soft">
+                      {writeDilution({ from: bottle.fraction, to: bottle.fraction }, settings.dilutionStyle)},{' '}
+                      {formatMillilitres(bottle.totalMillilitres)}
+                      {bottle.mixedBy && `, by ${bottle.mixedBy}`}
+                    </span>
+                  </div>
+                  <div className={`when${days > oldDays ? ' is-topUp' : ''}`}>
+                    {formatAgo(bottle.mixedAt, now)}
+                    {days > oldDays && ', old'}
+                  </div>
+                  <form action={markEmpty.bind(null, bottle.id)}>
+                    <button className="link-button" aria-label={`${bottle.productName} is empty`}>
+                      It is empty
+                    </button>
+                  </form>
+                </li>
+              )
+            })}
+          </ul>
+        )}
+      </section>
+    </>
+  )
+}

@@ -1,0 +1,114 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import { redirect } from 'next/navigation'
+import type { Problem } from '@/core/result'
+import type { ToolState } from '@/core/tools/tool'
+import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
+import { parse } from '@/contracts/problems'
+import { database } from '@/data/connection'
+import { isDataFailure } from '@/data/dataFailure'
+import { addProduct, findProduct, updateProduct } from '@/data/queries/cabinet'
+import { readSettings } from '@/data/queries/settings'
+import { listTools, putTool, removeTool, setToolState } from '@/data/queries/tools'
+import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
+
+interface Refusal {
+  readonly problems: readonly Problem[]
+}
+const refuse = (path: string, found: string, mend: string): Refusal => ({ problems: [{ path, found, mend }] })
+
+/** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
+async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | null> {
+  try {
+    return await work()
+  } catch (error) {
+    if (isDataFailure(error)) return refuse('', error.reason, error.message)
+    throw error
+  }
+}
+
+/** Saves a new product, or an edit of the version it was made from. */
+export async function saveProduct(fromVersion: number | null, input: unknown): Promise<Refusal> {
+  const read = parse(productFile, input)
+  if (!read.ok) return { problems: read.problems }
+  const product = productOf(read.value)
+  const refusal = await writing(async () => {
+    const db = await database()
+    const { currency } = await readSettings(db)
+    if (fromVersion === null) {
+      if (await findProduct(db, product.id))
+        return refuse('name', product.name, 'There is a product of this name; give this one another.')
+      await db.transaction((transaction) => addProduct(transaction, product, currency))
+      return null
+    }
+    const outcome = await updateProduct(db, fromVersion, product, currency)
+    if (outcome === 'gone')
+      return refuse('', product.name, 'This product was removed meanwhile; nothing was saved.')
+    if (outcome === 'changedMeanwhile') {
+      return refuse(
+        'version',
+        product.name,
+        'This product was changed in another window since you opened it. Nothing was overwritten; your entries are still here.',
+      )
+    }
+    return null
+  })
+  if (refusal) return refusal
+  revalidatePath('/cabinet')
+  redirect('/cabinet')
+}
+
+export async function archiveProduct(id: string, archived: boolean): Promise<void> {
+  const db = await database()
+  const product = await findProduct(db, id)
+  if (product) {
+    const { currency } = await readSettings(db)
+    await updateProduct(db, product.version, { ...product, archived }, currency)
+  }
+  revalidatePath('/cabinet')
+}
+
+export async function saveTool(isNew: boolean, input: unknown): Promise<Refusal> {
+  const read = parse(toolFile, input)
+  if (!read.ok) return { problems: read.problems }
+  const refusal = await writing(async () => {
+    const db = await database()
+    if (isNew && (await listTools(db)).some(({ id }) => id === read.value.id))
+      return refuse('name', read.value.name, 'There is a tool of this name; give this one another.')
+    await putTool(db, toolOf(read.value))
+    return null
+  })
+  if (refusal) return refusal
+  revalidatePath('/cabinet/tools')
+  redirect('/cabinet/tools')
+}
+
+export async function changeToolState(id: string, state: ToolState): Promise<void> {
+  await setToolState(await database(), id, state)
+  revalidatePath('/cabinet/tools')
+}
+
+export async function discardTool(id: string): Promise<void> {
+  await removeTool(await database(), id)
+  revalidatePath('/cabinet/tools')
+  redirect('/cabinet/tools')
+}
+
+/** What an import would do; nothing is written. */
+export async function lookAtImport(
+  text: string,
+): Promise<{ problems: readonly Problem[]; preview: ImportPreview | null }> {
+  const preview = await previewImport(await database(), text)
+  return preview.ok ? { problems: [], preview: preview.value } : { problems: preview.problems, preview: null }
+}
+
+export async function takeImport(text: string): Promise<Refusal> {
+  const refusal = await writing(async () => {
+    const taken = await importCabinet(await database(), text)
+    return taken.ok ? null : { problems: taken.problems }
+  })
+  if (refusal) return refusal
+  revalidatePath('/cabinet')
+  redirect('/cabinet')
+}

@@ -1,0 +1,37 @@
+import type { Metadata } from 'next'
+import { database } from '@/data/connection'
+import { findProduct } from '@/data/queries/cabinet'
+import { readSettings } from '@/data/queries/settings'
+import { ProductForm } from '@/ui/cabinet/ProductForm'
+import { valuesOf, valuesOfFamily } from '@/ui/cabinet/productValues'
+import { saveProduct } from '../actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'New product' }
+
+export default async function NewProductPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>
+}) {
+  const { from } = await searchParams
+  const db = await database()
+  const copied = typeof from === 'string' ? await findProduct(db, from) : null
+  return (
+    <>
+      <header className="place-head">
+        <h1>{copied ? `Like ${copied.name}` : 'New product'}</h1>
+      </header>
+      <ProductForm
+        initial={
+          copied
+            ? { ...valuesOf(copied), id: '', name: `${copied.name} copy` }
+            : valuesOfFamily('wheelShampoo')
+        }
+        isNew
+        currency={(await readSettings(db)).currency}
+        save={saveProduct.bind(null, null)}
+      />
+    </>
+  )
+}

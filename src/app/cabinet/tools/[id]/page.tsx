@@ -1,0 +1,26 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { database } from '@/data/connection'
+import { listTools } from '@/data/queries/tools'
+import { ToolForm } from '@/ui/cabinet/ToolForm'
+import { discardTool, saveTool } from '../../actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Tool' }
+
+export default async function ToolPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = decodeURIComponent((await params).id)
+  const tool = (await listTools(await database())).find((one) => one.id === id)
+  if (!tool) notFound()
+  return (
+    <>
+      <header className="place-head">
+        <h1>{tool.name}</h1>
+        <form action={discardTool.bind(null, id)}>
+          <button className="btn btn-outline-secondary">Throw it away</button>
+        </form>
+      </header>
+      <ToolForm tool={tool} save={saveTool.bind(null, false)} />
+    </>
+  )
+}

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { morePlaces } from '@/ui/frame/places'
+
+export const metadata: Metadata = { title: 'More' }
+
+/** Places that have no room in the bar of a phone. */
+export default function MorePage() {
+  return (
+    <>
+      <header className="place-head">
+        <h1>More</h1>
+      </header>
+      <ul className="rows">
+        {morePlaces.map(({ href, name, purpose }) => (
+          <li key={href} className="row-item more-row">
+            <Link href={href} prefetch={false}>
+              {name}
+            </Link>
+            <span className="soft">{purpose}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}

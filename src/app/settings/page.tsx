@@ -1,0 +1,22 @@
+import type { Metadata } from 'next'
+import { database } from '@/data/connection'
+import { readSettings } from '@/data/queries/settings'
+import { SettingsForm } from '@/ui/settings/SettingsForm'
+import { saveSettings } from './actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Settings' }
+
+export default async function SettingsPage() {
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>Settings</h1>
+          <p className="lead-text">Plans made from now on follow these, and say which of them decided.</p>
+        </div>
+      </header>
+      <SettingsForm initial={await readSettings(await database())} save={saveSettings} />
+    </>
+  )
+}

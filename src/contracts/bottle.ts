@@ -1,0 +1,12 @@
+import * as v from 'valibot'
+import { numberFrom, shortText } from './fields'
+
+/** A bottle as it was mixed at the bench. */
+export const bottleInput = v.strictObject({
+  productId: shortText('product', 60),
+  fraction: numberFrom(0.00005, 1),
+  totalMillilitres: numberFrom(1, 100_000, 'ml'),
+  mixedBy: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name to 80 characters.')), ''),
+})
+
+export type BottleInput = v.InferOutput<typeof bottleInput>

@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import * as v from 'valibot'
+import { productFile, productOf } from './cabinet'
+import { readCabinetCsv, readCabinetText, readNumber, writeCabinetCsv } from './cabinetCsv'
+
+const demo = v
+  .parse(v.array(productFile), JSON.parse(readFileSync('src/demo/data/cabinet.json', 'utf8')))
+  .map(productOf)
+const head = 'id,name,family,strength,pack ml,pack price'
+const problems = (text: string) => {
+  const read = readCabinetText(text)
+  return read.ok ? [] : read.problems.map(({ path, mend }) => `${path}: ${mend}`)
+}
+
+describe('a cabinet as a table', () => {
+  it('written out and read again is the same cabinet', () => {
+    const read = readCabinetCsv(writeCabinetCsv(demo))
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    expect(read.value).toHaveLength(demo.length)
+    read.value.map(productOf).forEach((product, index) => {
+      const original = demo[index]!
+      expect(product).toMatchObject({ id: original.id, name: original.name, family: original.family })
+      expect(product.strength.to).toBeCloseTo(original.strength.to, 3)
+      expect(product.packPriceMinor).toBe(original.packPriceMinor)
+      expect(product.dwellSeconds).toEqual(original.dwellSeconds)
+    })
+  })
+
+  it('takes semicolons, decimal commas, a byte order mark and Windows line ends', () => {
+    const text = `\uFEFFID;Name;Family;Pack ml;Pack price;rating film\r\nsoap;"Tallow; soap";wheelShampoo;1.000;17,90;2\r\n`
+    const read = readCabinetCsv(text)
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    expect(read.value[0]).toMatchObject({
+      id: 'soap',
+      name: 'Tallow; soap',
+      packPriceMinor: 1790,
+      ratings: { film: 2 },
+    })
+  })
+
+  it.each([
+    ['12,9', 12.9],
+    ['1,290.50', 1290.5],
+    ['1.290,50', 1290.5],
+    ['1.234.567', 1234567],
+    ["5'000", 5000],
+    ['7', 7],
+  ])('reads %s as %d', (text, value) => expect(readNumber(text)).toBe(value))
+
+  it.each([
+    ['wrong columns', 'name,colour\nA,red', /row 1: The table needs the columns id, family/],
+    ['a column nobody knows', `${head},colour\na,A,degreaser,,,,red`, /row 1: These columns are not known/],
+    ['no rows', `${head}\n`, /no products/],
+    ['an unknown family', `${head}\na,A,magic,,1000,10`, /row 2, family: Use one of/],
+    ['a pack of zero', `${head}\na,A,degreaser,,0,10`, /row 2, pack ml: Give a number from 1/],
+    ['a price of zero', `${head}\na,A,degreaser,,1000,0`, /row 2, pack price: Give a number from 1/],
+    ['an open strength', `${head}\na,A,degreaser,3:2,1000,10`, /row 2, strength: Which side/],
+    ['words where a number belongs', `${head}\na,A,degreaser,,many,10`, /row 2, pack ml: Give a number/],
+    [
+      'the same id twice',
+      `${head}\na,A,degreaser,,1,10\na,B,degreaser,,1,10`,
+      /row 3, id: The same id stands in row 2/,
+    ],
+    [
+      'dwell the wrong way round',
+      'id,name,family,shortest dwell s,longest dwell s\na,A,degreaser,90,30',
+      /row 2, longest dwell s: .*swap/,
+    ],
+    ['no rating at all', 'id,name,family,rating tar\na,A,tarRemover,0', /row 2, ratings: It takes no soil/],
+    ['nothing', '   ', /empty/],
+    ['broken JSON', '{"products": [', /neither a table nor JSON/],
+    ['JSON of another kind', '{"format":"x"}', /format/],
+  ])('%s is refused by row and column', (_, text, mend) => {
+    expect(problems(text).join('\n')).toMatch(mend)
+  })
+
+  it('takes nothing where one row is wrong, and names every wrong cell', () => {
+    const text = `${head}\na,A,degreaser,,1000,10\nb,,degreaser,,0,10\nc,C,nothing,,1000,10`
+    expect(problems(text)).toHaveLength(3)
+  })
+
+  it('takes no more than five hundred products', () => {
+    const rows = Array.from({ length: 501 }, (_, index) => `p${index},P ${index},degreaser,,1000,10`)
+    expect(problems([head, ...rows].join('\n')).join()).toMatch(/At most 500/)
+  })
+
+  it('keeps a name that looks like a formula a name', () => {
+    const csv = writeCabinetCsv([{ ...demo[0]!, name: '=HYPERLINK("x")' }])
+    expect(csv).toContain(`'=HYPERLINK`)
+    const read = readCabinetCsv(csv)
+    expect(read.ok && read.value[0]?.name).toBe('=HYPERLINK("x")')
+  })
+})

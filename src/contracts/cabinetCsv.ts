@@ -1,0 +1,202 @@
+import Papa from 'papaparse'
+import { familyIds } from '@/core/chemistry/families'
+import { writeDilution } from '@/core/dilution'
+import type { Product } from '@/core/chemistry/product'
+import { fail, showFound, succeed, type Problem, type Result } from '@/core/result'
+import { soils } from '@/core/soils/soil'
+import type * as v from 'valibot'
+import { idsOnce, productFile, type ProductFile } from './cabinet'
+import { cabinetFile } from './formats'
+import { parse } from './problems'
+
+/** Larger than any honest cabinet. */
+export const longestCabinetBytes = 2_000_000
+
+const ratingColumns = soils.map((soil) => `rating ${soil}`)
+const columns = [
+  'id', 'name', 'family', 'strength', 'shortest dwell s', 'longest dwell s', 'delivery', 'pack ml', 'pack price',
+  'stock ml', 'wear', 'contains fluoride', 'archived', ...ratingColumns,
+] as const // prettier-ignore
+const needed = ['id', 'name', 'family'] as const
+
+/** The cabinet as a table: prices in whole units of the currency, strengths as people write them. */
+export function writeCabinetCsv(products: readonly Product[]): string {
+  const rows = products.map((product) => [
+    product.id,
+    product.name,
+    product.family,
+    writeDilution(product.strength, 'percent'),
+    product.dwellSeconds.min,
+    product.dwellSeconds.max,
+    product.delivery,
+    product.packMillilitres,
+    product.packPriceMinor / 100,
+    product.stockMillilitres,
+    product.wear ?? '',
+    product.containsFluoride ? 'yes' : '',
+    product.archived ? 'yes' : '',
+    ...soils.map((soil) => product.ratings[soil] ?? ''),
+  ])
+  // A text that starts like a formula is one to a spreadsheet; the quote keeps it a text.
+  return Papa.unparse({ fields: [...columns], data: rows }, { escapeFormulae: true })
+}
+
+/** Columns are found whatever their capitals. */
+const canonical = (name: string): string =>
+  columns.find((column) => column.toLowerCase() === name.trim().toLowerCase()) ?? name.trim()
+
+/** A number as either half of the world writes it: 1,290.50, 1.290,50, 12,9. */
+export function readNumber(text: string): number {
+  const plain = text.replace(/[\s\u00a0']/g, '')
+  const last = Math.max(plain.lastIndexOf(','), plain.lastIndexOf('.'))
+  if (last < 0) return Number(plain)
+  const both = plain.includes(',') && plain.includes('.')
+  const repeated = (plain.match(/[.,]/g) ?? []).length > 1
+  if (both || !repeated) {
+    return Number(`${plain.slice(0, last).replace(/[.,]/g, '')}.${plain.slice(last + 1)}`)
+  }
+  return Number(plain.replace(/[.,]/g, ''))
+}
+
+const yes = (text: string): boolean => /^(yes|true|1|x|ja)$/i.test(text)
+
+function productOfRow(row: Record<string, string>): unknown {
+  const text = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
+  const number = (column: (typeof columns)[number]) => {
+    const found = text(column)
+    if (found === '') return undefined
+    const value = readNumber(found)
+    return Number.isFinite(value) ? value : found
+  }
+  const optional = (column: (typeof columns)[number]) => text(column) || undefined
+  const price = number('pack price')
+  const [min, max] = [number('shortest dwell s'), number('longest dwell s')]
+  const ratings = Object.fromEntries(
+    soils.flatMap((soil) => {
+      const found = (row[`rating ${soil}`] ?? '').trim()
+      return found === '' ? [] : [[soil, Number.isFinite(readNumber(found)) ? readNumber(found) : found]]
+    }),
+  )
+  return {
+    id: text('id'),
+    name: text('name').replace(/^'(?=[=+\-@])/, ''),
+    family: text('family'),
+    strength: optional('strength'),
+    ...(min !== undefined || max !== undefined ? { dwellSeconds: { min: min ?? 0, max: max ?? min } } : {}),
+    delivery: optional('delivery'),
+    packMillilitres: number('pack ml'),
+    packPriceMinor: typeof price === 'number' ? Math.round(price * 100) : price,
+    stockMillilitres: number('stock ml'),
+    wear: optional('wear'),
+    containsFluoride: yes(text('contains fluoride')),
+    archived: yes(text('archived')),
+    ratings,
+  }
+}
+
+/** Columns by the field a problem stands at, so that a person finds the cell. */
+const columnOf = (path: string): string =>
+  ({
+    'dwellSeconds.min': 'shortest dwell s',
+    'dwellSeconds.max': 'longest dwell s',
+    dwellSeconds: 'longest dwell s',
+    packMillilitres: 'pack ml',
+    packPriceMinor: 'pack price',
+    stockMillilitres: 'stock ml',
+    containsFluoride: 'contains fluoride',
+  })[path] ?? path.replace('ratings.', 'rating ')
+
+/**
+ * Reads a cabinet from a table: comma or semicolon, decimal point or comma, with or without a byte order mark. Every
+ * problem names its row (the head is row 1) and its column; one problem and nothing is taken.
+ */
+export function readCabinetCsv(text: string): Result<ProductFile[]> {
+  const table = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: canonical,
+  })
+  const fields = table.meta.fields ?? []
+  const missing = needed.filter((column) => !fields.includes(column))
+  if (missing.length > 0) {
+    return fail({
+      path: 'row 1',
+      found: showFound(fields.join(', ')),
+      mend: `The table needs the columns ${missing.join(', ')}. An export of the cabinet shows them all.`,
+    })
+  }
+  const known: readonly string[] = columns
+  const unknown = fields.filter((field) => field !== '' && !known.includes(field))
+  if (unknown.length > 0) {
+    return fail({
+      path: 'row 1',
+      found: showFound(unknown.join(', ')),
+      mend: `These columns are not known; remove or rename them. Known are: ${columns.join(', ')}.`,
+    })
+  }
+  if (table.data.length === 0)
+    return fail({ path: '', found: 'no rows', mend: 'The table has a head but no products.' })
+  const problems: Problem[] = []
+  const products: ProductFile[] = []
+  const ids = new Map<string, number>()
+  table.data.forEach((row, index) => {
+    const line = index + 2
+    const read = parse(productFile, productOfRow(row))
+    if (read.ok) {
+      const before = ids.get(read.value.id)
+      if (before !== undefined) {
+        problems.push({
+          path: `row ${line}, id`,
+          found: showFound(read.value.id),
+          mend: `The same id stands in row ${before}; give each product its own.`,
+        })
+      }
+      ids.set(read.value.id, line)
+      products.push(read.value)
+      return
+    }
+    problems.push(
+      ...read.problems.map((problem) => ({ ...problem, path: `row ${line}, ${columnOf(problem.path)}` })),
+    )
+  })
+  if (products.length > 500) {
+    problems.push({
+      path: '',
+      found: `${products.length} products`,
+      mend: 'At most 500 products in one cabinet.',
+    })
+  }
+  return problems.length > 0 ? fail(...problems) : succeed(products)
+}
+
+/** Reads a cabinet from a table or from a cabinet file in JSON, whichever it is. */
+export function readCabinetText(text: string): Result<v.InferOutput<typeof cabinetFile>> {
+  if (new TextEncoder().encode(text).length > longestCabinetBytes) {
+    return fail({
+      path: '',
+      found: `${text.length} characters`,
+      mend: 'A cabinet has at most 2 MB; this is something else.',
+    })
+  }
+  if (text.trim() === '') return fail({ path: '', found: 'nothing', mend: 'The file is empty.' })
+  if (!/^\uFEFF?\s*[{[]/.test(text)) {
+    const products = readCabinetCsv(text)
+    return products.ok
+      ? succeed({ format: 'even-spoke/cabinet/1', products: products.value, tools: [] })
+      : products
+  }
+  let value: unknown
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch {
+    return fail({ path: '', found: showFound(text.slice(0, 40)), mend: 'This is neither a table nor JSON.' })
+  }
+  const read = parse(cabinetFile, value)
+  if (!read.ok) return read
+  if (!idsOnce(read.value.products))
+    return fail({ path: 'products', found: 'an id twice', mend: 'Give each product its own id.' })
+  return read
+}
+
+/** Families a table may name, for the text beside the import. */
+export const familyColumnText = familyIds.join(', ')

@@ -1,0 +1,36 @@
+import { fail, succeed, type Result } from '@/core/result'
+import type { BottleInput } from '@/contracts/bottle'
+import type { Database } from '@/data/database'
+import { addBottle } from '@/data/queries/bottles'
+import { findProduct, takeFromStock } from '@/data/queries/cabinet'
+
+/** Writes a mixed bottle down and takes its concentrate off the stock, both or neither. */
+export function mixBottle(database: Database, input: BottleInput, now: Date): Promise<Result<string>> {
+  return database.transaction(async (transaction) => {
+    const product = await findProduct(transaction, input.productId)
+    if (!product)
+      return fail({
+        path: 'productId',
+        found: input.productId,
+        mend: 'This product is gone; choose another.',
+      })
+    if (product.containsFluoride) {
+      return fail({
+        path: 'productId',
+        found: product.name,
+        mend: 'It contains fluoride: this program neither plans nor mixes with it.',
+      })
+    }
+    const id = await addBottle(transaction, {
+      productId: product.id,
+      productName: product.name,
+      family: product.family,
+      fraction: input.fraction,
+      totalMillilitres: input.totalMillilitres,
+      mixedAt: now,
+      mixedBy: input.mixedBy,
+    })
+    await takeFromStock(transaction, product.id, input.fraction * input.totalMillilitres)
+    return succeed(id)
+  })
+}

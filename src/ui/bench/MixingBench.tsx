@@ -1,0 +1,266 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import {
+  calibrateLance,
+  dilutionStyles,
+  lanceBottleFraction,
+  lanceSurfaceFraction,
+  mixingRecipe,
+  readDilution,
+  writeDilution,
+  type DilutionChoice,
+  type Mix,
+} from '@/core/dilution'
+import type { OunceSystem } from '@/core/quantity/volume'
+import type { Problem } from '@/core/result'
+import { formatMillilitres } from '../format/format'
+import type { FormAction } from '../formAction'
+import { BottleDrawing } from '../plan/BottleDrawing'
+import { ProblemAlert } from '../ProblemAlert'
+
+interface MixingBenchProps {
+  readonly products: readonly { readonly id: string; readonly name: string; readonly strength: Mix }[]
+  readonly chosenId: string | null
+  readonly ounces: OunceSystem | null
+  readonly smallestMeasureMillilitres: number
+  readonly lance: { readonly washerLitresPerMinute: number; readonly drawLitresPerMinute: number }
+  readonly keep: FormAction<unknown>
+}
+
+const numberOf = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+
+/** Any way of saying a strength in; what to pour, what the lance makes of it, and a bottle with a label out. */
+export function MixingBench(props: MixingBenchProps) {
+  const { products, ounces, smallestMeasureMillilitres, lance } = props
+  const [productId, setProductId] = useState(props.chosenId ?? products[0]?.id ?? '')
+  const product = products.find(({ id }) => id === productId)
+  const [said, setSaid] = useState(product ? writeDilution(product.strength) : '1:10')
+  const [answer, setAnswer] = useState<DilutionChoice | null>(null)
+  const [total, setTotal] = useState('500')
+  const [bottle, setBottle] = useState('1000')
+  const [mixedBy, setMixedBy] = useState('')
+  const [surface, setSurface] = useState('2')
+  const [calibration, setCalibration] = useState({ millilitres: '', seconds: '' })
+  const [draw, setDraw] = useState(lance.drawLitresPerMinute)
+  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [busy, startKeeping] = useTransition()
+
+  const reading = readDilution(said, {
+    ...(ounces ? { ounces } : {}),
+    ...(Number.isFinite(numberOf(bottle)) ? { bottleMillilitres: numberOf(bottle) } : {}),
+  })
+  const mix = answer?.mix ?? (reading.kind === 'mix' ? reading.mix : null)
+  // Of a range the middle is mixed; the ends are said.
+  const fraction = mix && Math.sqrt(mix.from * mix.to)
+  const wanted = numberOf(total)
+  const recipe = fraction && wanted > 0 ? mixingRecipe(fraction, wanted, smallestMeasureMillilitres) : null
+  const flow = { washerLitresPerMinute: lance.washerLitresPerMinute, drawLitresPerMinute: draw }
+  const needed = lanceBottleFraction(numberOf(surface) / 100, flow)
+  const calibrated =
+    calibration.millilitres !== '' && calibration.seconds !== ''
+      ? calibrateLance(numberOf(calibration.millilitres), numberOf(calibration.seconds))
+      : null
+  const say = (text: string) => {
+    setSaid(text)
+    setAnswer(null)
+  }
+  return (
+    <div className="bench">
+      <form
+        className="bench-mix"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (recipe?.ok) {
+            const { realFraction, totalMillilitres } = recipe.value
+            startKeeping(async () =>
+              setProblems(
+                (await props.keep({ productId, fraction: realFraction, totalMillilitres, mixedBy })).problems,
+              ),
+            )
+          }
+        }}
+      >
+        <div className="field-grid">
+          <Form.Group controlId="product">
+            <Form.Label>Product</Form.Label>
+            <Form.Select
+              value={productId}
+              onChange={(event) => {
+                setProductId(event.target.value)
+                const next = products.find(({ id }) => id === event.target.value)
+                if (next) say(writeDilution(next.strength))
+              }}
+            >
+              {products.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="total">
+            <Form.Label>Wanted in all, ml</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={total}
+              onChange={(event) => setTotal(event.target.value)}
+            />
+          </Form.Group>
+          <Form.Group controlId="strength" className="is-wide">
+            <Form.Label>Strength, any way it is said</Form.Label>
+            <Form.Control
+              value={said}
+              maxLength={200}
+              autoComplete="off"
+              isInvalid={reading.kind === 'unreadable'}
+              onChange={(event) => say(event.target.value)}
+            />
+            <Form.Control.Feedback type="invalid">
+              {reading.kind === 'unreadable' && reading.mend}
+            </Form.Control.Feedback>
+            <Form.Text>
+              four to one, 20 %, 60/40, half an ounce per gallon, 30 ml in a 20 litre bucket …
+            </Form.Text>
+          </Form.Group>
+        </div>
+        {reading.kind === 'open' && (
+          <div role="group" aria-label={reading.question}>
+            <p>
+              <b>{reading.question}</b>
+            </p>
+            <div className="chips mt-2">
+              {reading.choices.map((choice) => (
+                <button
+                  key={choice.label}
+                  type="button"
+                  className="chip"
+                  aria-pressed={answer?.label === choice.label}
+                  onClick={() => setAnswer(choice)}
+                >
+                  {choice.label}
+                </button>
+              ))}
+            </div>
+          </div>
+        )}
+        {reading.kind === 'needs' && (
+          <Form.Group controlId="bottle">
+            <Form.Label>{reading.question} ml</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={bottle}
+              onChange={(event) => setBottle(event.target.value)}
+            />
+          </Form.Group>
+        )}
+        {recipe?.ok && mix && (
+          <div className="bench-recipe" aria-live="polite">
+            <BottleDrawing recipe={recipe.value} delivery="trigger" id="bench-bottle" />
+            <div>
+              <p className="bench-figure">
+                {formatMillilitres(recipe.value.concentrateMillilitres)}
+                {recipe.value.waterMillilitres > 0 &&
+                  ` + ${formatMillilitres(recipe.value.waterMillilitres)} water`}
+              </p>
+              <p className="soft">
+                {dilutionStyles
+                  .map((style) =>
+                    writeDilution({ from: recipe.value.realFraction, to: recipe.value.realFraction }, style),
+                  )
+                  .join('  ·  ')}
+              </p>
+              {mix.from !== mix.to && (
+                <p className="soft">
+                  The label says {writeDilution(mix)}; this is the middle. Start weaker, go up if it stays.
+                </p>
+              )}
+              {reading.kind === 'mix' && reading.inLanceBottle && (
+                <p className="soft">
+                  Said of a lance bottle: at the wheel it is{' '}
+                  {(lanceSurfaceFraction(recipe.value.realFraction, flow) * 100).toFixed(2)} %.
+                </p>
+              )}
+              <p className="soft">Water first, then the product. Never two products in one bottle.</p>
+            </div>
+          </div>
+        )}
+        {recipe && !recipe.ok && <ProblemAlert problems={recipe.problems} />}
+        <div className="bench-keep">
+          <Form.Group controlId="mixedBy">
+            <Form.Label>Mixed by</Form.Label>
+            <Form.Control
+              value={mixedBy}
+              maxLength={80}
+              onChange={(event) => setMixedBy(event.target.value)}
+            />
+          </Form.Group>
+          <Button type="submit" disabled={busy || !recipe?.ok || productId === ''}>
+            {busy ? 'Writing …' : 'Keep it and print the label'}
+          </Button>
+        </div>
+        <ProblemAlert problems={problems} />
+      </form>
+
+      <section aria-labelledby="lance" className="bench-lance">
+        <div className="section-head">
+          <h2 id="lance">Foam lance</h2>
+        </div>
+        <div className="field-grid">
+          <Form.Group controlId="surface">
+            <Form.Label>Wanted at the wheel, %</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={surface}
+              onChange={(event) => setSurface(event.target.value)}
+            />
+          </Form.Group>
+          <div className="bench-answer" aria-live="polite">
+            {Number.isFinite(numberOf(surface)) && numberOf(surface) > 0 ? (
+              needed.ok ? (
+                <>
+                  Into the bottle: <b>{writeDilution({ from: needed.value, to: needed.value }, 'percent')}</b>
+                </>
+              ) : (
+                needed.problems[0]?.mend
+              )
+            ) : (
+              'Give a strength above 0 %.'
+            )}
+          </div>
+          <Form.Group controlId="calibrate-ml">
+            <Form.Label>Calibrate: in the bottle, ml</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={calibration.millilitres}
+              onChange={(event) => setCalibration({ ...calibration, millilitres: event.target.value })}
+            />
+          </Form.Group>
+          <Form.Group controlId="calibrate-s">
+            <Form.Label>empty after, seconds</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={calibration.seconds}
+              onChange={(event) => setCalibration({ ...calibration, seconds: event.target.value })}
+            />
+          </Form.Group>
+        </div>
+        <p className="soft" aria-live="polite">
+          Washer {lance.washerLitresPerMinute} l/min, draw {draw.toFixed(2)} l/min.{' '}
+          {calibrated &&
+            (calibrated.ok ? (
+              <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
+                Use the measured {calibrated.value.toFixed(2)} l/min
+              </button>
+            ) : (
+              calibrated.problems.map(({ mend }) => mend).join(' ')
+            ))}{' '}
+          The settings keep it for plans.
+        </p>
+      </section>
+    </div>
+  )
+}

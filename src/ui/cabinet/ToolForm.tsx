@@ -1,0 +1,145 @@
+'use client'
+
+import Link from 'next/link'
+import { useState, useTransition } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import {
+  stiffnesses,
+  toolDuties,
+  toolKindNames,
+  toolKinds,
+  usualDuty,
+  type Tool,
+  type ToolKind,
+} from '@/core/tools/tool'
+import type { FormAction } from '../formAction'
+import { ProblemAlert } from '../ProblemAlert'
+import { idOfName } from './productValues'
+
+const measures = [
+  { name: 'diameterMillimetres', label: 'Head, mm', hint: 'as it stands' },
+  { name: 'squeezedMillimetres', label: 'Squeezed, mm', hint: 'what it passes through' },
+  { name: 'reachMillimetres', label: 'Reach, mm', hint: 'with the handle' },
+] as const
+
+type Values = Record<(typeof measures)[number]['name'] | 'name', string> &
+  Pick<Tool, 'kind' | 'stiffness' | 'dedicatedTo' | 'state'>
+
+/** Adds or edits a tool. */
+export function ToolForm({ tool, save }: { readonly tool: Tool | null; readonly save: FormAction<unknown> }) {
+  const [values, setValues] = useState<Values>({
+    name: tool?.name ?? '',
+    kind: tool?.kind ?? 'barrelBrush',
+    stiffness: tool?.stiffness ?? 'soft',
+    dedicatedTo: tool?.dedicatedTo ?? 'wheel',
+    state: tool?.state ?? 'clean',
+    diameterMillimetres: String(tool?.diameterMillimetres ?? 50),
+    squeezedMillimetres: String(tool?.squeezedMillimetres ?? 30),
+    reachMillimetres: String(tool?.reachMillimetres ?? 300),
+  })
+  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [busy, startSaving] = useTransition()
+  const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
+  const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+  return (
+    <form
+      className="product-form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        startSaving(async () => {
+          const refusal = await save({
+            ...values,
+            id: tool?.id ?? (idOfName(values.name) || '-'),
+            diameterMillimetres: number(values.diameterMillimetres),
+            squeezedMillimetres: number(values.squeezedMillimetres),
+            reachMillimetres: number(values.reachMillimetres),
+          })
+          setProblems(refusal.problems)
+        })
+      }}
+    >
+      <div className="field-grid">
+        <Form.Group controlId="name">
+          <Form.Label>Name</Form.Label>
+          <Form.Control
+            value={values.name}
+            isInvalid={mendOf('name') !== undefined}
+            onChange={(event) => setValues({ ...values, name: event.target.value })}
+          />
+          <Form.Control.Feedback type="invalid">{mendOf('name')}</Form.Control.Feedback>
+        </Form.Group>
+        <Form.Group controlId="kind">
+          <Form.Label>Kind</Form.Label>
+          <Form.Select
+            value={values.kind}
+            onChange={(event) => {
+              const kind = event.target.value as ToolKind
+              setValues({ ...values, kind, dedicatedTo: usualDuty(kind) })
+            }}
+          >
+            {toolKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {toolKindNames[kind]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {measures.map(({ name, label, hint }) => (
+          <Form.Group key={name} controlId={name}>
+            <Form.Label>{label}</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={values[name]}
+              isInvalid={mendOf(name) !== undefined}
+              onChange={(event) => setValues({ ...values, [name]: event.target.value })}
+            />
+            <Form.Control.Feedback type="invalid">{mendOf(name)}</Form.Control.Feedback>
+            <Form.Text>{hint}</Form.Text>
+          </Form.Group>
+        ))}
+        <Form.Group controlId="stiffness">
+          <Form.Label>Bristles</Form.Label>
+          <Form.Select
+            value={values.stiffness}
+            onChange={(event) => setValues({ ...values, stiffness: event.target.value as Tool['stiffness'] })}
+          >
+            {stiffnesses.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="duty">
+          <Form.Label>Kept for the</Form.Label>
+          <Form.Select
+            value={values.dedicatedTo}
+            onChange={(event) =>
+              setValues({ ...values, dedicatedTo: event.target.value as Tool['dedicatedTo'] })
+            }
+          >
+            {toolDuties.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      </div>
+      <div aria-live="polite">
+        <ProblemAlert
+          problems={problems.filter(
+            ({ path }) => path !== 'name' && !measures.some(({ name }) => name === path),
+          )}
+        />
+      </div>
+      <div className="chips">
+        <Button type="submit" disabled={busy}>
+          {busy ? 'Saving …' : tool ? 'Save it' : 'Add it'}
+        </Button>
+        <Link href="/cabinet/tools" className="btn btn-outline-secondary">
+          Leave
+        </Link>
+      </div>
+    </form>
+  )
+}

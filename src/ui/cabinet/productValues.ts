@@ -1,0 +1,117 @@
+import { familyOf, type FamilyId } from '@/core/chemistry/families'
+import type { Product } from '@/core/chemistry/product'
+import { writeDilution } from '@/core/dilution'
+import { soils, type Soil } from '@/core/soils/soil'
+
+/** A product as the form holds it: what a person types, as text. */
+export interface ProductValues {
+  readonly id: string
+  readonly name: string
+  readonly family: FamilyId
+  readonly strength: string
+  readonly dwellMin: string
+  readonly dwellMax: string
+  readonly delivery: string
+  readonly packMillilitres: string
+  readonly packPrice: string
+  readonly stockMillilitres: string
+  readonly otherPacks: readonly { readonly millilitres: string; readonly price: string }[]
+  readonly wear: string
+  readonly ratings: Partial<Record<Soil, string>>
+  readonly containsFluoride: boolean
+  readonly archived: boolean
+}
+
+/** A new product of a family: everything the label usually says is there already. */
+export function valuesOfFamily(family: FamilyId): ProductValues {
+  const { strength, dwellSeconds, delivery } = familyOf(family)
+  return {
+    id: '',
+    name: '',
+    family,
+    strength: writeDilution(strength),
+    dwellMin: String(dwellSeconds.min),
+    dwellMax: String(dwellSeconds.max),
+    delivery,
+    packMillilitres: '1000',
+    packPrice: '',
+    stockMillilitres: '1000',
+    otherPacks: [],
+    wear: '',
+    ratings: {},
+    containsFluoride: false,
+    archived: false,
+  }
+}
+
+export function valuesOf(product: Product): ProductValues {
+  return {
+    id: product.id,
+    name: product.name,
+    family: product.family,
+    strength: writeDilution(
+      product.strength,
+      product.strength.from === product.strength.to ? 'ratio' : 'percent',
+    ),
+    dwellMin: String(product.dwellSeconds.min),
+    dwellMax: String(product.dwellSeconds.max),
+    delivery: product.delivery,
+    packMillilitres: String(product.packMillilitres),
+    packPrice: String(product.packPriceMinor / 100),
+    stockMillilitres: String(product.stockMillilitres),
+    otherPacks: product.otherPacks.map(({ millilitres, priceMinor }) => ({
+      millilitres: String(millilitres),
+      price: String(priceMinor / 100),
+    })),
+    wear: product.wear ?? '',
+    ratings: Object.fromEntries(
+      Object.entries(product.ratings).map(([soil, rating]) => [soil, String(rating)]),
+    ),
+    containsFluoride: product.containsFluoride,
+    archived: product.archived,
+  }
+}
+
+const numberOf = (text: string): number | string => {
+  const value = Number(text.trim().replace(',', '.'))
+  return text.trim() === '' || !Number.isFinite(value) ? text : value
+}
+const minorOf = (text: string): number | string => {
+  const value = numberOf(text)
+  return typeof value === 'number' ? Math.round(value * 100) : value
+}
+
+/** An id from a name, readable in files. */
+export const idOfName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^\p{Letter}\p{Number}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
+
+/** What the contract checks; it names the field of every problem. */
+export const inputOf = (values: ProductValues): unknown => ({
+  id: values.id || idOfName(values.name) || '-',
+  name: values.name,
+  family: values.family,
+  strength: values.strength,
+  dwellSeconds: { min: numberOf(values.dwellMin), max: numberOf(values.dwellMax) },
+  delivery: values.delivery,
+  packMillilitres: numberOf(values.packMillilitres),
+  packPriceMinor: minorOf(values.packPrice),
+  stockMillilitres: numberOf(values.stockMillilitres),
+  otherPacks: values.otherPacks.map(({ millilitres, price }) => ({
+    millilitres: numberOf(millilitres),
+    priceMinor: minorOf(price),
+  })),
+  wear: values.wear || undefined,
+  ratings: Object.fromEntries(
+    soils.flatMap((soil) => {
+      const rating = values.ratings[soil]
+      return rating === undefined || rating === '' ? [] : [[soil, Number(rating)]]
+    }),
+  ),
+  containsFluoride: values.containsFluoride,
+  archived: values.archived,
+})
