@@ -3,6 +3,7 @@ import { expect, test } from './server'
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any place, ${colorScheme}`, async ({ browser, server }) => {
+    test.setTimeout(180_000)
     const context = await browser.newContext({
       baseURL: server.address,
       colorScheme,
@@ -24,6 +25,16 @@ for (const colorScheme of ['light', 'dark'] as const) {
       `${job}/run`,
       '/due',
       '/log',
+      '/cabinet',
+      '/cabinet/new',
+      '/cabinet/grindle-cut',
+      '/cabinet/import',
+      '/cabinet/tools',
+      '/cabinet/tools/new',
+      '/bench',
+      '/rules',
+      '/settings',
+      '/more',
     ]
     for (const path of paths) {
       await page.goto(path)

@@ -42,19 +42,18 @@ await ensureChromium()
 await check('formatting', node([bin.prettier, '--check', '--log-level', 'warn', '.']))
 // Next writes the types of the routes; without them a fresh clone has nothing to check against.
 await check('route types', node([bin.next, 'typegen']))
-await check('lint', node([bin.eslint, '.', '--max-warnings', '0']))
-await check('types', node([bin.tsc, '--noEmit', '-p', 'tsconfig.json']))
-await check('types of the core alone', node([bin.tsc, '--noEmit', '-p', 'src/core/tsconfig.json']))
 
-say('\n— unit tests')
+// Checks that only read run beside the unit tests: two cores are enough for both.
 const unitReport = join(root, 'test-results', 'unit.json')
-const unit = await node([
-  bin.vitest,
-  'run',
-  '--reporter=dot',
-  '--reporter=json',
-  `--outputFile.json=${unitReport}`,
+say('\n— unit tests; lint and types beside them')
+const [unit, ...others] = await Promise.all([
+  node([bin.vitest, 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitReport}`]),
+  node([bin.eslint, '.', '--max-warnings', '0']),
+  node([bin.tsc, '--noEmit', '-p', 'tsconfig.json']),
+  node([bin.tsc, '--noEmit', '-p', 'src/core/tsconfig.json']),
 ])
+const names = ['lint', 'types', 'types of the core alone']
+for (const [index, name] of names.entries()) await check(name, Promise.resolve(others[index]))
 try {
   const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unitReport, 'utf8'))
   passed += numPassedTests

@@ -1,11 +1,18 @@
 import { CircleSlash, TriangleAlert } from 'lucide-react'
 import type { Metadata } from 'next'
-import { schoolTexts } from '@/core/job/schools'
+import { schoolTexts, type SchoolSetting } from '@/core/job/schools'
 import { ruleSubjects } from '@/core/rules/book'
 import { ruleWords } from '@/core/rules/ruleWords'
 import { verdictNames } from '@/core/rules/rule'
 
 export const metadata: Metadata = { title: 'Rule book' }
+
+/** A shop setting as a rule names it. */
+const schoolSaid = ({ name, value }: SchoolSetting): string => {
+  const { question, choices } = schoolTexts[name]
+  const chosen = choices.find((choice) => choice.value === value)
+  return `“${question}” at “${chosen?.text ?? String(value)}”`
+}
 
 const icons = { withCare: TriangleAlert, no: CircleSlash }
 

@@ -23,7 +23,7 @@ export interface CleanWheelCost {
 }
 
 /** More rounds are no way to clean a wheel. */
-const mostRounds = 4
+const mostRounds = 3
 /** A bucket serves four wheels. */
 const wheelsPerBucket = 4
 

@@ -140,7 +140,7 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
               >
                 {dilutionStyles.map((style) => (
                   <option key={style} value={style}>
-                    {writeDilution({ from: 0.1, to: 0.1 }, style)}
+                    {writeDilution({ from: 1 / 11, to: 1 / 11 }, style)}
                   </option>
                 ))}
               </Form.Select>
@@ -241,26 +241,28 @@ interface SchoolRowProps {
 function SchoolRow({ name, value, choose }: SchoolRowProps) {
   const { question, choices, reason } = schoolTexts[name]
   return (
-    <li className="row-item school-row" role="group" aria-label={question}>
-      <div>
-        {question}
-        <br />
-        <span className="soft">
-          Default: {choices[0]?.text.toLowerCase()}. {reason}
-        </span>
-      </div>
-      <div className="chips">
-        {choices.map((choice) => (
-          <button
-            key={String(choice.value)}
-            type="button"
-            className="chip"
-            aria-pressed={choice.value === value}
-            onClick={() => choose(choice.value)}
-          >
-            {choice.text}
-          </button>
-        ))}
+    <li className="row-item">
+      <div className="school-row" role="group" aria-label={question}>
+        <div>
+          {question}
+          <br />
+          <span className="soft">
+            Default: {choices[0]?.text.toLowerCase()}. {reason}
+          </span>
+        </div>
+        <div className="chips">
+          {choices.map((choice) => (
+            <button
+              key={String(choice.value)}
+              type="button"
+              className="chip"
+              aria-pressed={choice.value === value}
+              onClick={() => choose(choice.value)}
+            >
+              {choice.text}
+            </button>
+          ))}
+        </div>
       </div>
     </li>
   )

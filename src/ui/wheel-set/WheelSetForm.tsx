@@ -137,6 +137,15 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
   const measureError = (field: MeasureField): string | undefined =>
     indexes.map((index) => errors.wheels?.[index]?.[field]?.message).find(Boolean)
 
+  /** What is wrong with the condition of a zone, on any of the wheels being edited. */
+  const finishError = (zone: FinishZone): string | undefined =>
+    indexes
+      .map((index) => {
+        const at = (values.wheels[index]?.finishes ?? []).findIndex((entry) => entry.zone === zone)
+        return errors.wheels?.[index]?.finishes?.[at]?.condition?.message
+      })
+      .find(Boolean)
+
   const changeKind = (kind: VehicleKind) => {
     form.setValue('vehicle.kind', kind)
     if (initial) return
@@ -291,6 +300,8 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
                 aria-label={`Condition of the ${zoneNames[zone]}`}
                 value={differs ? '' : (entry?.condition ?? 'unknown')}
                 disabled={!entry || entry.finish === 'unknown'}
+                isInvalid={finishError(zone) !== undefined}
+                aria-describedby={finishError(zone) ? 'finish-problems' : undefined}
                 onChange={(event) => entry && setFinish(zone, entry.finish, event.target.value as Condition)}
               >
                 {differs && <option value="">differs by wheel</option>}
@@ -302,6 +313,14 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
               </Form.Select>,
             ]
           })}
+        </div>
+        <div id="finish-problems" aria-live="polite">
+          <ProblemAlert
+            problems={finishZones.flatMap((zone) => {
+              const mend = finishError(zone)
+              return mend ? [{ path: zone, found: '', mend: `${zoneNames[zone]}: ${mend}` }] : []
+            })}
+          />
         </div>
         <p className="soft">What stays not known is planned as bare metal.</p>
         <FinishFinder use={takeFinish} />

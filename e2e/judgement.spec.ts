@@ -1,0 +1,132 @@
+import { expect, test } from './server'
+
+/** Counts what a person does: each click, each field filled. */
+function counted(page: import('@playwright/test').Page) {
+  let actions = 0
+  return {
+    count: () => actions,
+    click: async (locator: import('@playwright/test').Locator) => {
+      actions += 1
+      await locator.click()
+    },
+    fill: async (label: string, text: string) => {
+      actions += 1
+      await page.getByLabel(label, { exact: true }).fill(text)
+    },
+    choose: async (label: string, value: string) => {
+      actions += 1
+      await page.getByLabel(label, { exact: true }).selectOption(value)
+    },
+  }
+}
+
+test('a known vehicle reaches its plan in three taps', async ({ page }) => {
+  await page.goto('/wheels')
+  const person = counted(page)
+  await person.click(page.locator('.set-row').filter({ hasText: 'Pellam Four' }))
+  await person.click(page.getByRole('link', { name: 'Plan a visit' }))
+  await person.click(page.getByRole('button', { name: 'Plan it' }))
+  await expect(page.locator('.plan-answer')).toBeVisible()
+  expect(person.count()).toBe(3)
+  await expect(page.getByRole('radio')).toHaveCount(3)
+  await expect(page.getByRole('radio', { name: /^Gentlest/ })).toHaveAttribute('aria-checked', 'true')
+})
+
+test('a new vehicle is planned with a dozen actions, well under three minutes', async ({ page }) => {
+  const began = Date.now()
+  await page.goto('/wheels/new')
+  const person = counted(page)
+  await person.fill('Vehicle', 'Marl Ketter')
+  await person.fill('Name of the set', 'Summer set')
+  await person.fill('Tyre code', '225/45 R18')
+  await person.fill('Rim width, inches', '8')
+  await person.fill('Spokes', '10')
+  await person.click(page.getByText('Not sure what it is? Find out'))
+  const ask = (question: string, answer: string) =>
+    person.click(page.getByRole('group', { name: question }).getByRole('button', { name: answer }))
+  await ask('What does it look like?', 'A colour, like paint')
+  await ask('How does it shine?', 'Gloss')
+  await ask('Metal polish on a white cloth, at a hidden spot: the cloth is', 'clean')
+  await expect(page.getByText('This is: painted, gloss lacquer.')).toBeVisible()
+  await person.click(page.getByRole('button', { name: 'For the whole wheel' }))
+  await person.click(page.getByRole('button', { name: 'Save the set' }))
+  await expect(page.getByRole('heading', { name: 'Marl Ketter, Summer set' })).toBeVisible()
+  await person.click(page.getByRole('link', { name: 'Plan a visit' }))
+  // A first visit: nobody knows when they were last clean.
+  await expect(page.getByLabel('Service')).toHaveValue('decontaminate')
+  await person.click(page.getByRole('button', { name: 'Plan it' }))
+  await expect(page.locator('.plan-answer')).toContainText('minutes')
+  expect(person.count()).toBeLessThanOrEqual(14)
+  expect(Date.now() - began).toBeLessThan(180_000)
+})
+
+test('wishes change the plan at once and are kept', async ({ page }) => {
+  await page.goto('/')
+  await page.locator('.job-row').filter({ hasText: 'Brackwater' }).getByRole('link').first().click()
+  const answer = page.locator('.plan-answer')
+  const gentle = await answer.textContent()
+  await page.getByRole('radio', { name: /^Fastest/ }).click()
+  await expect(answer).not.toHaveText(gentle ?? '')
+  const fast = (await answer.textContent()) ?? ''
+  await expect(page.getByRole('radio', { name: /^Fastest/ })).toHaveAttribute('aria-checked', 'true')
+  await page.reload()
+  await expect(answer).toHaveText(fast)
+
+  // Without the gel.
+  await page
+    .locator('.stage')
+    .filter({ hasText: 'Mule Gel' })
+    .first()
+    .getByText('Why, and with what care')
+    .click()
+  await page.getByRole('button', { name: 'Plan without Mule Gel' }).first().click()
+  await expect(page.getByRole('button', { name: /not Mule Gel/ })).toBeVisible()
+  await expect(answer).not.toContainText('Mule Gel')
+  await page.getByRole('button', { name: /not Mule Gel/ }).click()
+  await expect(answer).toContainText('Mule Gel')
+
+  // A limit no plan keeps is said, with the nearest plan.
+  await page.getByLabel('Minutes allowed').fill('5')
+  await expect(page.getByText('No plan keeps to the minutes or the money allowed')).toBeVisible()
+  await page.getByLabel('Minutes allowed').fill('')
+  await expect(page.getByText('No plan keeps to the minutes or the money allowed')).toHaveCount(0)
+
+  // Pinned from the list of all bottles.
+  await page.getByText(/^Every bottle on these wheels/).click()
+  await page.getByRole('button', { name: 'Always use Ondra Keep' }).click()
+  await expect(answer).toContainText('Ondra Keep')
+  await page.reload()
+  await expect(page.getByRole('button', { name: /always Ondra Keep/ })).toBeVisible()
+  await expect(page.locator('canvas')).toBeVisible()
+})
+
+test('what is expected follows the kilometres until somebody grades by hand', async ({ page }) => {
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: 'Mossen Volta' }).click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  const dust = (grade: string) => page.getByRole('button', { name: `fresh brake dust ${grade}` })
+  await page.getByLabel('Kilometres').fill('40000')
+  await expect(dust('4, neglected')).toHaveAttribute('aria-pressed', 'true')
+  await page.getByLabel('Kilometres').fill('10')
+  await expect(dust('0, none')).toHaveAttribute('aria-pressed', 'true')
+  await dust('2, clear').click()
+  await page.getByLabel('Kilometres').fill('9000')
+  await expect(dust('2, clear')).toHaveAttribute('aria-pressed', 'true')
+  await page.getByLabel('Kilometres').fill('-4')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page.getByText('Give a number from 0 to 200000 km.')).toBeVisible()
+})
+
+test('contradictory finishes are refused where they stand', async ({ page }) => {
+  await page.goto('/wheels/new')
+  await page.getByLabel('Vehicle').fill('Odd One')
+  await page.getByLabel('Name of the set').fill('Set')
+  await page.getByLabel('Tyre code').fill('205/55 R16')
+  await page.getByLabel('Rim width, inches').fill('6.5')
+  await page.getByLabel('Spokes').fill('5')
+  await page.getByLabel('face', { exact: true }).selectOption('polishedBare')
+  await page.getByLabel('Condition of the face').selectOption('peeling')
+  await page.getByRole('button', { name: 'Save the set' }).click()
+  await expect(page.getByText(/has no lacquer that could peel/).first()).toBeVisible()
+  await expect(page).toHaveURL(/wheels\/new$/)
+})

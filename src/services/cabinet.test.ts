@@ -1,0 +1,180 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import * as v from 'valibot'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { intakeInput } from '@/contracts/intake'
+import { wishesFile } from '@/contracts/jobFile'
+import { wheelSetInput } from '@/contracts/wheelSet'
+import { openInMemory, type Database } from '@/data/database'
+import { findBottle, emptyBottle, listFullBottles } from '@/data/queries/bottles'
+import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
+import { appendRunEvent, findJob } from '@/data/queries/jobs'
+import { listTools } from '@/data/queries/tools'
+import { addVisit } from '@/data/queries/visits'
+import { createWheelSet, findWheelSet } from '@/data/queries/wheelSets'
+import { exportCabinet, importCabinet, previewImport } from './cabinetFiles'
+import { intakeOffer } from './intakeOffer'
+import { mixBottle } from './mixBottle'
+import { planJob, replanJob } from './planJob'
+
+let database: Database
+const now = new Date('2026-06-10T08:00:00Z')
+const daysAgo = (days: number) => new Date(now.getTime() - days * 86_400_000)
+beforeAll(async () => {
+  database = await openInMemory()
+  for (const product of starterCabinet) await addProduct(database, product, 'EUR')
+})
+afterAll(() => database.close())
+
+describe('importing a cabinet', () => {
+  it('says first what it would change, and writes nothing', async () => {
+    const before = await listProducts(database)
+    const preview = await previewImport(
+      database,
+      'id,name,family\nfresh,Fresh,degreaser\ncarShampoo,Suds,carShampoo',
+    )
+    expect(preview).toEqual({ ok: true, value: { added: ['Fresh'], replaced: ['Suds'], tools: [] } })
+    expect(await listProducts(database)).toEqual(before)
+  })
+
+  it('takes all or nothing', async () => {
+    const before = await listProducts(database)
+    const bad = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser\nbad,,degreaser')
+    expect(bad.ok).toBe(false)
+    expect(await listProducts(database)).toEqual(before)
+    const good = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser')
+    expect(good.ok).toBe(true)
+    expect((await listProducts(database)).some(({ name }) => name === 'Fresh')).toBe(true)
+  })
+
+  it('an export comes back as the same cabinet', async () => {
+    const before = await listProducts(database)
+    const taken = await importCabinet(database, JSON.stringify(await exportCabinet(database)))
+    expect(taken.ok).toBe(true)
+    const after = await listProducts(database)
+    expect(after.map(({ id, family, packPriceMinor }) => [id, family, packPriceMinor])).toEqual(
+      before.map(({ id, family, packPriceMinor }) => [id, family, packPriceMinor]),
+    )
+    for (const product of after) {
+      const original = before.find(({ id }) => id === product.id)
+      expect(product.strength.to).toBeCloseTo(original?.strength.to ?? 0, 4)
+    }
+    expect(await listTools(database)).toEqual([])
+  })
+})
+
+describe('a product', () => {
+  it('is saved only over the version the edit was made from', async () => {
+    const product = (await findProduct(database, 'degreaser'))!
+    expect(await updateProduct(database, product.version, { ...product, name: 'Cut' }, 'EUR')).toBe('saved')
+    expect(await updateProduct(database, product.version, { ...product, name: 'Other' }, 'EUR')).toBe(
+      'changedMeanwhile',
+    )
+    expect(await updateProduct(database, 1, { ...product, id: 'nobody' }, 'EUR')).toBe('gone')
+    expect((await findProduct(database, 'degreaser'))?.name).toBe('Cut')
+  })
+})
+
+describe('mixing a bottle', () => {
+  it('takes its concentrate off the stock and keeps who and when', async () => {
+    const before = (await findProduct(database, 'allPurpose'))!.stockMillilitres
+    const mixed = await mixBottle(
+      database,
+      { productId: 'allPurpose', fraction: 0.1, totalMillilitres: 500, mixedBy: 'Ada' },
+      now,
+    )
+    if (!mixed.ok) throw new Error(mixed.problems[0]?.mend)
+    expect((await findProduct(database, 'allPurpose'))?.stockMillilitres).toBeCloseTo(before - 50, 6)
+    expect(await findBottle(database, mixed.value)).toMatchObject({
+      mixedBy: 'Ada',
+      mixedAt: now,
+      emptiedAt: null,
+    })
+    await emptyBottle(database, mixed.value, now)
+    expect(await listFullBottles(database)).toEqual([])
+  })
+
+  it('is refused with fluoride or without the product, and nothing is written', async () => {
+    const acid = (await findProduct(database, 'acidCleaner'))!
+    await updateProduct(database, acid.version, { ...acid, containsFluoride: true }, 'EUR')
+    for (const productId of ['acidCleaner', 'nothing']) {
+      const mixed = await mixBottle(
+        database,
+        { productId, fraction: 0.1, totalMillilitres: 500, mixedBy: '' },
+        now,
+      )
+      expect(mixed.ok).toBe(false)
+    }
+    expect(await listFullBottles(database)).toEqual([])
+  })
+})
+
+describe('first visits and later ones', () => {
+  const set = (name: string) =>
+    v.parse(wheelSetInput, {
+      vehicle: { name, kind: 'car', kilometresPerWeek: 350 },
+      name: 'Set',
+      wheels: (['frontLeft', 'rearLeft'] as const).map((position) => ({
+        position,
+        tyreCode: '205/55 R16',
+        rimWidthInches: 6.5,
+        spokeCount: 7,
+      })),
+    })
+  const visit = (wheelSetId: string, finishedAt: Date) =>
+    addVisit(database, {
+      wheelSetId,
+      jobId: null,
+      finishedAt,
+      headline: '',
+      result: 'clean',
+      note: '',
+      operatorSeconds: 60,
+      costMinor: 1,
+      currency: 'EUR',
+      products: [],
+    })
+  const seen = (grade: 0 | 1 | 2 | 3 | 4) =>
+    v.parse(intakeInput, {
+      corners: (['frontLeft', 'rearLeft'] as const).map((position) => ({
+        position,
+        loads: [{ zone: 'face', soil: 'freshDust', grade }],
+      })),
+    })
+
+  it('offers decontamination first, then maintenance, and decontamination again after a long break', async () => {
+    const id = await createWheelSet(database, set('Rhythm'))
+    const offered = async () =>
+      (await intakeOffer(database, (await findWheelSet(database, id))!, now)).service
+    expect(await offered()).toBe('decontaminate')
+    await visit(id, daysAgo(120))
+    expect(await offered()).toBe('decontaminate')
+    await visit(id, daysAgo(20))
+    expect(await offered()).toBe('maintain')
+  })
+
+  it('learns how a vehicle differs from what was expected', async () => {
+    const id = await createWheelSet(database, set('Dusty'))
+    await planJob(database, id, seen(4), now)
+    expect((await findWheelSet(database, id))?.dustFactor).toBe(1)
+    await visit(id, daysAgo(20))
+    await planJob(database, id, seen(4), now)
+    const dustier = (await findWheelSet(database, id))!.dustFactor
+    expect(dustier).toBeGreaterThan(1)
+    await planJob(database, id, seen(0), now)
+    expect((await findWheelSet(database, id))?.dustFactor).toBeLessThan(dustier)
+  })
+
+  it('plans anew with other wishes until the work has begun', async () => {
+    const id = await createWheelSet(database, set('Wishes'))
+    const planned = await planJob(database, id, seen(3), now)
+    if (!planned.ok) throw new Error(planned.problems[0]?.mend)
+    const { jobId } = planned.value
+    const fast = await replanJob(database, jobId, v.parse(wishesFile, { prefer: 'fastest' }))
+    expect(fast.ok && fast.value.chosen).toBe('fastest')
+    expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
+    await appendRunEvent(database, jobId, { kind: 'done', stepId: 'lookRound', at: now }, crypto.randomUUID())
+    const late = await replanJob(database, jobId, v.parse(wishesFile, {}))
+    expect(late.ok).toBe(false)
+    expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
+  })
+})
