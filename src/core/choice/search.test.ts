@@ -3,7 +3,16 @@ import { describe, expect, it } from 'vitest'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { wheelSoils, type Need } from './need'
 import type { Cost, Option } from './option'
-import { addCost, effectOf, mostStages, noCost, searchPlans, type SearchRules } from './search'
+import {
+  addCost,
+  effectOf,
+  mostOptions,
+  mostStages,
+  noCost,
+  promising,
+  searchPlans,
+  type SearchRules,
+} from './search'
 
 interface Small {
   readonly removes: readonly number[]
@@ -143,5 +152,22 @@ describe('the search', () => {
       ),
       { numRuns: 200 },
     )
+  })
+
+  it('weighs only the most promising of a very large cabinet, and still finds a plan, in no time', () => {
+    const many = fc
+      .sample(anySmall, { numRuns: 700, seed: 7 })
+      .map((small, index) => optionOf({ ...small, forbidden: false, ironAlone: false }, index))
+    const need: Need = { required: [3, 2, 2, 1, 0, 0], filmClear: 1 }
+    const rules: SearchRules = {
+      ironWaitsForWash: false,
+      ironOverFilm: 0.25,
+      dryStart: false,
+      pinned: ['p3'],
+    }
+    const found = searchPlans(many, need, rules)
+    expect(found.length).toBeGreaterThan(0)
+    for (const { stages } of found) expect(stages.map((at) => many[at]?.product.id)).toContain('p3')
+    expect(promising(many, need, ['p3']).length).toBeLessThan(mostOptions)
   })
 })

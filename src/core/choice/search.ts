@@ -87,6 +87,39 @@ const pulls: readonly Cost[] = [
   [1, 1, 1000, 600],
 ]
 
+/** An exhaustive search over more undominated options than this would keep a person waiting. */
+export const mostOptions = 90
+/** So many of a larger cabinet are weighed: out of hundreds they are the best, and much alike. */
+const mostPromising = 30
+
+/**
+ * The most promising of many options: for each pull those that do most of the need for their cost, and for each soil
+ * those that take most of it. Pinned products stay. Deterministic.
+ */
+export function promising(options: readonly Option[], need: Need, pinned: readonly string[]): number[] {
+  const all = options.map((_, index) => index)
+  const kept = new Set(all.filter((index) => pinned.includes((options[index] as Option).product.id)))
+  const take = (count: number, value: (option: Option) => number) =>
+    [...all]
+      .sort((a, b) => value(options[b] as Option) - value(options[a] as Option) || a - b)
+      .slice(0, count)
+      .forEach((index) => kept.add(index))
+  need.required.forEach((wanted, soil) => {
+    if (wanted > hair) take(3, ({ removes }) => removes[soil] ?? 0)
+  })
+  const worth = ({ removes }: Option) =>
+    need.required.reduce(
+      (sum, wanted, soil) => (wanted > hair ? sum + Math.min(1, (removes[soil] ?? 0) / wanted) : sum),
+      0,
+    )
+  for (const pull of pulls) {
+    const price = ({ cost }: Option) => cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
+    for (let count = 1; count <= 8 && kept.size < mostPromising; count += 1)
+      take(count, (option) => worth(option) ** 2 / price(option))
+  }
+  return [...kept].sort((a, b) => a - b)
+}
+
 /** Plans found without searching: at each stage the option that does most of what is missing for its cost. They cut the search short. */
 function firstGuesses(
   options: readonly Option[],
@@ -240,6 +273,15 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
     need,
     rules.pinned,
   ).map((index) => allowed[index] as (typeof allowed)[number])
+  const tooMany = kept.length > mostOptions
+  if (tooMany) {
+    const chosen = promising(
+      kept.map(({ option }) => option),
+      need,
+      rules.pinned,
+    ).map((index) => kept[index] as (typeof kept)[number])
+    kept.splice(0, kept.length, ...chosen)
+  }
   kept.sort(
     (a, b) => a.option.cost[0] - b.option.cost[0] || a.option.cost[1] - b.option.cost[1] || a.at - b.at,
   )
@@ -396,6 +438,10 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
   }))
   const wantedSoils = need.required.filter((wanted) => wanted > hair).length
   // Short plans first: they cost least and cut the long ones off early.
-  for (let limit = 1; limit <= mostStages; limit += 1) grow(0, limit, 0, -1, wantedSoils)
+  for (let limit = 1; limit <= mostStages; limit += 1) {
+    // Out of hundreds three stages nearly always do; a fourth is tried only where they do not.
+    if (tooMany && limit === mostStages && front.some(({ stages: found }) => found.length < mostStages)) break
+    grow(0, limit, 0, -1, wantedSoils)
+  }
   return front.sort((a, b) => a.cost[0] - b.cost[0] || a.cost[1] - b.cost[1] || a.cost[2] - b.cost[2])
 }

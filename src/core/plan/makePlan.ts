@@ -15,6 +15,7 @@ import { buildStages, workableRecipe, type StagedJob } from './buildStages'
 import { heldBackBySchool, ladderOf, oneGradeMore } from './explain'
 import { orderSteps } from './orderSteps'
 import type { Alternative, Fill, Plan, ProductAmount, ProductVerdict, SoilCourse, Stage, Step } from './plan'
+import { mostOptions } from '@/core/choice/search'
 import { groupStages } from './wheelStages'
 
 /** How a person names a group of wheels. */
@@ -309,7 +310,7 @@ function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerdict[] {
     })
 }
 
-function assumptionsOf(job: Job): string[] {
+function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
   const unknown = new Set(
     job.corners.flatMap((corner) =>
       (['face', 'barrel', 'windows', 'lip'] as const).filter(
@@ -328,6 +329,11 @@ function assumptionsOf(job: Job): string[] {
       : []),
     ...(job.conditions.surfaceCelsius === undefined
       ? [`The wheels were not measured: taken as cool, at the air’s ${job.conditions.airCelsius} °C.`]
+      : []),
+    ...(choices.some(({ options }) => options.length > 2 * mostOptions)
+      ? [
+          'The cabinet is very large: where hundreds of uses compete, only the most promising were weighed in every order. Archive what you do not use.',
+        ]
       : []),
     'Minutes, amounts and what comes off are house estimates.',
   ]
@@ -404,7 +410,7 @@ export function makePlan(job: Job): Plan {
       ? testSpotText
       : null,
     schools: chosen.schools,
-    assumptions: assumptionsOf(job),
+    assumptions: assumptionsOf(job, choices),
     shortfalls: [
       ...chosen.shortfalls,
       ...(withinLimits
