@@ -1,6 +1,7 @@
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
+import { exposures } from '@/core/job/exposure'
 import { planNames, type Corner, type Job, type ZoneLoads } from '@/core/job/job'
 import { defaultSchools, schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/job/schools'
 import { protectionKinds } from '@/core/protection/kinds'
@@ -94,7 +95,7 @@ export const equipmentFile = v.strictObject({
 export const conditionsFile = v.strictObject({
   airCelsius: v.optional(numberFrom(-20, 50, '°C'), 18),
   surfaceCelsius: v.optional(numberFrom(-20, 120, '°C')),
-  exposure: v.optional(oneOf(['shade', 'partSun', 'fullSun']), 'shade'),
+  exposure: v.optional(oneOf(exposures), 'shade'),
 })
 
 export const currencyCode = v.pipe(

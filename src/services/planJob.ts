@@ -51,7 +51,7 @@ export async function jobFileFor(
   now: Date,
 ): Promise<JobFileInput> {
   const settings = await readSettings(database)
-  const products = await listProducts(database)
+  const products = (await listProducts(database)).filter(({ archived }) => !archived)
   const tools = await listTools(database)
   const layers = await listLiveLayers(database, wheelSet.id)
   const chosen = new Set(intake.corners.map(({ position }) => position))

@@ -4,6 +4,7 @@ import { schoolTexts, type SchoolSetting } from '@/core/job/schools'
 import { ruleSubjects } from '@/core/rules/book'
 import { ruleWords } from '@/core/rules/ruleWords'
 import { verdictNames } from '@/core/rules/rule'
+import { SearchLine } from '@/ui/SearchLine'
 
 export const metadata: Metadata = { title: 'Rule book' }
 
@@ -45,21 +46,11 @@ export default async function RulesPage({
           </p>
         </div>
       </header>
-      <form className="search-line" role="search">
-        <label htmlFor="q" className="visually-hidden">
-          Search by finish, product or zone
-        </label>
-        <input
-          id="q"
-          name="q"
-          type="search"
-          className="form-control"
-          defaultValue={search}
-          placeholder="matte, acid, caliper, tar …"
-          maxLength={100}
-        />
-        <button className="btn btn-outline-secondary">Search</button>
-      </form>
+      <SearchLine
+        label="Search by finish, product or zone"
+        placeholder="matte, acid, caliper, tar …"
+        search={search}
+      />
       {count === 0 && (
         <p>
           No rule speaks of “{search}”. That something is not named does not make it safe: test spot first.
@@ -84,8 +75,7 @@ export default async function RulesPage({
                     {rule.care && <p className="caution mt-1">{rule.care}</p>}
                     <p className="soft">
                       {ruleWords(rule)}
-                      {rule.school &&
-                        ` While your shop has: ${schoolTexts[rule.school.name].question.toLowerCase()}.`}
+                      {rule.school && ` While your shop has ${schoolSaid(rule.school)}.`}
                       {rule.safety && ' Cannot be switched off.'}
                     </p>
                   </div>

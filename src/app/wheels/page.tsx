@@ -8,6 +8,7 @@ import { listWheelSets } from '@/data/queries/wheelSets'
 import { formatAgo } from '@/ui/format/format'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { SearchLine } from '@/ui/SearchLine'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Wheel sets' }
@@ -34,21 +35,7 @@ export default async function WheelsPage({
           <Plus aria-hidden size={20} /> Add a set
         </Link>
       </header>
-      <form className="search-line" role="search">
-        <label htmlFor="q" className="visually-hidden">
-          Search by vehicle or set
-        </label>
-        <input
-          id="q"
-          name="q"
-          type="search"
-          className="form-control"
-          defaultValue={search}
-          placeholder="Vehicle or set"
-          maxLength={100}
-        />
-        <button className="btn btn-outline-secondary">Search</button>
-      </form>
+      <SearchLine label="Search by vehicle or set" placeholder="Vehicle or set" search={search} />
       {sets.length === 0 && (
         <p>
           {search === ''

@@ -19,8 +19,10 @@ export interface GroupChoice {
   readonly plans: readonly Found[]
   /** Soils that cannot reach their target with this cabinet; the plans do what they can. */
   readonly unreached: readonly WheelSoil[]
-  /** Why the first chemical goes onto a dry wheel, or does not. */
+  /** The first chemical goes onto a dry wheel. */
   readonly startsDry: boolean
+  /** The shop's way of maintaining left options out. */
+  readonly bySchool: boolean
 }
 
 /**
@@ -114,7 +116,7 @@ export function chooseForGroup(
     ),
   }
   const need = needOf(group, job)
-  const known = { group, need, rules, startsDry: dry }
+  const known = { group, need, rules, startsDry: dry, bySchool: options.length < allOptions.length }
   // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.
   const mild = options.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')
   if (services[job.service].sparesProtection && isProtected(group) && rules.pinned.length === 0) {

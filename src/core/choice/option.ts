@@ -73,6 +73,7 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
         vehicleKind: job.vehicleKind,
         schools: job.schools,
         surfaceCelsius: job.conditions.surfaceCelsius,
+        exposure: job.conditions.exposure,
         protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
         protectionCuring: corner.curing,
         // The knock-down rinse takes grit away before anything else.

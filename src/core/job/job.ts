@@ -9,6 +9,7 @@ import type { Tool } from '@/core/tools/tool'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
 import type { FinishZone, Zone } from '@/core/wheel/zone'
+import type { Exposure } from './exposure'
 import type { Schools } from './schools'
 
 export type ZoneLoads = Partial<Record<Zone, Partial<Record<Soil, Grade>>>>
@@ -54,7 +55,7 @@ export interface Job {
     readonly airCelsius: number
     /** Measured on the wheel; absent: taken as cool to the touch. */
     readonly surfaceCelsius?: number
-    readonly exposure: 'shade' | 'partSun' | 'fullSun'
+    readonly exposure: Exposure
   }
   readonly crew: { readonly people: number }
   readonly cabinet: readonly Product[]

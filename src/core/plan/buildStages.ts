@@ -191,6 +191,10 @@ export function buildStages(job: Job, choices: readonly GroupChoice[], whole: Wh
       (job.schools.arches === 'always' ||
         (['grit', 'film', 'organic'] as const).some((soil) => worstGrade(corners, ['arch'], soil) > 0)))
   if (service.arches === 'bySchool') schools.add(schoolText('arches', job.schools))
+  if (service.water)
+    for (const name of ['wheelsOrder', 'face', 'toolRinse', 'drying'] as const)
+      schools.add(schoolText(name, job.schools))
+  if (choices.some(({ bySchool }) => bySchool)) schools.add(schoolText('maintenance', job.schools))
   const axles = (['front', 'rear'] as const)
     .map((axle) => inWalkingOrder(job.corners).filter(({ position }) => axleOf(position) === axle))
     .filter((corners) => corners.length > 0)

@@ -1,6 +1,7 @@
 import { familyOf } from '@/core/chemistry/families'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { judgedAs, type Condition, type Finish } from '@/core/finishes/finish'
+import type { Exposure } from '@/core/job/exposure'
 import type { Schools } from '@/core/job/schools'
 import type { Grade } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
@@ -25,6 +26,7 @@ export interface UseSite {
   readonly protectionCuring?: boolean
   /** Absent: not measured, taken as cool to the touch. */
   readonly surfaceCelsius?: number
+  readonly exposure?: Exposure
   readonly fraction?: number
   readonly dwellSeconds?: number
   readonly wheelWet?: boolean
@@ -98,6 +100,7 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
     (site.beside ?? []).some((finish) => rule.besideFinishes?.includes(judgedAs(finish)))) &&
   among(rule.vehicleKinds, site.vehicleKind) &&
   (rule.liner === undefined || rule.liner === site.liner) &&
+  (rule.exposure === undefined || rule.exposure === site.exposure) &&
   above(rule.strengthAbove, site.fraction) &&
   above(rule.dwellAboveSeconds, site.dwellSeconds) &&
   above(rule.surfaceAboveCelsius, site.surfaceCelsius) &&

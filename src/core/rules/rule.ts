@@ -1,6 +1,7 @@
 import type { Family, ProtectionWear, Trait } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Condition, Finish } from '@/core/finishes/finish'
+import type { Exposure } from '@/core/job/exposure'
 import type { SchoolSetting } from '@/core/job/schools'
 import type { Stiffness, ToolDuty, ToolKind, ToolState } from '@/core/tools/tool'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
@@ -31,6 +32,7 @@ export interface RuleScope {
   readonly strengthAbove?: number
   readonly dwellAboveSeconds?: number
   readonly surfaceAboveCelsius?: number
+  readonly exposure?: Exposure
   readonly vehicleKinds?: readonly VehicleKind[]
   readonly liner?: ArchLiner
   /** Holds only while protection is on the wheel. */

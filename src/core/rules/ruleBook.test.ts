@@ -41,6 +41,8 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'hot-surface': [chem('carShampoo'), { surfaceCelsius: 60 }],
   'warm-surface': [chem('degreaser'), { surfaceCelsius: 31 }],
   'residue-in-heat': [chem('heavyGel'), { surfaceCelsius: 26 }],
+  'direct-sun-never': [chem('degreaser'), { exposure: 'fullSun', ...schools({ directSun: 'never' }) }],
+  'direct-sun-by-section': [chem('degreaser'), { exposure: 'fullSun' }],
   'strong-acid-on-bare': [chem('acidCleaner'), on('polishedBare')],
   'strong-acid-on-open-lacquer': [chem('acidCleaner'), on('paintedGloss', 'peeling')],
   'strong-acid-on-soft-skin': [chem('acidCleaner'), on('filmWrapped')],

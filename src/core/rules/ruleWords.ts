@@ -45,6 +45,7 @@ export function ruleWords(rule: Rule): string {
     rule.vehicleKinds &&
       `on a ${listed(rule.vehicleKinds.map((kind) => vehicleKindNames[kind].toLowerCase()))}`,
     rule.liner && `on ${rule.liner} liners`,
+    rule.exposure === 'fullSun' && 'in full sun',
     rule.surfaceAboveCelsius !== undefined && `above ${rule.surfaceAboveCelsius} °C`,
     rule.strengthAbove !== undefined && `stronger than ${Math.round(rule.strengthAbove * 100)} %`,
     rule.dwellAboveSeconds !== undefined && `for more than ${rule.dwellAboveSeconds} s`,

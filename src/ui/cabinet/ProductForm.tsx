@@ -84,7 +84,12 @@ export function ProductForm({ initial, isNew, currency, save }: ProductFormProps
               </option>
             ))}
           </Form.Select>
-          <Form.Text>{family.purposeText}</Form.Text>
+          <Form.Text>
+            {family.purposeText}
+            {family.bleeds && '; turns violet on iron, dark is spent'}
+            {family.residue === 2 && '; leaves residue in heat'}
+            {family.odour === 2 && '; strong smell'}.
+          </Form.Text>
         </Form.Group>
         {field(
           'strength',

@@ -15,4 +15,13 @@ export const heatRules: readonly Rule[] = [
     reason: 'This kind leaves residue that is hard to rinse when it is warm.',
     care: 'Rinse twice, from the back first.',
   },
+  {
+    id: 'direct-sun-never', verdict: 'no', safety: false, exposure: 'fullSun', purpose: 'clean', school: { name: 'directSun', value: 'never' },
+    reason: 'Your shop does not work in direct sun: product dries before it is rinsed. Find shade, or an early or late hour (a shop setting).',
+  },
+  {
+    id: 'direct-sun-by-section', verdict: 'withCare', safety: false, exposure: 'fullSun', purpose: 'clean', school: { name: 'directSun', value: 'bySection' },
+    reason: 'In the sun a whole wheel does not stay wet.',
+    care: 'Half a wheel at a time, and mist it again before it dries.',
+  },
 ] // prettier-ignore

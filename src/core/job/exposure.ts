@@ -1,0 +1,3 @@
+export const exposures = ['shade', 'partSun', 'fullSun'] as const
+/** How much sun reaches the wheels. */
+export type Exposure = (typeof exposures)[number]
