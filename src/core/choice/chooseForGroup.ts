@@ -6,7 +6,8 @@ import { services } from '@/core/services/service'
 import { isDarkOrSoft } from '@/core/finishes/finish'
 import { amountAt, needOf, wheelSoils, type Need, type WheelSoil } from './need'
 import { optionsFor, type Option } from './option'
-import { mostStages, searchPlans, type Found, type SearchRules } from './search'
+import { searchPlans } from './search'
+import { mostStages, type Found, type SearchRules } from './stages'
 import type { WheelGroup } from './wheelGroup'
 
 /** What the search knows of one group of wheels. */

@@ -2,7 +2,7 @@ import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job, PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import type { Cost } from './option'
-import { addCost, noCost, type Found } from './search'
+import { addCost, noCost, type Found } from './stages'
 
 /** One plan for each group of wheels, and what they cost together. */
 export interface WholeChoice {

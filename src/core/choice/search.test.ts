@@ -3,16 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { wheelSoils, type Need } from './need'
 import type { Cost, Option } from './option'
-import {
-  addCost,
-  effectOf,
-  mostOptions,
-  mostStages,
-  noCost,
-  promising,
-  searchPlans,
-  type SearchRules,
-} from './search'
+import { searchPlans } from './search'
+import { addCost, effectOf, mostStages, noCost, type SearchRules } from './stages'
+import { mostOptions, promising } from './promising'
 
 interface Small {
   readonly removes: readonly number[]

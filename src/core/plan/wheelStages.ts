@@ -1,7 +1,7 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { filmIndex, wheelSoils } from '@/core/choice/need'
 import type { Option } from '@/core/choice/option'
-import { effectOf, type Found } from '@/core/choice/search'
+import { effectOf, type Found } from '@/core/choice/stages'
 import { familyOf } from '@/core/chemistry/families'
 import type { StageKind } from './plan'
 

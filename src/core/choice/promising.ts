@@ -1,0 +1,87 @@
+import { filmIndex, type Need } from './need'
+import type { Cost, Option } from './option'
+import { addCost, effectOf, hair, mostStages, noCost, noMoreThan, type SearchRules } from './stages'
+
+/** Weights on seconds, minor units, wear and risk that pull a quick guess in different directions. */
+const pulls: readonly Cost[] = [
+  [1, 1, 200, 60],
+  [1, 0.1, 10, 5],
+  [0.1, 1, 10, 5],
+  [0.1, 0.1, 2000, 10],
+  [0.1, 0.1, 10, 2000],
+  [1, 1, 1000, 600],
+]
+
+/** An exhaustive search over more undominated options than this would keep a person waiting. */
+export const mostOptions = 90
+/** So many of a larger cabinet are weighed: out of hundreds they are the best, and much alike. */
+const mostPromising = 30
+
+/**
+ * The most promising of many options: for each pull those that do most of the need for their cost, and for each soil
+ * those that take most of it. Pinned products stay. Deterministic.
+ */
+export function promising(options: readonly Option[], need: Need, pinned: readonly string[]): number[] {
+  const all = options.map((_, index) => index)
+  const kept = new Set(all.filter((index) => pinned.includes((options[index] as Option).product.id)))
+  const take = (count: number, value: (option: Option) => number) =>
+    [...all]
+      .sort((a, b) => value(options[b] as Option) - value(options[a] as Option) || a - b)
+      .slice(0, count)
+      .forEach((index) => kept.add(index))
+  need.required.forEach((wanted, soil) => {
+    if (wanted > hair) take(3, ({ removes }) => removes[soil] ?? 0)
+  })
+  const worth = ({ removes }: Option) =>
+    need.required.reduce(
+      (sum, wanted, soil) => (wanted > hair ? sum + Math.min(1, (removes[soil] ?? 0) / wanted) : sum),
+      0,
+    )
+  for (const pull of pulls) {
+    const price = ({ cost }: Option) => cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
+    for (let count = 1; count <= 8 && kept.size < mostPromising; count += 1)
+      take(count, (option) => worth(option) ** 2 / price(option))
+  }
+  return [...kept].sort((a, b) => a - b)
+}
+
+/** Plans found without searching: at each stage the option that does most of what is missing for its cost. They cut the search short. */
+export function firstGuesses(
+  options: readonly Option[],
+  need: Need,
+  rules: SearchRules,
+  hasPins: boolean,
+): { readonly stages: readonly number[]; readonly cost: Cost }[] {
+  if (hasPins) return []
+  const found: { readonly stages: readonly number[]; readonly cost: Cost }[] = []
+  for (const pull of pulls) {
+    const stages: number[] = []
+    let sums: readonly number[] = need.required.map(() => 0)
+    let cost = noCost
+    while (stages.length < mostStages) {
+      let best = { index: -1, value: 0, effect: sums }
+      options.forEach((option, index) => {
+        const effect = effectOf(option, stages.length === 0, sums[filmIndex] ?? 0, need, rules)
+        if (!effect) return
+        const done = need.required.reduce((sum, wanted, soil) => {
+          const missing = wanted - (sums[soil] ?? 0)
+          return missing > hair ? sum + Math.min(1, (effect[soil] ?? 0) / missing) : sum
+        }, 0)
+        const price = option.cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
+        // Squared, so that what finishes the job goes before what is merely cheap.
+        const value = done ** 2 / price
+        if (value > best.value) best = { index, value, effect }
+      })
+      if (best.index < 0) break
+      stages.push(best.index)
+      cost = addCost(cost, (options[best.index] as Option).cost)
+      sums = sums.map((sum, soil) => sum + (best.effect[soil] ?? 0))
+      if (sums.every((sum, soil) => sum >= (need.required[soil] ?? 0) - hair)) {
+        const done = { stages, cost }
+        if (!found.some((other) => noMoreThan(other.cost, cost))) found.push(done)
+        break
+      }
+    }
+  }
+  return found.filter((one) => !found.some((other) => other !== one && noMoreThan(other.cost, one.cost)))
+}
