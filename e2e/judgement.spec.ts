@@ -1,11 +1,12 @@
+import type { Locator, Page } from '@playwright/test'
 import { expect, test } from './server'
 
 /** Counts what a person does: each click, each field filled. */
-function counted(page: import('@playwright/test').Page) {
+function counted(page: Page) {
   let actions = 0
   return {
     count: () => actions,
-    click: async (locator: import('@playwright/test').Locator) => {
+    click: async (locator: Locator) => {
       actions += 1
       await locator.click()
     },

@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { productFromFamily, starterCabinet } from '@/core/chemistry/starterCabinet'
-import { wheelGeometry } from '@/core/wheel-geometry'
+import { testWheel } from '@/core/job/testJob'
 import { cleanWheelCosts } from './cleanWheelCost'
 
-const made = wheelGeometry({
-  tyreCode: '255/35 R19',
-  rimWidthInches: 8.5,
-  spokeCount: 10,
-  spokeWidthMillimetres: 28,
-  spokeDepthMillimetres: 45,
-})
-if (!made.ok) throw new Error('bad wheel')
-const wheel = made.value
+const wheel = testWheel()
 
 describe('cost per clean wheel', () => {
   it('compares every package, cheapest first', () => {

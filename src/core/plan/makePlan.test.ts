@@ -3,66 +3,17 @@ import { describe, expect, it } from 'vitest'
 import { familyOf } from '@/core/chemistry/families'
 import { productFromFamily, starterCabinet } from '@/core/chemistry/starterCabinet'
 import { conditions, finishes } from '@/core/finishes/finish'
-import { noWishes, type Corner, type Job } from '@/core/job/job'
+import type { Corner } from '@/core/job/job'
+import { allOf, fourCorners, fourPositions, testCorner, testJob } from '@/core/job/testJob'
 import { defaultSchools } from '@/core/job/schools'
 import { runState, type RunEvent } from '@/core/run/runState'
 import { grades, soils } from '@/core/soils/soil'
-import { starterTools } from '@/core/tools/starterTools'
-import { wheelGeometry } from '@/core/wheel-geometry'
 import type { Position } from '@/core/wheel/position'
-import { finishZones } from '@/core/wheel/zone'
 import { makePlan } from './makePlan'
 
-const wheel = (() => {
-  const made = wheelGeometry({
-    tyreCode: '255/35 R19',
-    rimWidthInches: 8.5,
-    spokeCount: 10,
-    spokeWidthMillimetres: 28,
-    spokeDepthMillimetres: 45,
-  })
-  if (!made.ok) throw new Error('bad wheel')
-  return made.value
-})()
-
-const allOf = (finish: (typeof finishes)[number], condition: (typeof conditions)[number] = 'sound') =>
-  Object.fromEntries(finishZones.map((zone) => [zone, { finish, condition }]))
-
-const corner = (position: Position, changes: Partial<Corner> = {}): Corner => ({
-  position,
-  wheel,
-  finishes: allOf('paintedGloss'),
-  loads: {},
-  protection: [],
-  curing: false,
-  ...changes,
-})
-
-const job = (corners: readonly Corner[], changes: Partial<Job> = {}): Job => ({
-  vehicleName: 'Orlen Tessaly',
-  vehicleKind: 'car',
-  archLiner: 'plastic',
-  service: 'decontaminate',
-  wishes: noWishes,
-  estimates: {},
-  wheelSetName: 'Summer set',
-  corners,
-  conditions: { airCelsius: 18, exposure: 'shade' },
-  crew: { people: 1 },
-  cabinet: starterCabinet,
-  tools: starterTools,
-  schools: defaultSchools,
-  equipment: {
-    smallestMeasureMillilitres: 5,
-    bucketLitres: 10,
-    pressureBar: 110,
-    lance: { washerLitresPerMinute: 8, drawLitresPerMinute: 1.1 },
-  },
-  currency: 'EUR',
-  ...changes,
-})
-const four: readonly Position[] = ['frontLeft', 'frontRight', 'rearRight', 'rearLeft']
-const fourCorners = (changes: Partial<Corner> = {}) => four.map((position) => corner(position, changes))
+const corner = testCorner
+const job = testJob
+const four = fourPositions
 
 const heavy: Corner['loads'] = {
   face: { film: 3, bondedDust: 3 },

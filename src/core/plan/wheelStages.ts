@@ -48,13 +48,31 @@ function together(options: readonly Option[], stages: readonly number[]): number
   return ordered
 }
 
+/** Whether stages in this order meet the need. */
+function meets({ options, need, rules }: GroupChoice, order: readonly number[]): boolean {
+  const sums = wheelSoils.map(() => 0)
+  order.forEach((at, index) => {
+    const effect = effectOf(options[at] as Option, index === 0, sums[filmIndex] ?? 0, need, rules)
+    effect?.forEach((value, soil) => (sums[soil] = (sums[soil] ?? 0) + value))
+  })
+  return sums.every((sum, soil) => sum >= (need.required[soil] ?? 0) - 1e-9)
+}
+
+/** A shop that sprays iron remover straight on does so where it still takes everything. */
+function ironFirst(choice: GroupChoice, order: readonly number[]): readonly number[] {
+  if (choice.rules.ironWaitsForWash) return order
+  const isIron = (at: number) => choice.options[at]?.ironAlone === true
+  const turned = [...order.filter(isIron), ...order.filter((at) => !isIron(at))]
+  return meets(choice, turned) ? turned : order
+}
+
 /**
  * The stages of a found plan on its group. The same product again is one stage of several rounds, all at the stronger
  * of its strengths: one bottle in the hand, and never less than was asked for.
  */
 export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
   const { options, need, rules } = choice
-  const order = together(options, found.stages)
+  const order = ironFirst(choice, together(options, found.stages))
   const strongest = (option: Option): Option =>
     order
       .map((at) => options[at] as Option)

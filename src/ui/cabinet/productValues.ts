@@ -85,6 +85,7 @@ const minorOf = (text: string): number | string => {
 export const idOfName = (name: string): string =>
   name
     .normalize('NFKD')
+    .replace(/\p{Mark}+/gu, '')
     .toLowerCase()
     .replace(/[^\p{Letter}\p{Number}]+/gu, '-')
     .replace(/^-+|-+$/g, '')

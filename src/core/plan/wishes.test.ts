@@ -1,0 +1,152 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { planNames, type Corner, type Wishes } from '@/core/job/job'
+import { fourCorners, testCorner, testJob } from '@/core/job/testJob'
+import { makePlan } from './makePlan'
+
+const dirty: Corner['loads'] = {
+  face: { film: 2, freshDust: 3, bondedDust: 2 },
+  barrel: { film: 2, freshDust: 3, bondedDust: 3 },
+  tyre: { tyreBrowning: 2 },
+}
+const planned = (wishes: Partial<Wishes> = {}) =>
+  makePlan(
+    testJob(fourCorners({ loads: dirty, protection: ['spraySealant'] }), {
+      wishes: { prefer: 'gentlest', pinned: [], forbidden: [], ...wishes },
+    }),
+  )
+const minutes = (seconds: number) => seconds / 60
+
+describe('the three plans', () => {
+  const plan = planned()
+  const by = Object.fromEntries(plan.alternatives.map((one) => [one.name, one]))
+
+  it('are named and ordered as they are meant', () => {
+    expect(plan.alternatives.map(({ name }) => name)).toEqual(planNames)
+    expect(by.fastest!.operatorSeconds).toBeLessThanOrEqual(by.gentlest!.operatorSeconds)
+    expect(by.gentlest!.protectionLostShare).toBeLessThanOrEqual(by.fastest!.protectionLostShare)
+    expect(by.gentlest!.risk).toBeLessThanOrEqual(by.fastest!.risk)
+  })
+
+  it('are each the plan one gets by asking for it', () => {
+    for (const name of planNames) {
+      const asked = planned({ prefer: name })
+      expect(asked.chosen).toBe(name)
+      const said = asked.alternatives.find((one) => one.name === name)!
+      expect(asked.operatorSeconds).toBe(said.operatorSeconds)
+      expect(asked.costMinor).toBe(said.costMinor)
+      expect(plan.alternatives.find((one) => one.name === name)?.summary).toBe(said.summary)
+    }
+  })
+
+  it('the headline says the minutes the steps add up to', () => {
+    expect(plan.headline).toContain(`${Math.round(minutes(plan.operatorSeconds))} minutes`)
+  })
+})
+
+describe('wishes', () => {
+  it('a forbidden product is nowhere in the plan', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...planned().stages.map(({ productId }) => productId)), (id) => {
+        const without = planned({ forbidden: [id] })
+        expect(without.stages.map(({ productId }) => productId)).not.toContain(id)
+      }),
+      { numRuns: 12 },
+    )
+  })
+
+  it('a pinned product is in it where the wheel can stand it, and the plan says where it cannot', () => {
+    expect(planned({ pinned: ['maintenanceCleaner'] }).stages.map(({ productId }) => productId)).toContain(
+      'maintenanceCleaner',
+    )
+    const barred = planned({ pinned: ['acidCleaner'] })
+    expect(barred.stages.map(({ productId }) => productId)).not.toContain('acidCleaner')
+    expect(barred.shortfalls.map(({ text }) => text).join()).toContain('is pinned but has no place')
+  })
+
+  it('a limit on minutes is kept where some plan keeps it, and money likewise', () => {
+    const gentle = planned()
+    const fast = gentle.alternatives.find(({ name }) => name === 'fastest')!
+    const between = (minutes(fast.operatorSeconds) + minutes(gentle.operatorSeconds)) / 2
+    const hurried = planned({ minutesAllowed: between })
+    expect(minutes(hurried.operatorSeconds)).toBeLessThanOrEqual(between + 1)
+    expect(hurried.shortfalls.map(({ text }) => text).join()).not.toContain('No plan keeps')
+    const impossible = planned({ minutesAllowed: 3 })
+    expect(impossible.shortfalls.map(({ text }) => text).join()).toContain('No plan keeps')
+    expect(impossible.stages.length).toBeGreaterThan(0)
+    expect(
+      planned({ costAllowedMinor: 1 })
+        .shortfalls.map(({ text }) => text)
+        .join(),
+    ).toContain('No plan keeps')
+  })
+})
+
+describe('what the plan says beside the answer', () => {
+  const plan = planned()
+
+  it('amounts left fall from stage to stage, inside an honest band', () => {
+    expect(plan.soil.length).toBeGreaterThan(0)
+    for (const { left } of plan.soil) {
+      left.forEach((one, index) => {
+        expect(one.low).toBeLessThanOrEqual(one.expected + 1e-9)
+        expect(one.high).toBeGreaterThanOrEqual(one.expected - 1e-9)
+        if (index > 0) expect(one.expected).toBeLessThanOrEqual((left[index - 1]?.expected ?? 0) + 1e-9)
+      })
+    }
+  })
+
+  it('every soil reaches its target, or a shortfall names it', () => {
+    for (const { soil, left, target } of plan.soil) {
+      if (target === null) continue
+      expect([soil, (left.at(-1)?.expected ?? 0) <= target + 1e-6]).toEqual([soil, true])
+    }
+  })
+
+  it('has a verdict and a reason for every bottle of the cabinet', () => {
+    expect(plan.verdicts).toHaveLength(testJob([]).cabinet.length)
+    for (const { reason } of plan.verdicts) expect(reason.length).toBeGreaterThan(10)
+  })
+
+  it('has a ladder that ends in stopping, and fills every bottle once', () => {
+    expect(plan.ladder.at(-1)?.text).toBe('Stop there.')
+    const stages = plan.fills.flatMap(({ stageIds }) => stageIds)
+    expect([...stages].sort()).toEqual(plan.stages.map(({ id }) => id).sort())
+    expect(new Set(stages).size).toBe(stages.length)
+  })
+
+  it('says why, for every stage, in a sentence', () => {
+    for (const { why } of plan.stages) expect(why).toMatch(/\.$/)
+  })
+
+  it('assumes nothing silently: unknown finishes and unmeasured wheels are named', () => {
+    const blind = makePlan(testJob([testCorner('frontLeft', { finishes: {} })]))
+    expect(blind.assumptions.join()).toContain('planned as bare metal')
+    expect(blind.assumptions.join()).toContain('not measured')
+  })
+
+  it('a tool for each zone that is worked, none named twice', () => {
+    for (const stage of plan.stages.filter(({ tools }) => tools.length > 1)) {
+      const zones = stage.tools.flatMap((one) => one.zones)
+      expect(new Set(zones).size).toBe(zones.length)
+    }
+  })
+})
+
+describe('wheels that differ', () => {
+  it('get their own chemistry, each step at its own corner, in its own order', () => {
+    const plan = makePlan(
+      testJob([
+        testCorner('frontLeft', { loads: { barrel: { bondedDust: 4, film: 3 } } }),
+        testCorner('rearLeft', { loads: { face: { freshDust: 1 } } }),
+      ]),
+    )
+    const at = (position: string) =>
+      plan.stages.filter((stage) => (stage.corners as string[]).includes(position)).map(({ id }) => id)
+    expect(at('frontLeft')).not.toEqual(at('rearLeft'))
+    for (const position of ['frontLeft', 'rearLeft']) {
+      const used = plan.steps.filter(({ corner, stageId }) => corner === position && stageId !== null)
+      expect(new Set(used.map(({ stageId }) => stageId))).toEqual(new Set(at(position)))
+    }
+  })
+})
