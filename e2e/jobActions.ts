@@ -24,7 +24,7 @@ export async function workThrough(page: Page, tap: () => Promise<void>): Promise
       const now = await page.locator('.run-now h1').textContent()
       const at = await page.locator('.run-state [role=status]').textContent()
       expect(now !== before || at !== step).toBe(true)
-    }).toPass()
+    }).toPass({ intervals: [20, 20, 40, 80, 200] })
     expect(taps).toBeLessThan(200)
   }
 }
