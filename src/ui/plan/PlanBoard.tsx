@@ -43,7 +43,7 @@ interface PlanBoardProps {
 /** The plan: the answer, the three ways, and what follows from each wish at once. */
 export function PlanBoard(props: PlanBoardProps) {
   const { jobId, wheelSetId, jobFile, state, dilutionStyle } = props
-  const { plan, wishes, working, problems, wish } = usePlan(props.plan, jobFile, props.keep)
+  const { plan, wishes, working, keeping, problems, wish } = usePlan(props.plan, jobFile, props.keep)
   const wheels = drawnWheels(jobFile.corners)
   const positions = jobFile.corners.map(({ position }) => position)
   const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
@@ -56,7 +56,7 @@ export function PlanBoard(props: PlanBoardProps) {
   )
   const nameOf = (id: string) => plan.verdicts.find(({ productId }) => productId === id)?.productName ?? id
   return (
-    <div className="plan" aria-busy={working}>
+    <div className="plan" aria-busy={keeping}>
       <section className="plan-side" aria-label="The wheels">
         <h2>
           <Link href={`/wheels/${wheelSetId}`}>{jobFile.vehicle.name}</Link>, {jobFile.wheelSet.name}
@@ -125,7 +125,13 @@ export function PlanBoard(props: PlanBoardProps) {
               <span>
                 <b>{plan.waterLitres} l</b> water
               </span>
-              <span>{working ? 'Working it out …' : 'Minutes and amounts are estimates.'}</span>
+              <span>
+                {working
+                  ? 'Working it out …'
+                  : keeping
+                    ? 'Keeping it …'
+                    : 'Minutes and amounts are estimates.'}
+              </span>
             </div>
           </div>
           {state === 'finished' ? (

@@ -13,6 +13,8 @@ export interface PlanState {
   readonly wishes: Wishes
   /** Shown once the search takes long enough to notice. */
   readonly working: boolean
+  /** The newest wish is not on the server yet. */
+  readonly keeping: boolean
   readonly problems: readonly Problem[]
   wish(changes: Partial<Wishes>): void
 }
@@ -26,6 +28,7 @@ export function usePlan(
   const [plan, setPlan] = useState(first)
   const [wishes, setWishes] = useState<Wishes>(jobFile.wishes)
   const [working, setWorking] = useState(false)
+  const [pending, setPending] = useState(0)
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const client = useRef<PlanClient | null>(null)
   useEffect(() => {
@@ -37,6 +40,7 @@ export function usePlan(
     (changes: Partial<Wishes>) => {
       const next = { ...wishes, ...changes }
       setWishes(next)
+      setPending((count) => count + 1)
       const late = setTimeout(() => setWorking(true), patienceMilliseconds)
       void (async () => {
         try {
@@ -56,10 +60,11 @@ export function usePlan(
         } finally {
           clearTimeout(late)
           setWorking(false)
+          setPending((count) => count - 1)
         }
       })()
     },
     [wishes, jobFile, keep],
   )
-  return { plan, wishes, working, problems, wish }
+  return { plan, wishes, working, keeping: pending > 0, problems, wish }
 }
