@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { newFolder, startServer } from './server'
-import { expect, test } from '@playwright/test'
+// The shared test, though its server is not used: so this long file starts early, beside the others.
+import { expect, newFolder, startServer, test } from './server'
 
 test('kill -9 twenty times during a run of writes loses nothing that was acknowledged', async () => {
   test.setTimeout(300_000)
