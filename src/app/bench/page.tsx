@@ -1,7 +1,6 @@
 import { differenceInCalendarDays } from 'date-fns'
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { writeDilution } from '@/core/dilution'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { database } from '@/data/connection'
@@ -45,9 +44,7 @@ export default async function BenchPage({
         </p>
       )}
       <MixingBench
-        products={(products.length > 0 ? products : starterCabinet.slice(0, 0)).map(
-          ({ id, name, strength }) => ({ id, name, strength }),
-        )}
+        products={products.map(({ id, name, strength }) => ({ id, name, strength }))}
         chosenId={typeof product === 'string' && products.some(({ id }) => id === product) ? product : null}
         ounces={settings.ounces}
         smallestMeasureMillilitres={settings.equipment.smallestMeasureMillilitres}

@@ -9,15 +9,13 @@ import { wearOf } from '@/core/chemistry/product'
 import { writeDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
 import { strictness } from '@/core/rules/rule'
-import { gradeNames, grades, amountOfGrade, soilNames, type Grade } from '@/core/soils/soil'
+import { gradeOfAmount } from '@/core/soils/expectedLoad'
+import { gradeNames, soilNames } from '@/core/soils/soil'
 import type { LadderStep } from './plan'
 import type { GroupStage } from './wheelStages'
 
 const listed = (parts: readonly string[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
-
-const gradeOfAmount = (amount: number): Grade =>
-  grades.reduce<Grade>((found, grade) => (amountOfGrade(grade) <= amount ? grade : found), 0)
 
 /** The worst there is of a soil on a group, in words: "heavy road film". */
 export function soilText(choice: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {

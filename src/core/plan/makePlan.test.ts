@@ -67,6 +67,17 @@ describe('what is chosen', () => {
     expect(plan.shortfalls.map(({ text }) => text).join(' ')).toMatch(/bonded brake dust/)
   })
 
+  it('says when the washer has more pressure than a wheel stands, and keeps quiet otherwise', () => {
+    const said = (pressureBar: number) => {
+      const { equipment } = job([])
+      return makePlan(job(fourCorners(), { equipment: { ...equipment, pressureBar } })).shortfalls.map(
+        ({ text }) => text,
+      )
+    }
+    expect(said(180).join()).toContain('Above 140 bar')
+    expect(said(140).join()).not.toContain('140 bar')
+  })
+
   it('never dresses a motorcycle tyre', () => {
     const plan = makePlan(job([corner('front'), corner('rear')], { vehicleKind: 'motorcycle' }))
     expect(plan.stages.some(({ kind }) => kind === 'dress')).toBe(false)

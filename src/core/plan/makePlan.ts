@@ -11,7 +11,8 @@ import { amountsOf, fillsOf } from './bottles'
 import { buildStages } from './buildStages'
 import { heldBackBySchool, ladderOf, oneGradeMore } from './explain'
 import { orderSteps } from './orderSteps'
-import type { Plan } from './plan'
+import { judge } from '@/core/rules/judge'
+import type { Plan, Shortfall } from './plan'
 import { verdictsOf } from './productVerdicts'
 import { capital, headlineOf, onWheel, summaryOf } from './sayPlan'
 import { soilCourses } from './soilCourses'
@@ -56,6 +57,17 @@ function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
       : []),
     'Minutes, amounts and what comes off are house estimates.',
   ]
+}
+
+/** The washer of the shop against the rule on pressure: nothing is rinsed with more. */
+function tooMuchPressure(job: Job): Shortfall[] {
+  const site = { zone: 'face', surface: null, vehicleKind: job.vehicleKind, schools: job.schools } as const
+  const { rules } = judge({}, { ...site, protectionLive: false, pressureBar: job.equipment.pressureBar })
+  return rules.map(({ reason }) => ({
+    corners: job.corners.map(({ position }) => position),
+    text: reason,
+    mend: `Turn the washer down from ${job.equipment.pressureBar} bar, or step back with a wide fan, before the first rinse.`,
+  }))
 }
 
 const testSpotText =
@@ -131,6 +143,7 @@ export function makePlan(job: Job): Plan {
     schools: chosen.schools,
     assumptions: assumptionsOf(job, choices),
     shortfalls: [
+      ...tooMuchPressure(job),
       ...chosen.shortfalls,
       ...(withinLimits
         ? []
