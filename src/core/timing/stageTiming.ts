@@ -1,0 +1,192 @@
+import type { Conditions, HourAhead } from '@/core/conditions/conditions'
+import { surfaceOfCorner } from '@/core/conditions/conditions'
+import { absorptances, surfaceCelsius } from '@/core/conditions/surface'
+import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '@/core/conditions/wetLimit'
+import type { Delivery } from '@/core/chemistry/family'
+import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { Corner, Job } from '@/core/job/job'
+import type { StageKind } from '@/core/plan/plan'
+import type { Position } from '@/core/wheel/position'
+
+/** How a stage is worked at one wheel so that nothing dries. */
+export interface StageTiming {
+  readonly stageId: string
+  readonly corner: Position
+  readonly surfaceCelsius: number
+  readonly isMeasured: boolean
+  /** Since the last wetting; null: nothing dries in these conditions. */
+  readonly wetLimitSeconds: number | null
+  /** Since the first spray, by the label. */
+  readonly labelMaxSeconds: number
+  /** 1: the whole wheel at once; 2, 3, 4: half, third, quarter by quarter. */
+  readonly sections: number
+  /** Fine mists that keep it wet until the brush comes, per section. */
+  readonly mists: number
+  /** Nothing fits: do not start. */
+  readonly isNotNow: boolean
+  /** Why it is worked so, and what would change it. */
+  readonly text: string
+}
+
+/** What a way of working asks for. */
+export interface ContactWork {
+  readonly dwellMinSeconds: number
+  readonly contactSeconds: number
+  readonly labelMaxSeconds: number
+  readonly mistSeconds: number
+  readonly toolChangeSeconds: number
+}
+
+/** Sections a wheel is split into, from whole to quarters. */
+export const sectionCounts = [1, 2, 3, 4] as const
+export const sectionNames = ['whole wheel', 'half', 'third', 'quarter'] as const
+/** More mists than this are a sign that it does not work. */
+const mostMists = 3
+
+/**
+ * The least split that stays wet: after the dwell the brush has to have been everywhere before the film is dry, and all of it
+ * before the label's time is over. Mists bridge a long dwell.
+ * @returns null when even quarters with mists dry
+ */
+export function leastSplit(work: ContactWork, wetLimit: number): { sections: number; mists: number } | null {
+  for (const sections of sectionCounts) {
+    const contact = Math.ceil(work.contactSeconds / sections)
+    for (let mists = 0; mists <= mostMists; mists += 1) {
+      const total = work.dwellMinSeconds + contact + 2 * work.toolChangeSeconds
+      // Each mist begins the clock anew; the last stretch holds the brush.
+      const stretch = mists === 0 ? total : contact + 2 * work.toolChangeSeconds + work.mistSeconds
+      const between = mists === 0 ? 0 : work.dwellMinSeconds / mists + work.mistSeconds
+      if (
+        stretch <= wetLimit &&
+        between <= wetLimit &&
+        total + mists * work.mistSeconds <= work.labelMaxSeconds
+      )
+        return { sections, mists }
+    }
+  }
+  return null
+}
+
+/** How long a delivery stays wet on a corner now, or at another hour; infinite where nothing dries. */
+export function wetLimitAt(
+  corner: Pick<Corner, 'position' | 'finishes'>,
+  kind: StageKind,
+  delivery: Delivery,
+  conditions: Conditions,
+  own: OwnEstimates,
+  at: HourAhead | null = null,
+): { readonly seconds: number; readonly surface: number; readonly isMeasured: boolean } {
+  const found = surfaceOfCorner(corner, conditions, at)
+  const { airCelsius, humidityShare, windKilometresPerHour } = at ?? conditions
+  // Liners lie in the shade of the wheel; rubber is as dark as can be.
+  const surface = found.isMeasured
+    ? found.celsius
+    : kind === 'arch'
+      ? airCelsius
+      : kind === 'tyre'
+        ? surfaceCelsius(airCelsius, absorptances.glossBlack.value, found.wattsPerM2, windKilometresPerHour)
+        : found.celsius
+  const evaporation = evaporationKilogramsPerM2Hour(surface, airCelsius, humidityShare, windKilometresPerHour)
+  return {
+    seconds: wetLimitSeconds(filmGramsPerM2(delivery, own), evaporation, own),
+    surface,
+    isMeasured: found.isMeasured,
+  }
+}
+
+interface TimedStage {
+  readonly id: string
+  readonly kind: StageKind
+  readonly delivery: Delivery
+  readonly dwellSeconds: { readonly min: number; readonly max: number }
+  readonly labelMaxSeconds: number
+}
+
+/** Splits, mists and the words for one stage at one wheel. */
+export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: number, job: Job): StageTiming {
+  const { conditions, estimates } = job
+  const { seconds, surface, isMeasured } = wetLimitAt(
+    corner,
+    stage.kind,
+    stage.delivery,
+    conditions,
+    estimates,
+  )
+  const work: ContactWork = {
+    dwellMinSeconds: stage.dwellSeconds.min,
+    contactSeconds,
+    labelMaxSeconds: stage.labelMaxSeconds,
+    mistSeconds: estimate('secondsReMist', estimates),
+    toolChangeSeconds: estimate('secondsToolChange', estimates),
+  }
+  const known = {
+    stageId: stage.id,
+    corner: corner.position,
+    surfaceCelsius: Math.round(surface * 10) / 10,
+    isMeasured,
+    wetLimitSeconds: seconds === Infinity ? null : seconds,
+    labelMaxSeconds: stage.labelMaxSeconds,
+  }
+  const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
+  // Suds from a bucket are put on with the mitt itself; there is nothing to keep wet before the rinse but the wheel.
+  const split = stage.delivery === 'bucket' ? { sections: 1, mists: 0 } : leastSplit(work, seconds)
+  const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
+  // Where the label is shorter than the brush, a quarter is worked for as long as it allows.
+  const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
+  const capped =
+    split || room <= 0
+      ? null
+      : leastSplit({ ...work, contactSeconds: Math.min(contactSeconds, 4 * room) }, seconds)
+  if (capped) {
+    return {
+      ...known,
+      ...capped,
+      isNotNow: false,
+      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)}: a quarter of the wheel at a time, and rinse when the time is up.`,
+    }
+  }
+  if (!split) {
+    return {
+      ...known,
+      sections: 4,
+      mists: mostMists,
+      isNotNow: true,
+      text: `Not now: at ${degrees} it ${limit}, less than a quarter of the wheel takes.${asFoam(stage, corner, work, null, job)}`,
+    }
+  }
+  const way = wayOf(split.sections)
+  const mists =
+    split.mists === 0
+      ? ''
+      : `, with ${split.mists === 1 ? 'a fine mist' : `${split.mists} fine mists`} in between`
+  return {
+    ...known,
+    ...split,
+    isNotNow: false,
+    text: `At ${degrees} it ${limit}: ${way}${mists}.${asFoam(stage, corner, work, split, job)}`,
+  }
+}
+
+const wayOf = (sections: number): string =>
+  sections === 1 ? 'the whole wheel at once' : `a ${sectionNames[sections - 1]} of the wheel at a time`
+
+/** Wheel chemistry that a foamer can put on as well; a solvent or a spray-and-wipe stays what it is. */
+const foamed: readonly StageKind[] = ['wash', 'iron', 'mineral']
+
+/** What a thicker coat would change, where it changes something; empty otherwise. */
+function asFoam(
+  stage: TimedStage,
+  corner: Corner,
+  work: ContactWork,
+  thin: { readonly sections: number; readonly mists: number } | null,
+  job: Job,
+): string {
+  if (stage.delivery !== 'trigger' || !foamed.includes(stage.kind)) return ''
+  const { seconds } = wetLimitAt(corner, stage.kind, 'pumpFoamer', job.conditions, job.estimates)
+  const thick = leastSplit(work, seconds)
+  if (!thick || (thin && (thick.sections >= thin.sections || thick.mists > thin.mists))) return ''
+  return ` As foam, where the label has it, it would stay wet ${sayMinutes(seconds)}: ${wayOf(thick.sections)}.`
+}
+
+export const sayMinutes = (seconds: number): string =>
+  seconds >= 90 ? `${Math.round(seconds / 30) / 2} min` : `${Math.round(seconds)} s`
