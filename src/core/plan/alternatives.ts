@@ -2,6 +2,7 @@ import type { WholeChoice } from '@/core/choice/namedPlans'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { StagedJob } from './buildStages'
+import type { StageTiming } from '@/core/timing/stageTiming'
 import type { Alternative, Stage, Step } from './plan'
 import { capital, summaryOf } from './sayPlan'
 
@@ -9,6 +10,7 @@ import { capital, summaryOf } from './sayPlan'
 export interface Version extends StagedJob {
   readonly whole: WholeChoice
   readonly steps: Step[]
+  readonly timings: readonly StageTiming[]
   readonly operatorSeconds: number
   readonly costMinor: number
 }

@@ -96,10 +96,7 @@ function stageOf(draft: StageDraft, index: number, job: Job): Stage {
         : recipe.realFraction,
     dwellSeconds: draft.dwellSeconds,
     rounds,
-    operatorSeconds: corners.reduce(
-      (sum, { wheel }) => sum + stageSeconds(kind, rounds, wheel, job.estimates),
-      0,
-    ),
+    operatorSeconds: corners.reduce((sum, { wheel }) => sum + stageSeconds(kind, rounds, wheel, job), 0),
     costMinor: costMinor(recipe.concentrateMillilitres, product.packMillilitres, product.packPriceMinor),
     verdict: judgement.verdict,
     rules: judgement.rules.map(({ id, verdict, reason, care }) => ({

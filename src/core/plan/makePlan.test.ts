@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { plainConditions } from '@/core/conditions/conditions'
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '@/core/chemistry/families'
 import { productFromFamily, starterCabinet } from '@/core/chemistry/starterCabinet'
@@ -55,7 +56,7 @@ describe('what is chosen', () => {
   })
 
   it('plans nothing on a hot wheel and says to wait', () => {
-    const hot = { airCelsius: 25, exposure: 'shade', surfaceCelsius: 80 } as const
+    const hot = plainConditions({ airCelsius: 25, surfaceCelsius: 80 })
     const plan = makePlan(job(fourCorners({ loads: heavy }), { conditions: hot }))
     expect(plan.stages.filter(({ kind }) => kind !== 'protect' && kind !== 'dress')).toEqual([])
     expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('cool')

@@ -3,6 +3,7 @@ import { namePlans, type WholeChoice } from '@/core/choice/namedPlans'
 import { optionsFor, type Option } from '@/core/choice/option'
 import { mostOptions } from '@/core/choice/promising'
 import { groupWheels, positionsOf } from '@/core/choice/wheelGroup'
+import { hottestMeasured } from '@/core/conditions/conditions'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import { zoneNames } from '@/core/wheel/zone'
@@ -12,19 +13,56 @@ import { buildStages } from './buildStages'
 import { heldBackBySchool, ladderOf, oneGradeMore } from './explain'
 import { orderSteps } from './orderSteps'
 import { judge } from '@/core/rules/judge'
-import type { Plan, Shortfall } from './plan'
+import { firstGoodHour, hoursAt } from '@/core/timing/workHours'
+import { timingOf, type StageTiming } from '@/core/timing/stageTiming'
+import { secondsOfAct } from './operatorTime'
+import type { Act, Plan, Shortfall, Stage, StageKind } from './plan'
 import { verdictsOf } from './productVerdicts'
 import { capital, headlineOf, onWheel, summaryOf } from './sayPlan'
 import { soilCourses } from './soilCourses'
 
+/** How every stage that puts something wet on is worked at each of its wheels. */
+const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
+  stages
+    .filter(({ kind }) => timedActs[kind] !== undefined)
+    .flatMap((stage) =>
+      job.corners
+        .filter(({ position }) => stage.corners.includes(position))
+        .map((corner) => {
+          const act = timedActs[stage.kind] as Act
+          const timing = timingOf(
+            { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
+            corner,
+            secondsOfAct(act, corner.wheel, job),
+            job,
+          )
+          // Liners, tyres and tar spots are worked as they are; only a wheel is split.
+          return splitKinds.includes(stage.kind) ? timing : { ...timing, sections: 1, mists: 0 }
+        }),
+    )
+
+/** The act that has to follow while a stage is wet. */
+const timedActs: Partial<Record<StageKind, Act>> = {
+  arch: 'scrub',
+  tyre: 'scrub',
+  wash: 'agitate',
+  iron: 'agitate',
+  mineral: 'agitate',
+  tar: 'wipe',
+  waterless: 'wipe',
+}
+const splitKinds: readonly StageKind[] = ['wash', 'iron', 'mineral']
+
 function versionOf(job: Job, choices: readonly GroupChoice[], whole: WholeChoice): Version {
   const staged = buildStages(job, choices, whole)
   const dry = choices.filter(({ startsDry }) => startsDry).flatMap(({ group }) => positionsOf(group))
-  const steps = orderSteps(job, staged.stages, dry)
+  const timings = timingsOf(job, staged.stages)
+  const steps = orderSteps(job, staged.stages, timings, dry)
   return {
     ...staged,
     whole,
     steps,
+    timings,
     operatorSeconds: steps.reduce((sum, step) => sum + step.operatorSeconds, 0),
     costMinor: staged.stages.reduce((sum, stage) => sum + stage.costMinor, 0),
   }
@@ -47,7 +85,7 @@ function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
           `The finish of ${[...unknown].map((zone) => zoneNames[zone]).join(', ')} is not known for sure: planned as bare metal.`,
         ]
       : []),
-    ...(job.conditions.surfaceCelsius === undefined
+    ...(hottestMeasured(job.conditions) === undefined
       ? [`The wheels were not measured: taken as cool, at the air’s ${job.conditions.airCelsius} °C.`]
       : []),
     ...(choices.some(({ options }) => options.length > 2 * mostOptions)
@@ -58,6 +96,36 @@ function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
     'Minutes, amounts and what comes off are house estimates.',
   ]
 }
+
+/** What cannot be kept wet now, and the hour or the shade in which it can. */
+function notNow(job: Job, timings: readonly StageTiming[]): Shortfall[] {
+  const late = timings.filter(({ isNotNow }) => isNotNow)
+  if (late.length === 0) return []
+  const corners = job.corners.filter(({ position }) => late.some(({ corner }) => corner === position))
+  const { conditions, estimates } = job
+  const hours = corners.flatMap((corner) => {
+    const hour = firstGoodHour(
+      hoursAt(corner, 'trigger', conditions, estimates),
+      conditions.startHour ?? 24,
+      goodWetSeconds,
+    )
+    return hour === null ? [] : [hour]
+  })
+  const shade = conditions.exposure === 'shade' ? '' : 'Move it into the shade, or '
+  return [
+    {
+      corners: corners.map(({ position }) => position),
+      text: late[0]?.text ?? '',
+      mend:
+        hours.length === corners.length && hours.length > 0
+          ? `${shade}${shade ? 'start' : 'Start'} after ${Math.max(...hours)}:00.`
+          : `${shade}${shade ? 'cool' : 'Cool'} the wheels with water first and measure again.`,
+    },
+  ]
+}
+
+/** A film that lasts so long can be worked, seconds. */
+const goodWetSeconds = 150
 
 /** The washer of the shop against the rule on pressure: nothing is rinsed with more. */
 function tooMuchPressure(job: Job): Shortfall[] {
@@ -142,8 +210,11 @@ export function makePlan(job: Job): Plan {
       : null,
     schools: chosen.schools,
     assumptions: assumptionsOf(job, choices),
+    timings: chosen.timings,
+    sequence: null,
     shortfalls: [
       ...tooMuchPressure(job),
+      ...notNow(job, chosen.timings),
       ...chosen.shortfalls,
       ...(withinLimits
         ? []

@@ -1,12 +1,16 @@
 import { reachableZones } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
+import type { Schools } from '@/core/job/schools'
 import { services } from '@/core/services/service'
 import { inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
-import { zoneNames, type Zone } from '@/core/wheel/zone'
+import type { Zone } from '@/core/wheel/zone'
+import type { StageTiming } from '@/core/timing/stageTiming'
 import { stepCautions } from './cautions'
 import { actsOfStage, secondsOfAct, secondsOfJobAct } from './operatorTime'
+import { actsInParts, partName } from './parts'
 import type { Act, Stage, StageKind, Step } from './plan'
+import { textOf } from './stepTexts'
 
 const contactZones: readonly Zone[] = [
   'barrel',
@@ -20,102 +24,10 @@ const contactZones: readonly Zone[] = [
   'caliper',
 ]
 
-const namesOf = (zones: readonly Zone[]): string => zones.map((zone) => zoneNames[zone]).join(', ')
-
-interface ActText {
-  readonly title: string
-  readonly detail: string
-  readonly why: string
-}
-
-function textOf(
-  act: Act,
-  stage: Stage,
-  where: string,
-  zones: readonly Zone[],
-  round: number,
-  brushRinse: string,
-): ActText {
-  const rounds = stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
-  switch (act) {
-    case 'spray':
-      if (stage.delivery === 'bucket') {
-        return {
-          title: `Wet ${where} with ${stage.productName}`,
-          detail: 'From the bucket, water first and then soap; soak every zone.',
-          why: 'Suds carry the dirt off instead of rubbing it in.',
-        }
-      }
-      return {
-        title: `Spray ${where} with ${stage.productName}${rounds}`,
-        detail: `Cover evenly: ${namesOf(zones)}. Keep it wet.`,
-        why: 'Missed areas clean unevenly; a product that dries stains.',
-      }
-    case 'scrub':
-      return stage.kind === 'arch'
-        ? {
-            title: `Scrub arch, ${where}`,
-            detail: 'Long brush, top first.',
-            why: 'It drips on everything below, so it comes first.',
-          }
-        : {
-            title: `Scrub tyre, ${where}${rounds}`,
-            detail: 'A quarter at a time. Brown foam means again, white foam means done.',
-            why: 'Strip it bare or the dressing will not take.',
-          }
-    case 'agitate':
-      return {
-        title: `Brush ${where}, barrel first`,
-        detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
-        why:
-          stage.kind === 'iron'
-            ? 'Wait for the violet to darken, then move it on.'
-            : 'Dirt runs from back to front.',
-      }
-    case 'wipe':
-      if (stage.kind === 'waterless') {
-        return {
-          title: `Lift the dust off ${where}`,
-          detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
-          why: 'Dust is lifted, never rubbed.',
-        }
-      }
-      return {
-        title: `Wipe tar off ${where}`,
-        detail: 'Soften, then lift with a fresh side of the towel.',
-        why: 'Rubbing a hard lump scratches.',
-      }
-    case 'dry':
-      return {
-        title: `Dry ${where}`,
-        detail:
-          stage.kind === 'tar'
-            ? 'Solvent works only on a dry wheel.'
-            : 'Lug holes, behind the spokes and the valve first.',
-        why: 'Water left in a gap runs out over the finished work.',
-      }
-    case 'protect':
-      return {
-        title: `${stage.productName} on ${where}`,
-        detail: 'Thin and even, keep it off disc and pads.',
-        why: 'The next wash is easy because of this one.',
-      }
-    case 'dress':
-      return {
-        title: `Dress tyre, ${where}`,
-        detail: 'Dry tyre, thin coat, primed applicator, quarter by quarter. Wipe smears at once.',
-        why: 'Thin and dry does not sling.',
-      }
-    default:
-      return {
-        title: `Rinse ${where}`,
-        detail:
-          stage.kind === 'arch'
-            ? 'Arch, top to bottom.'
-            : `Even passes, plenty of water: ${namesOf(zones)}, arch edge.`,
-        why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
-      }
-  }
+const bodyWords: Record<Schools['wheelsOrder'], string> = {
+  first: 'Wheels come before the body wash.',
+  last: 'The body is washed first; rinse it again after the wheels.',
+  between: 'The body is washed in between, while chemistry dwells on the wheels.',
 }
 
 const jobStep = (
@@ -134,9 +46,11 @@ const jobStep = (
   detail,
   zones: [],
   tools: [],
-  operatorSeconds: secondsOfJobAct(act, job.estimates),
+  operatorSeconds: secondsOfJobAct(act, job),
   startsDwell: null,
   stopsDwellOf: null,
+  wetLimitSeconds: null,
+  part: null,
   why,
   cautions,
 })
@@ -145,7 +59,12 @@ const jobStep = (
  * The steps of a visit in the plain order: every wheel finished before the next, so that nothing can dry while another is worked,
  * then drying, protection and dressing all round.
  */
-export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readonly Position[] = []): Step[] {
+export function orderSteps(
+  job: Job,
+  stages: readonly Stage[],
+  timings: readonly StageTiming[],
+  startsDry: readonly Position[] = [],
+): Step[] {
   const steps: Step[] = []
   const service = services[job.service]
 
@@ -170,6 +89,9 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
   const brushRinse =
     job.schools.toolRinse === 'bucket' ? 'Rinse the brush often.' : 'Rinse the brush under running water.'
 
+  let mists = 0
+  const nextMist = (): number => (mists += 1)
+
   const addStage = (stage: Stage, corner: Corner) => {
     const where = positionNames[corner.position].toLowerCase()
     const reachable = reachableZones(corner, job)
@@ -179,27 +101,40 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
     const dwells = stage.kind !== 'protect' && stage.kind !== 'dress' && stage.kind !== 'waterless'
     // Rubber and liners are scrubbed in rounds and rinsed once at the end.
     const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
+    const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
+    const sections = timing?.sections ?? 1
+    const wetLimitSeconds = timing?.wetLimitSeconds ?? null
+    // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
+    const acts = actsInParts(actsOfStage(stage.kind, stage.rounds), sections, timing?.mists ?? 0)
     let round = 0
-    for (const act of actsOfStage(stage.kind, stage.rounds)) {
-      if (act === 'spray' || (act === 'dry' && stage.kind === 'tar'))
+    for (const { act, part } of acts) {
+      if (part <= 1 && (act === 'spray' || (act === 'dry' && stage.kind === 'tar')))
         round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
       const contact = contactZones.filter((zone) => zones.includes(zone))
       const shown = act === 'agitate' ? contact : zones
       const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
+      const whole = secondsOfAct(act, corner.wheel, job)
+      const inPart = part > 0 ? `, ${partName(part, sections)}` : ''
+      const text = textOf(act, stage, where, shown, round, brushRinse)
+      const startsDwell =
+        (act === 'spray' && dwells) || wetProtect
+          ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
+          : null
+      const mistNumber = act === 'reMist' ? nextMist() : 0
       steps.push({
-        id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? round : ''}`,
+        id: `${corner.position}.${stage.id}.${act}${mistNumber || ''}${stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? round : ''}${part > 0 ? `.part${part}` : ''}`,
         act,
         corner: corner.position,
         stageId: stage.id,
-        ...textOf(act, stage, where, shown, round, brushRinse),
+        ...text,
+        title: `${text.title}${inPart}`,
         zones: shown,
         tools: toolsFor(act, act === 'scrub' ? zones : contact, stage),
-        operatorSeconds: secondsOfAct(act, corner.wheel, job.estimates),
-        startsDwell:
-          (act === 'spray' && dwells) || wetProtect
-            ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
-            : null,
+        operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,
+        startsDwell,
         stopsDwellOf: act === 'rinse' ? stage.id : null,
+        wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
+        part: part > 0 ? { number: part, of: sections } : null,
         cautions:
           act === 'spray' || act === 'protect'
             ? stage.cautions
@@ -217,9 +152,11 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
           detail: 'Strong, even rinse straight after spraying.',
           zones,
           tools: [],
-          operatorSeconds: secondsOfAct('rinse', corner.wheel, job.estimates),
+          operatorSeconds: secondsOfAct('rinse', corner.wheel, job),
           startsDwell: null,
           stopsDwellOf: stage.id,
+          wetLimitSeconds: null,
+          part: null,
           why: 'Left standing, silica dries to streaks.',
           cautions: [],
         })
@@ -260,7 +197,7 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
       job,
       'getReady',
       'Gloves, glasses, bottles',
-      `Bottles mixed and labelled, hose guides under the tyres. ${job.schools.wheelsOrder === 'first' ? 'Wheels come before the body wash.' : 'The body is washed first; rinse it again after the wheels.'}`,
+      `Bottles mixed and labelled, hose guides under the tyres. ${bodyWords[job.schools.wheelsOrder]}`,
       'No walking back with chemistry on a wheel.',
       [stepCautions.lance, stepCautions.neverMix, stepCautions.label],
     ),
@@ -297,16 +234,20 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
     for (const stage of mine) addStage(stage, corner)
     for (const stage of at(corner, ['protect']).filter(onWet)) addStage(stage, corner)
   }
-  steps.push(
-    jobStep(
+  for (const corner of corners) {
+    const look = jobStep(
       job,
       'lookAgain',
-      'Look again, wet and then dry',
-      'Spoke backs, behind the caliper, valve, lug seats, arch top.',
+      `Look again, ${positionNames[corner.position].toLowerCase()}`,
+      'Spoke backs, behind the caliper, valve, lug seats, arch top; wet now, and once more when dry.',
       'Missed spots show when dry, and are harder then.',
-    ),
-  )
-  for (const corner of corners) {
+    )
+    steps.push({
+      ...look,
+      id: `${corner.position}.lookAgain`,
+      corner: corner.position,
+      operatorSeconds: Math.round(look.operatorSeconds / corners.length),
+    })
     // Left wet until the whole car is washed, unless something goes on dry.
     const driedLater =
       job.schools.drying === 'leaveWet' &&
@@ -324,10 +265,23 @@ export function orderSteps(job: Job, stages: readonly Stage[], startsDry: readon
         corner: corner.position,
         zones: contactZones.filter((zone) => reachableZones(corner, job).includes(zone)),
         tools: toolsFor('dry', [], null),
-        operatorSeconds: secondsOfAct('dry', corner.wheel, job.estimates),
+        operatorSeconds: secondsOfAct('dry', corner.wheel, job),
       })
     for (const stage of at(corner, ['protect']).filter((stage) => !onWet(stage))) addStage(stage, corner)
     for (const stage of at(corner, ['dress'])) addStage(stage, corner)
+  }
+  if (job.schools.wheelsOrder === 'between' && job.vehicleKind !== 'looseSet' && service.water) {
+    const sides = [
+      ['bodyFoam', 'Foam the body', 'From the roof down, wheels left out.'],
+      ['bodyLeft', 'Wash the left side', 'Roof half first, sills last; the mitt of the paint.'],
+      ['bodyRight', 'Wash the right side', 'Roof half first, sills last; the mitt of the paint.'],
+      ['bodyRinse', 'Rinse the body', 'From the roof down, gaps and mirrors.'],
+    ] as const
+    for (const [id, title, detail] of sides)
+      steps.push({
+        ...jobStep(job, 'body', title, detail, 'It fills the time while chemistry dwells on the wheels.'),
+        id,
+      })
   }
   if (job.vehicleKind !== 'looseSet' && service.water) {
     steps.push(

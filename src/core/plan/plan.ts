@@ -8,6 +8,7 @@ import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Verdict } from '@/core/rules/rule'
 import type { ServiceId } from '@/core/services/service'
 import type { Soil } from '@/core/soils/soil'
+import type { StageTiming } from '@/core/timing/stageTiming'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 
@@ -75,8 +76,8 @@ export interface Stage {
 }
 
 export const acts = [
-  'lookRound', 'coolCheck', 'getReady', 'preRinse', 'spray', 'agitate', 'scrub', 'wipe', 'rinse', 'lookAgain', 'dry',
-  'protect', 'dress', 'brakes', 'writeDown',
+  'lookRound', 'coolCheck', 'getReady', 'preRinse', 'spray', 'reMist', 'agitate', 'scrub', 'wipe', 'rinse', 'lookAgain', 'dry',
+  'protect', 'dress', 'body', 'brakes', 'writeDown',
 ] as const // prettier-ignore
 export type Act = (typeof acts)[number]
 
@@ -97,6 +98,10 @@ export interface Step {
   readonly startsDwell: { readonly minSeconds: number; readonly maxSeconds: number } | null
   /** The stage whose clock this step stops. */
   readonly stopsDwellOf: string | null
+  /** Wetted by this step, it stays wet so long; null: it puts nothing on, or nothing dries. */
+  readonly wetLimitSeconds: number | null
+  /** Part of the wheel, where it is worked in parts: 1 of 2, … */
+  readonly part: { readonly number: number; readonly of: number } | null
   readonly why: string
   readonly cautions: readonly string[]
 }
@@ -171,6 +176,28 @@ export interface LadderStep {
   readonly why: string
 }
 
+/** When one step is done, and by whom. */
+export interface SequenceEntry {
+  readonly stepId: string
+  /** 0 or 1. */
+  readonly person: number
+  readonly startSeconds: number
+  readonly endSeconds: number
+}
+
+/** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
+export interface PlanSequence {
+  readonly people: number
+  readonly entries: readonly SequenceEntry[]
+  readonly endSeconds: number
+  /** No order ends before this. */
+  readonly lowerBoundSeconds: number
+  /** One wheel finished before the next, waiting through every dwell. */
+  readonly plainSeconds: number
+  /** Why it is shorter, in a sentence; or what stands against an order. */
+  readonly text: string
+}
+
 export interface Plan {
   /** The answer as a colleague would say it. */
   readonly headline: string
@@ -199,4 +226,8 @@ export interface Plan {
   /** What nobody knows and the plan assumes. */
   readonly assumptions: readonly string[]
   readonly shortfalls: readonly Shortfall[]
+  /** How long everything stays wet, and in how many parts a wheel is worked. */
+  readonly timings: readonly StageTiming[]
+  /** Null where the steps were not put in order of time. */
+  readonly sequence: PlanSequence | null
 }

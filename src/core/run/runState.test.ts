@@ -15,6 +15,8 @@ const step = (id: string, changes: Partial<Step> = {}): Step => ({
   operatorSeconds: 10,
   startsDwell: null,
   stopsDwellOf: null,
+  wetLimitSeconds: null,
+  part: null,
   why: '',
   cautions: [],
   ...changes,
@@ -46,14 +48,14 @@ describe('the run', () => {
     expect(state.undoable?.id).toBe('look')
   })
 
-  it('starts a clock at the spray, keeps the first instant on a second round and stops it at the rinse', () => {
+  it('starts a clock at the spray, begins it anew with a fresh round and stops it at the rinse', () => {
     const sprayed = [event('done', 'look', 0), event('done', 'spray', 30), event('done', 'spray again', 90)]
     expect(runState(plan, sprayed).clocks).toEqual([
       {
         corner: 'frontLeft',
         stageId: 'iron',
         productName: 'House iron remover',
-        startedAt: at(30),
+        startedAt: at(90),
         ...dwell,
       },
     ])

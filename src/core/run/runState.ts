@@ -23,6 +23,8 @@ export interface RunState {
   readonly next: Step | null
   readonly settledCount: number
   readonly settled: ReadonlyMap<string, 'done' | 'skipped'>
+  /** When each settled step was tapped. */
+  readonly settledAt: ReadonlyMap<string, Date>
   readonly clocks: readonly DwellClock[]
   /** The step that undo would take back; null when nothing was done yet. */
   readonly undoable: Step | null
@@ -47,16 +49,14 @@ export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
     if (step.stopsDwellOf !== null && kind === 'done') clocks.delete(`${step.corner}.${step.stopsDwellOf}`)
     if (step.startsDwell && step.stageId !== null && kind === 'done') {
       const key = `${step.corner}.${step.stageId}`
-      // A later round wets again but the label's limit runs from the first spray.
-      if (!clocks.has(key)) {
-        clocks.set(key, {
-          corner: step.corner,
-          stageId: step.stageId,
-          productName: plan.stages.find(({ id }) => id === step.stageId)?.productName ?? '',
-          startedAt: at,
-          ...step.startsDwell,
-        })
-      }
+      // A fresh round is fresh product: its dwell and its limit begin anew.
+      clocks.set(key, {
+        corner: step.corner,
+        stageId: step.stageId,
+        productName: plan.stages.find(({ id }) => id === step.stageId)?.productName ?? '',
+        startedAt: at,
+        ...step.startsDwell,
+      })
     }
   }
   const settled = new Map(standing.map(({ stepId, kind }) => [stepId, kind]))
@@ -67,6 +67,7 @@ export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
     next: open[1] ?? null,
     settledCount: settled.size,
     settled,
+    settledAt: new Map(standing.map(({ stepId, at }) => [stepId, at])),
     clocks: [...clocks.values()],
     undoable: last ? (steps.get(last.stepId) ?? null) : null,
   }

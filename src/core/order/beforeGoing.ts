@@ -1,0 +1,46 @@
+import type { Plan, SequenceEntry, Step } from '@/core/plan/plan'
+import { readClock, type DwellClock } from '@/core/run/runState'
+
+/**
+ * What a person who is called away has to take off before going, the most urgent first: the rinses that would come too late if
+ * all that is left began only when they are back.
+ * @param entries the order of what is left, seconds from now
+ */
+export function beforeGoing(
+  plan: Plan,
+  entries: readonly SequenceEntry[],
+  clocks: readonly DwellClock[],
+  nowMilliseconds: number,
+  awaySeconds: number,
+): Step[] {
+  const steps = new Map(plan.steps.map((step) => [step.id, step]))
+  return clocks
+    .flatMap((clock) => {
+      const rinse = entries.find(({ stepId }) => {
+        const step = steps.get(stepId)
+        return step?.corner === clock.corner && step.stopsDwellOf === clock.stageId
+      })
+      const step = rinse && steps.get(rinse.stepId)
+      if (!step) return []
+      // The film may be dry before the label's time is over.
+      const wetSeconds = plan.timings.find(
+        ({ corner, stageId }) => corner === clock.corner && stageId === clock.stageId,
+      )?.wetLimitSeconds
+      const leftSeconds =
+        Math.min(clock.maxSeconds, wetSeconds ?? Infinity) - readClock(clock, nowMilliseconds).elapsedSeconds
+      return leftSeconds < awaySeconds + rinse.startSeconds ? [{ step, leftSeconds }] : []
+    })
+    .sort((a, b) => a.leftSeconds - b.leftSeconds)
+    .map(({ step }) => step)
+}
+
+/** Steps that a rinse out of turn leaves out: what was still to be done with that chemical at that wheel. */
+export const leftOutBy = (plan: Plan, rinse: Step, settled: ReadonlyMap<string, unknown>): Step[] => {
+  const at = plan.steps.findIndex(({ id }) => id === rinse.id)
+  return plan.steps
+    .slice(0, at)
+    .filter(
+      ({ id, corner, stageId }) =>
+        corner === rinse.corner && stageId === rinse.stopsDwellOf && !settled.has(id),
+    )
+}

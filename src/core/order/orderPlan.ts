@@ -1,0 +1,252 @@
+import type { Job } from '@/core/job/job'
+import { makePlan } from '@/core/plan/makePlan'
+import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { scheduleOf } from '@/core/sequence/schedule'
+import { solveSequence, type Answer } from '@/core/sequence/solve'
+import { faultsOf } from '@/core/sequence/verify'
+import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
+
+/** States looked into for a plan: a tenth of a second or two. */
+export const planEffort = 10_000
+
+/** One wheel finished before the next in the order of the steps; two people take half of the wheels each. */
+export function plainSchedule(problem: SequenceProblem): Schedule | null {
+  const operations = problem.operations.flatMap(({ id }) => (problem.done?.has(id) ? [] : [id]))
+  const alone = { ...problem, people: 1 }
+  if (problem.people > 1) {
+    const half = Math.ceil(problem.places.length / 2)
+    const personOf = (id: number): number => ((problem.operations[id]?.place ?? 0) >= half ? 1 : 0)
+    const clocks = [0, 1].map((person) => {
+      const own = operations.filter((id) => personOf(id) === person)
+      return scheduleOf(alone, { operations: own, people: own.map(() => 0) })
+    })
+    // Each takes a shared tool when their own clock says so; where that clashes the second begins later.
+    for (let later = 0; later <= 300; later += 30) {
+      const at = (id: number): number =>
+        (clocks[personOf(id)]?.startSeconds[id] ?? 0) + (personOf(id) === 1 ? later : 0)
+      const order = [...operations].sort((a, b) => at(a) - at(b) || a - b)
+      const both = scheduleOf(problem, { operations: order, people: order.map(personOf) })
+      if (both) return both
+    }
+  }
+  return scheduleOf(problem, { operations, people: operations.map(() => 0) })
+}
+
+const minutes = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
+
+/** Runs the search to its end within an effort. */
+export function solveWithin(problem: SequenceProblem, effort: number): Answer {
+  const running = solveSequence(problem, effort)
+  let step = running.next()
+  while (!step.done) step = running.next()
+  return step.value
+}
+
+/** A corner whose brakes are hot starts when they are cool: an operation nobody has to do, before all others there. */
+function withCooling(job: Job, made: PlanProblem, laterSeconds: number): SequenceProblem {
+  const { problem, places } = made
+  const hot = places.flatMap((place, at) => {
+    const seconds = place === 'vehicle' ? 0 : coolSeconds(job, place) - laterSeconds
+    return seconds > 0 ? [{ at, seconds }] : []
+  })
+  if (hot.length === 0) return problem
+  const done = new Map(problem.done)
+  const operations = [...problem.operations]
+  const lags = [...problem.lags]
+  for (const { at, seconds } of hot) {
+    const first = problem.operations.find(({ place }) => place === at)
+    if (!first) continue
+    const id = operations.length
+    operations.push({ id, place: at, name: 'cools down', durationSeconds: 1, tool: 'eyes' })
+    done.set(id, 0)
+    lags.push({ from: id, to: first.id, minSeconds: seconds, maxSeconds: null, why: 'hot' })
+  }
+  return { ...problem, operations, lags, done }
+}
+
+/** A step put to a time by hand begins within a minute of it: it hangs on an operation that ended at the start. */
+const placedRoomSeconds = 60
+
+function withPlaced(
+  job: Job,
+  made: PlanProblem,
+  problem: SequenceProblem,
+  laterSeconds: number,
+): SequenceProblem {
+  const placed = (job.wishes.placed ?? []).flatMap(({ stepId, startSeconds }) => {
+    const id = made.steps.findIndex((step) => step.id === stepId)
+    return id < 0 ? [] : [{ id, seconds: Math.max(0, Math.round(startSeconds) - laterSeconds) }]
+  })
+  if (placed.length === 0) return problem
+  const done = new Map(problem.done)
+  const operations = [...problem.operations]
+  const lags = [...problem.lags]
+  for (const { id, seconds } of placed) {
+    const anchor = operations.length
+    operations.push({
+      id: anchor,
+      place: made.problem.operations[id]?.place ?? 0,
+      name: 'the start',
+      durationSeconds: 1,
+      tool: 'eyes',
+    })
+    done.set(anchor, 0)
+    lags.push({
+      from: anchor,
+      to: id,
+      minSeconds: seconds,
+      maxSeconds: seconds + placedRoomSeconds,
+      why: 'put there by hand',
+    })
+  }
+  return { ...problem, operations, lags, done }
+}
+
+function entriesOf(made: PlanProblem, schedule: Schedule, offsetSeconds: number): SequenceEntry[] {
+  return made.steps
+    .map((step, id) => {
+      const startSeconds = offsetSeconds + (schedule.startSeconds[id] as number)
+      return {
+        stepId: step.id,
+        person: schedule.person[id] as number,
+        startSeconds,
+        endSeconds: startSeconds + (made.problem.operations[id]?.durationSeconds ?? 0),
+      }
+    })
+    .sort((a, b) => a.startSeconds - b.startSeconds || a.person - b.person)
+}
+
+/** Steps that everybody does together, one after the other from a second on. */
+function together(steps: readonly Step[], from: number): { entries: SequenceEntry[]; end: number } {
+  let at = from
+  const entries = steps.map((step) => {
+    const startSeconds = at
+    at += Math.round(step.operatorSeconds)
+    return { stepId: step.id, person: 0, startSeconds, endSeconds: at }
+  })
+  return { entries, end: at }
+}
+
+/** What is to be put in order, and what stands around it. */
+interface Ordering {
+  readonly job: Job
+  readonly plan: Plan
+  readonly made: PlanProblem
+  readonly lead: ReturnType<typeof together>
+  readonly problem: SequenceProblem
+  readonly plain: Schedule | null
+  /** Something put to a time by hand cannot be there. */
+  readonly misplaced: boolean
+}
+
+function orderingOf(job: Job, plan: Plan, effort: number): Ordering | null {
+  const made = planProblem(job, plan)
+  if (made.steps.length === 0) return null
+  const lead = together(made.before, 0)
+  const cooling = withCooling(job, made, lead.end)
+  const placed = withPlaced(job, made, cooling, lead.end)
+  // What was put to a time by hand and cannot be there is left out again, and said.
+  const misplaced = placed !== cooling && solveWithin(placed, effort).schedule === null
+  const problem = misplaced ? cooling : placed
+  return { job, plan, made, lead, problem, plain: plainSchedule(problem), misplaced }
+}
+
+/** The plan in an order, checked by the independent verifier: null where the schedule has a fault, so that it is never shown. */
+function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): Plan | null {
+  const { job, plan, made, lead, problem, plain, misplaced } = ordering
+  if (faultsOf(problem, schedule).length > 0) return null
+  const entries = entriesOf(made, schedule, lead.end)
+  const tail = together(made.after, lead.end + schedule.makespanSeconds)
+  const all = [...lead.entries, ...entries, ...tail.entries]
+  const around = tail.end - schedule.makespanSeconds
+  const plainEnd = around + (plain?.makespanSeconds ?? schedule.makespanSeconds)
+  const saved = plainEnd - tail.end
+  const sequence: PlanSequence = {
+    people: job.crew.people,
+    entries: all,
+    endSeconds: tail.end,
+    lowerBoundSeconds: Math.round(around + Math.min(schedule.makespanSeconds, boundSeconds)),
+    plainSeconds: plainEnd,
+    text: misplaced
+      ? 'That step cannot be at that time: something would dry, or somebody would be in two places. The order stays as it was.'
+      : isOneAtATime(job) && plain
+        ? 'One wheel at a time, as the shop has set it.'
+        : saved >= 60
+          ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
+          : 'One wheel after the other is as quick here: the ways take what the dwells would give.',
+  }
+  const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
+  return {
+    ...plan,
+    steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
+    sequence,
+  }
+}
+
+const isOneAtATime = ({ schools }: Job): boolean => schools.sprayed === 'oneAtATime'
+
+/** Puts the steps of a plan into the order that ends first; the plan as it was where there is none. */
+export function orderPlan(job: Job, plan: Plan, effort: number = planEffort): Plan {
+  const ordering = orderingOf(job, plan, effort)
+  return (ordering && usualOrder(ordering, effort)) ?? plan
+}
+
+function usualOrder(ordering: Ordering, effort: number): Plan | null {
+  if (isOneAtATime(ordering.job) && ordering.plain) return inOrder(ordering, ordering.plain, 0)
+  const { schedule, lowerBoundSeconds } = solveWithin(ordering.problem, effort)
+  return schedule && inOrder(ordering, schedule, lowerBoundSeconds)
+}
+
+/** Looks on for an order that ends before the usual one: yields the plan in every better one, and null in between. */
+export function* betterOrders(job: Job, effort: number): Generator<Plan | null, void> {
+  const ordering = isOneAtATime(job) ? null : orderingOf(job, makePlan(job), planEffort)
+  const usual = ordering && usualOrder(ordering, planEffort)?.sequence
+  if (!ordering || !usual) return
+  let best: PlanSequence = usual
+  for (const { schedule, lowerBoundSeconds } of solveSequence(ordering.problem, effort)) {
+    const end = secondsBetween(ordering, best)
+    // As short and known to be nearer to the shortest is better, too.
+    const isBetter =
+      schedule !== null &&
+      (schedule.makespanSeconds < end ||
+        (schedule.makespanSeconds === end && Math.min(end, lowerBoundSeconds) > boundBetween(ordering, best)))
+    const better = isBetter ? inOrder(ordering, schedule, lowerBoundSeconds) : null
+    best = better?.sequence ?? best
+    yield better
+  }
+}
+
+/** Seconds of a sequence that can be put in order, without what comes before and after. */
+const secondsBetween = ({ made, lead }: Ordering, { endSeconds }: PlanSequence): number =>
+  endSeconds - lead.end - together(made.after, 0).end
+const boundBetween = ({ made, lead }: Ordering, { lowerBoundSeconds }: PlanSequence): number =>
+  lowerBoundSeconds - lead.end - together(made.after, 0).end
+
+/** The plan in an order that was found elsewhere; null where it names other steps, breaks a lag or ends later than the usual one. */
+export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | null {
+  const ordering = orderingOf(job, makePlan(job), planEffort)
+  const usual = ordering && usualOrder(ordering, planEffort)?.sequence
+  if (!ordering || !usual) return null
+  const { made, lead, problem } = ordering
+  const known = new Map(entries.map((entry) => [entry.stepId, entry]))
+  const found = made.steps.map(({ id }) => known.get(id))
+  if (found.some((entry) => !entry)) return null
+  // Operations that only stand for an instant, such as brakes that cool, are over.
+  const startSeconds = problem.operations.map(({ id, durationSeconds }) =>
+    id < found.length
+      ? (found[id]?.startSeconds ?? 0) - lead.end
+      : (problem.done?.get(id) ?? 0) - durationSeconds,
+  )
+  const makespanSeconds = Math.max(
+    0,
+    ...made.steps.map((_, id) => (startSeconds[id] ?? 0) + (problem.operations[id]?.durationSeconds ?? 0)),
+  )
+  const person = problem.operations.map(({ id }) => found[id]?.person ?? -1)
+  if (makespanSeconds > secondsBetween(ordering, usual)) return null
+  return inOrder(ordering, { makespanSeconds, startSeconds, person }, boundBetween(ordering, usual))
+}
+
+/** Plans a job and puts its steps into order. */
+export const planInOrder = (job: Job, effort: number = planEffort): Plan =>
+  orderPlan(job, makePlan(job), effort)

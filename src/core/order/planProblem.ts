@@ -1,0 +1,179 @@
+import { coolingOf } from '@/core/conditions/hotBrakes'
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Job } from '@/core/job/job'
+import type { Plan, Step } from '@/core/plan/plan'
+import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem'
+import { positionNames, type Position } from '@/core/wheel/position'
+import { walkSecondsBetween } from './walking'
+
+/** The steps of a plan as operations; what comes before the first wheel and after the last is done by everybody together. */
+export interface PlanProblem {
+  readonly problem: SequenceProblem
+  /** By operation. */
+  readonly steps: readonly Step[]
+  readonly before: readonly Step[]
+  readonly after: readonly Step[]
+  readonly places: readonly (Position | 'vehicle')[]
+}
+
+/** Steps of the whole job that come before any wheel. */
+const isBefore = (step: Step): boolean =>
+  step.corner === null && ['lookRound', 'coolCheck', 'getReady'].includes(step.act) && step.id !== 'wheelsOn'
+const isAfter = (step: Step): boolean => step.corner === null && step.act !== 'body' && !isBefore(step)
+
+/** What is held during a step: one name for what is one thing. */
+function toolOf(step: Step): string {
+  switch (step.act) {
+    case 'preRinse':
+    case 'rinse':
+      return 'washer gun'
+    case 'spray':
+    case 'reMist':
+    case 'protect':
+      return `bottle of ${step.stageId ?? ''}`
+    case 'lookAgain':
+      return 'eyes'
+    case 'body':
+      return 'body kit'
+    default:
+      return step.tools.length > 0
+        ? [...step.tools].sort().join(' + ')
+        : `tools of ${step.stageId ?? step.act}`
+  }
+}
+
+/** Tools of which the kit has but one: two people cannot both use them. */
+function singleToolsOf(job: Job, steps: readonly Step[]): string[] {
+  const single = new Set<string>()
+  for (const step of steps) {
+    if (step.act === 'lookAgain') continue
+    const kinds = step.tools.map((name) => job.tools.find((tool) => tool.name === name)?.kind)
+    const hasPair =
+      step.tools.length > 0 &&
+      kinds.every(
+        (kind) => job.tools.filter((tool) => tool.kind === kind && tool.state === 'clean').length > 1,
+      )
+    if (!hasPair) single.add(toolOf(step))
+  }
+  return [...single]
+}
+
+/** Seconds until a corner's brakes are cool enough to wet; 0 where nothing was read or it is cool. */
+export function coolSeconds(job: Job, corner: Position): number {
+  const readings = job.conditions.brakes.find(({ position }) => position === corner)
+  if (!readings) return 0
+  const cooling = coolingOf(readings, job.conditions.airCelsius, estimate('coolEnoughCelsius', job.estimates))
+  return cooling.ok ? Math.round(cooling.value.waitMinutes * 60) : 0
+}
+
+/** Builds the problem of a plan. Lags come from the steps: dwell and label from `startsDwell`, the wet limit from `wetLimitSeconds`. */
+export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): PlanProblem {
+  const before = plan.steps.filter(isBefore)
+  const after = plan.steps.filter(isAfter)
+  const steps = plan.steps.filter((step) => !isBefore(step) && !isAfter(step))
+  const places = [...new Set(steps.map(({ corner }) => corner ?? ('vehicle' as const)))]
+  const beside = estimate('secondsWalk', job.estimates)
+  const operations: Operation[] = steps.map((step, id) => ({
+    id,
+    place: places.indexOf(step.corner ?? 'vehicle'),
+    name: step.title,
+    durationSeconds: Math.max(1, Math.round(step.operatorSeconds)),
+    tool: toolOf(step),
+  }))
+  const lags: Lag[] = []
+  const order = (from: number, to: number, why = 'order') =>
+    lags.push({ from, to, minSeconds: 0, maxSeconds: null, why })
+  for (const place of places.keys()) {
+    const here = operations.filter((operation) => operation.place === place).map(({ id }) => id)
+    here.slice(1).forEach((id, at) => order(here[at] as number, id))
+    here.forEach((id, at) => wetLags(id, here.slice(at + 1)))
+  }
+  /** What a step that puts something on asks of the steps after it, up to its rinse. */
+  function wetLags(id: number, later: readonly number[]): void {
+    const step = steps[id] as Step
+    if (step.stageId === null) return
+    const sameWetting = (other: number): boolean => {
+      const next = steps[other] as Step
+      return next.stageId === step.stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)
+    }
+    const own = later.filter(sameWetting)
+    const next = own.find((other) => steps[other]?.act !== 'reMist')
+    // A fresh round begins the label's clock anew; the rinse stops it.
+    const rinse = later.find(
+      (other) =>
+        steps[other]?.stopsDwellOf === step.stageId ||
+        (steps[other]?.stageId === step.stageId && steps[other]?.act === 'spray'),
+    )
+    if (step.startsDwell && next !== undefined) {
+      const { minSeconds, maxSeconds } = step.startsDwell
+      lags.push({ from: id, to: next, minSeconds, maxSeconds: null, why: 'dwell' })
+      const last = rinse ?? next
+      // Contact that the label is too short for is worked for as long as it allows.
+      if (maxSeconds >= minSeconds)
+        lags.push({
+          from: id,
+          to: last,
+          minSeconds: 0,
+          maxSeconds: Math.max(maxSeconds, leastUntil(id, last)),
+          why: 'label',
+        })
+    }
+    if (step.wetLimitSeconds === null) return
+    const wetter = own[0]
+    if (wetter === undefined) return
+    const duration = operations[wetter]?.durationSeconds ?? 0
+    const isRinse = steps[wetter]?.act === 'rinse'
+    // The brush is everywhere only when it is through; a rinse wets at its start.
+    const most = step.wetLimitSeconds - (isRinse ? 0 : duration)
+    lags.push({
+      from: id,
+      to: wetter,
+      minSeconds: 0,
+      maxSeconds: Math.max(most, leastUntil(id, wetter)),
+      why: 'wet',
+    })
+  }
+  /** The shortest that can lie between two steps of one wheel when nobody leaves it. */
+  function leastUntil(from: number, to: number): number {
+    let seconds = 0
+    const place = operations[from]?.place
+    let tool = operations[from]?.tool
+    const change = estimate('secondsToolChange', job.estimates)
+    for (const operation of operations.slice(from + 1, to + 1)) {
+      if (operation.place !== place) continue
+      if (operation.tool !== tool) seconds += change
+      tool = operation.tool
+      const dwell = steps[from]?.startsDwell?.minSeconds ?? 0
+      const first = operations
+        .slice(from + 1)
+        .find((one) => one.place === place && steps[one.id]?.act !== 'reMist')
+      if (operation.id === first?.id) seconds = Math.max(seconds, dwell)
+      if (operation.id !== to) seconds += operation.durationSeconds
+    }
+    return seconds
+  }
+  return {
+    before,
+    after,
+    steps,
+    places,
+    problem: {
+      places: places.map((place) => (place === 'vehicle' ? 'the body' : positionNames[place].toLowerCase())),
+      operations,
+      lags,
+      people: job.crew.people,
+      peoplePerPlace: 2,
+      singleTools: job.crew.people > 1 ? singleToolsOf(job, steps) : [],
+      walkSeconds: places.map((from) =>
+        places.map((to) =>
+          from === to
+            ? 0
+            : from === 'vehicle' || to === 'vehicle'
+              ? beside
+              : walkSecondsBetween(from, to, beside),
+        ),
+      ),
+      toolChangeSeconds: estimate('secondsToolChange', job.estimates),
+    },
+  }
+}

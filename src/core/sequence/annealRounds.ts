@@ -1,0 +1,50 @@
+import type { Pair } from './anneal'
+import { offerPair, pairsOfShares } from './shareOut'
+import type { Search, Standing } from './solve'
+
+/** A first round for every pair: moves tried, heat at its beginning and end as a share of the whole time. */
+const firstRound = { tries: 15_000, hot: 0.001, cold: 0.00015 }
+/** What follows, in turn: short and cool rounds better what is there, long and hot ones come upon something else. */
+const laterRounds = [
+  { tries: 15_000, hot: 0.0015, cold: 0.00015 },
+  { tries: 60_000, hot: 0.02, cold: 0.0005 },
+  { tries: 15_000, hot: 0.001, cold: 0.00015 },
+  { tries: 60_000, hot: 0.01, cold: 0.001 },
+]
+/** Rounds after which it is left to the layered search. */
+const mostRounds = 100
+/** A pair so much longer than the best is not worked on, as a share. */
+const tooLong = 0.06
+
+/** Two people: anneals each pair of orders as it is made, then all of them again, at other heats and by other moves. */
+export function* annealRounds(search: Search, isOver: () => boolean): Generator<Standing, void> {
+  const pairs: Pair[] = []
+  let round = 0
+  let best = null as Pair | null
+
+  function* work(pair: Pair, heat: typeof firstRound): Generator<Standing, void> {
+    round += 1
+    for (const found of search.annealer.anneal(pair, { ...heat, seed: round })) {
+      if (found && offerPair(search, found)) best = found
+      if (isOver()) return
+      yield search.standing()
+    }
+  }
+  for (const made of pairsOfShares(search)) {
+    if (search.best && isOver()) return
+    if (!('orders' in made)) {
+      yield made
+      continue
+    }
+    offerPair(search, made)
+    if (!search.best || made.makespanSeconds > search.best.makespanSeconds * (1 + tooLong)) continue
+    pairs.push(made)
+    yield* work(made, firstRound)
+  }
+  while (pairs.length > 0 && round < mostRounds && !isOver()) {
+    yield* work(
+      round % 2 === 0 && best ? best : (pairs[(round >> 1) % pairs.length] as Pair),
+      laterRounds[round % laterRounds.length] as typeof firstRound,
+    )
+  }
+}

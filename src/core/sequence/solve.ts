@@ -1,0 +1,207 @@
+import { annealRounds } from './annealRounds'
+import { Annealer } from './anneal'
+import { LayeredSearch, type FoundOrder, type PassOptions, type PassResult } from './layeredSearch'
+import { manners } from './manners'
+import { improve } from './improve'
+import { bestRound } from './onePlace'
+import { prepare, type Prepared } from './prepared'
+import type { Schedule, SequenceProblem } from './problem'
+import { scheduleOf } from './schedule'
+
+/** Where the search stands. */
+export interface Standing {
+  /** The best so far; null until one is found. */
+  readonly schedule: Schedule | null
+  /** No order is shorter than this. */
+  readonly lowerBoundSeconds: number
+  /** States looked into: the same on every machine, unlike seconds. */
+  readonly effort: number
+}
+
+export interface Answer extends Standing {
+  /** True when every order is broken by some lag; then `places` names where that shows. */
+  readonly isInfeasible: boolean
+  /** Places whose own lags cannot be kept even if nothing else is worked at. */
+  readonly places: readonly number[]
+}
+
+/** States to look into before the search rests; about a second on one core of 2020. */
+export const usualEffort = 120_000
+
+/** So few operations are searched through as a whole, wherever they are. */
+const smallCount = 14
+/** The last manner lets everything be, so that what it cuts is a bound. */
+const freeManner = manners.length - 1
+const widths = [60, 120, 240, 480, 960, 1920, 4000, 8000, 16_000]
+const narrow = 50
+/** Less effort than this is a moment. */
+const quickEffort = 30_000
+const quickWidths = [12, 25]
+const tinyWidths = [narrow, 4000, 16_000]
+
+/** What the parts of the search share. */
+export class Search {
+  best: FoundOrder | null = null
+  schedule: Schedule | null = null
+  lowerBoundSeconds: number
+  /** Spent on shares that are solved as problems of their own. */
+  effortOfShares = 0
+  private ownAnnealer: Annealer | null = null
+
+  constructor(
+    readonly problem: SequenceProblem,
+    readonly prepared: Prepared,
+    readonly layers: LayeredSearch,
+    /** The same for one person, to solve shares alone. */
+    readonly alone: LayeredSearch,
+    /** An answer is wanted in a moment: narrow searches only. */
+    readonly isQuick: boolean,
+  ) {
+    this.lowerBoundSeconds = layers.rootBound()
+  }
+
+  /** Made when two people's orders are put together; one person has no use for it. */
+  get annealer(): Annealer {
+    return (this.ownAnnealer ??= new Annealer(this.prepared))
+  }
+
+  get effort(): number {
+    return (
+      this.effortOfShares +
+      (this.ownAnnealer?.effort ?? 0) +
+      this.layers.effort +
+      (this.alone === this.layers ? 0 : this.alone.effort)
+    )
+  }
+
+  get isProven(): boolean {
+    return this.best !== null && this.best.makespanSeconds <= this.lowerBoundSeconds
+  }
+
+  standing(): Standing {
+    return { schedule: this.schedule, lowerBoundSeconds: this.lowerBoundSeconds, effort: this.effort }
+  }
+
+  /** Takes an order if it is the best so far; its clock is worked out anew, independent of the search. */
+  offer(order: FoundOrder | null): boolean {
+    if (!order || (this.best && order.makespanSeconds >= this.best.makespanSeconds)) return false
+    const schedule = scheduleOf(this.problem, order)
+    if (!schedule || (this.schedule && schedule.makespanSeconds >= this.schedule.makespanSeconds))
+      return false
+    this.best = { ...order, makespanSeconds: schedule.makespanSeconds }
+    this.schedule = schedule
+    return true
+  }
+
+  *pass(options: Omit<PassOptions, 'below'>): Generator<Standing, PassResult> {
+    const running = this.layers.pass({ below: this.best?.makespanSeconds ?? Infinity, ...options })
+    let step = running.next()
+    while (!step.done) {
+      yield this.standing()
+      step = running.next()
+    }
+    return step.value
+  }
+
+  *try(options: Omit<PassOptions, 'below'>): Generator<Standing, boolean> {
+    return this.offer((yield* this.pass(options)).best)
+  }
+}
+
+/**
+ * The order of work that ends first, better and better. Deterministic: what it yields depends on the problem alone, and a caller
+ * may stop it at any time with the best so far in hand.
+ * @param effort states to look into before it rests; infinite: until it is proven or no wider search is left
+ */
+export function* solveSequence(
+  problem: SequenceProblem,
+  effort: number = usualEffort,
+): Generator<Standing, Answer> {
+  const prepared = prepare(problem)
+  const layers = new LayeredSearch(prepared)
+  const alone = prepared.people === 1 ? layers : new LayeredSearch(prepare({ ...problem, people: 1 }))
+  const search = new Search(problem, prepared, layers, alone, effort < quickEffort)
+  const end = (isInfeasible: boolean, places: readonly number[] = []): Answer => ({
+    ...search.standing(),
+    isInfeasible,
+    places,
+  })
+  const stuck = yield* stuckPlaces(search)
+  if (stuck.length > 0) return end(true, stuck)
+  const isSmall = prepared.count - (problem.done?.size ?? 0) <= smallCount
+  const isTiny = isSmall || layers.places.filter(({ start }) => start.remainingCount > 0).length <= 2
+  const crosses = problem.lags.some(({ from, to }) => prepared.place[from] !== prepared.place[to])
+  const isOver = (): boolean => search.isProven || search.effort >= effort
+  const round = function* (): Generator<Standing, void> {
+    if (!crosses) search.offer(yield* silently(bestRound(layers, prepared), search))
+  }
+  // With little to do all of it is searched through before the best round of one place after the other is worked out.
+  if (prepared.people === 1 && !isTiny) yield* round()
+  // Shares know nothing of what is wet already; from the middle the layered search goes on with both people.
+  const isFresh = (problem.done?.size ?? 0) === 0
+  if (prepared.people > 1 && !isSmall && isFresh) yield* annealRounds(search, isOver)
+  const wider = search.isQuick ? [...quickWidths, ...widths] : widths
+  for (const width of isTiny ? tinyWidths : wider) {
+    for (const [at, manner] of manners.entries()) {
+      if (isOver()) return end(false)
+      if (isTiny && width > narrow && at !== freeManner) continue
+      // Where an order is known already the most careful manner finds no better one.
+      if (at === 0 && search.best && !isTiny) continue
+      const exact = at === freeManner && (prepared.people === 1 || isTiny)
+      const found = yield* search.pass({
+        width,
+        ...manner,
+        ...(exact && isTiny ? { share: 1, doubt: 0 } : {}),
+        anyOrder: exact && prepared.people > 1,
+      })
+      search.offer(found.best)
+      if (exact) {
+        const sure = Math.min(found.lowerBoundSeconds, search.best?.makespanSeconds ?? Infinity)
+        if (sure === Infinity) return end(true)
+        search.lowerBoundSeconds = Math.max(search.lowerBoundSeconds, sure)
+      }
+    }
+    if (isOver()) return end(false)
+    if (isTiny) {
+      if (prepared.people === 1 && width > narrow) yield* round()
+    } else yield* improve(search, Math.max(20, Math.round(width / 4)), isOver)
+  }
+  return end(false)
+}
+
+/** Places where the lags cannot be kept even with all hands there and nothing else to do. */
+function* stuckPlaces(search: Search): Generator<Standing, number[]> {
+  const { layers, prepared } = search
+  const stuck: number[] = []
+  const fine = new Set<string>()
+  for (const [place, progress] of layers.places.entries()) {
+    const kind = layers.kinds[place] as string
+    if (progress.start.remainingCount === 0 || fine.has(kind) || needsOthers(prepared, place)) continue
+    let isFine = false
+    // Two people can do what one can.
+    const one = search.alone.pass({ width: 20, onlyPlaces: [place], below: Infinity })
+    isFine = (yield* silently(one, search)).best !== null
+    for (const width of [20, 300, 5000]) {
+      if (isFine) break
+      const found = yield* search.pass({ width, onlyPlaces: [place], anyOrder: true })
+      isFine = found.best !== null
+      if (found.lowerBoundSeconds === Infinity) break
+    }
+    if (isFine) fine.add(kind)
+    else stuck.push(place)
+  }
+  return stuck
+}
+
+const needsOthers = ({ problem, place: placeOf }: Prepared, place: number): boolean =>
+  problem.lags.some(({ from, to }) => (placeOf[to] === place) !== (placeOf[from] === place))
+
+/** Lets another search run with its steps counted as one's own. */
+export function* silently<T>(running: Generator<void, T>, search: Search): Generator<Standing, T> {
+  let step = running.next()
+  while (!step.done) {
+    yield search.standing()
+    step = running.next()
+  }
+  return step.value
+}
