@@ -4,6 +4,7 @@ import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { removalExponent, type Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
+import { hottestMeasured } from '@/core/conditions/conditions'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import { millilitresAtCorner } from '@/core/plan/amounts'
 import { stageSeconds } from '@/core/plan/operatorTime'
@@ -72,7 +73,7 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
         surface,
         vehicleKind: job.vehicleKind,
         schools: job.schools,
-        surfaceCelsius: job.conditions.surfaceCelsius,
+        surfaceCelsius: hottestMeasured(job.conditions),
         exposure: job.conditions.exposure,
         protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
         protectionCuring: corner.curing,
@@ -177,10 +178,7 @@ function optionOf(
     removes: full.map((value) => value * thinned),
     removesFirst: full,
     cost: [
-      group.corners.reduce(
-        (sum, { wheel }) => sum + stageSeconds(dries ? 'tar' : 'wash', 1, wheel, job.estimates),
-        0,
-      ),
+      group.corners.reduce((sum, { wheel }) => sum + stageSeconds(dries ? 'tar' : 'wash', 1, wheel, job), 0),
       // Whole minor units: nobody chooses by less.
       Math.ceil((millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
       wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,

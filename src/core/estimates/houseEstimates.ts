@@ -36,9 +36,28 @@ export const houseEstimates = {
   secondsDry: one(60, 's', 5, 900, 'Blower in lug holes and behind spokes, towel for the rest.'),
   secondsProtect: one(70, 's', 5, 1800, 'Thin and even, all reachable zones.'),
   secondsDress: one(55, 's', 5, 900, 'One sidewall, primed applicator.'),
+  secondsBody: one(150, 's', 10, 3600, 'One side of the body by mitt, or one all-round rinse.'),
   secondsBrakes: one(60, 's', 0, 600, 'A few metres forward and back.'),
   secondsWriteDown: one(60, 's', 0, 900, 'What was used, how it went.'),
   extraSpokeShare: one(0.05, 'share', 0, 0.5, 'Narrow multi-spoke wheels take up to twice as long.'),
+  tightGapShare: one(0.3, 'share', 0, 2, 'A gap a brush has to be worked through, at its tightest.'),
+  easyGapMillimetres: one(40, 'mm', 5, 150, 'From here on hand and brush go through without care.'),
+  closedFaceShare: one(0.25, 'share', 0, 2, 'A face almost closed leaves little room to reach the barrel.'),
+  easyOpenness: one(0.4, 'share', 0.05, 0.9, 'A face so open does not slow the barrel down.'),
+  secondsPerPiece: one(3, 's', 0, 60, 'A lug, a rivet or a badge, beyond the usual five lugs.'),
+  paceTrust: one(4, 'times', 0.5, 100, 'So many logged times count as much as the house’s value.'),
+
+  // How long it stays wet, and what that costs.
+  filmThin: one(50, 'g/m²', 5, 300, 'A thin liquid runs off until about this is left.'),
+  filmFoam: one(120, 'g/m²', 10, 500, 'Foam and suds hold more than twice a thin film.'),
+  filmGel: one(200, 'g/m²', 10, 800, 'A gel or a thick coat stays where it is put.'),
+  wetMargin: one(0.7, 'share', 0.2, 1, 'Edges and thin spots dry first.'),
+  secondsReMist: one(12, 's', 2, 120, 'A fine mist over one wheel, bottle or water.'),
+  secondsToolChange: one(4, 's', 0, 60, 'Put one down, take the other up.'),
+  secondsWalk: one(6, 's', 0, 120, 'From one wheel to the next.'),
+  coolEnoughCelsius: one(35, '°C', 20, 60, 'Cool to the touch.'),
+  shareBarrel: one(0.4, 'share', 0.05, 0.9, 'Barrel and spoke backs take the most of the contact work.'),
+  shareFace: one(0.35, 'share', 0.05, 0.9, 'Windows, face and lip.'),
 
   // What a product removes: K by rating, and what changes it.
   removalRating1: one(Math.log(2), 'e-folds', 0.1, 2, 'Rated 1: half of it goes.'),

@@ -1,15 +1,16 @@
 import type { Product } from '@/core/chemistry/product'
+import { hottestMeasured, type Conditions } from '@/core/conditions/conditions'
 import type { LanceFlow } from '@/core/dilution/foamLance'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { FinishState } from '@/core/rules/judge'
+import type { Paces } from '@/core/run/pace'
 import type { ServiceId } from '@/core/services/service'
 import type { Grade, Soil } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
 import type { FinishZone, Zone } from '@/core/wheel/zone'
-import type { Exposure } from './exposure'
 import type { Schools } from './schools'
 
 export type ZoneLoads = Partial<Record<Zone, Partial<Record<Soil, Grade>>>>
@@ -36,6 +37,8 @@ export interface Wishes {
   readonly pinned: readonly string[]
   /** Products that must not be used, by id. */
   readonly forbidden: readonly string[]
+  /** Steps put to a time by hand, seconds from the start of the job. */
+  readonly placed?: readonly { readonly stepId: string; readonly startSeconds: number }[]
   /** Hand time for the whole job; absent: no limit. */
   readonly minutesAllowed?: number
   /** Product cost for the whole job in minor units; absent: no limit. */
@@ -51,18 +54,15 @@ export interface Job {
   readonly wheelSetName: string
   readonly service: ServiceId
   readonly corners: readonly Corner[]
-  readonly conditions: {
-    readonly airCelsius: number
-    /** Measured on the wheel; absent: taken as cool to the touch. */
-    readonly surfaceCelsius?: number
-    readonly exposure: Exposure
-  }
+  readonly conditions: Conditions
   readonly crew: { readonly people: number }
   readonly cabinet: readonly Product[]
   readonly tools: readonly Tool[]
   readonly schools: Schools
   readonly wishes: Wishes
   readonly estimates: OwnEstimates
+  /** What the person's own logged times say against the house's hand times. */
+  readonly pace: Paces
   readonly equipment: {
     readonly smallestMeasureMillilitres: number
     readonly bucketLitres: number
@@ -74,7 +74,7 @@ export interface Job {
 
 /** Temperature of what is wetted: measured, else the air's. */
 export const surfaceCelsiusOf = ({ conditions }: Job): number =>
-  conditions.surfaceCelsius ?? conditions.airCelsius
+  hottestMeasured(conditions) ?? conditions.airCelsius
 
 /** Worst grade of a soil over some zones of some wheels. */
 export function worstGrade(corners: readonly Corner[], zones: readonly Zone[], soil: Soil): Grade {

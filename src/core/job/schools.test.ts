@@ -1,3 +1,4 @@
+import { plainConditions } from '@/core/conditions/conditions'
 import { describe, expect, it } from 'vitest'
 import { makePlan } from '@/core/plan/makePlan'
 import type { Plan } from '@/core/plan/plan'
@@ -44,7 +45,7 @@ const cases: readonly Case[] = [
   { name: 'toolRinse', value: 'runningWater', shows: (plan) => /under running water/.test(texts(plan)) },
   { name: 'face', value: 'brush', shows: (plan) => plan.stages.find(({ kind }) => kind === 'wash')?.tools.find(({ zones }) => zones.includes('face'))?.tool },
   { name: 'overFoaming', value: true, shows: (plan) => families(plan).includes('alkalineFoam') },
-  { name: 'directSun', value: 'never', job: { conditions: { airCelsius: 20, exposure: 'fullSun' } }, shows: (plan) => kinds(plan).includes('wash') },
+  { name: 'directSun', value: 'never', job: { conditions: plainConditions({ airCelsius: 20, exposure: 'fullSun' }) }, shows: (plan) => kinds(plan).includes('wash') },
   { name: 'arches', value: 'whereSoiled', shows: (plan) => kinds(plan).includes('arch') },
   { name: 'drying', value: 'towel', shows: (plan) => plan.steps.find(({ act }) => act === 'dry')?.tools },
   { name: 'drying', value: 'leaveWet', job: { vehicleKind: 'motorcycle' }, shows: (plan) => acts(plan).includes('dry') },

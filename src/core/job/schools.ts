@@ -1,6 +1,6 @@
 /** What practitioners disagree on, as the shop has set it. */
 export interface Schools {
-  readonly wheelsOrder: 'first' | 'last'
+  readonly wheelsOrder: 'first' | 'last' | 'between'
   readonly rinseFirst: 'byFinish' | 'always' | 'never'
   readonly ironOn: 'afterWash' | 'dirty'
   /** Strong acid on sound lacquer allowed. */
@@ -40,6 +40,7 @@ export const schoolTexts: { readonly [K in SchoolName]: SchoolText<K> } = {
     choices: [
       { value: 'first', text: 'Wheels first' },
       { value: 'last', text: 'Wheels last' },
+      { value: 'between', text: 'Body in between, while chemistry dwells' },
     ],
     reason: 'They are the dirtiest, and their splashes go before the body wash.',
   },

@@ -1,4 +1,5 @@
 // Builders for tests; nothing else imports them.
+import { plainConditions } from '@/core/conditions/conditions'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import { starterTools } from '@/core/tools/starterTools'
@@ -45,13 +46,14 @@ export const testJob = (corners: readonly Corner[], changes: Partial<Job> = {}):
   wheelSetName: 'Summer set',
   service: 'decontaminate',
   corners,
-  conditions: { airCelsius: 18, exposure: 'shade' },
+  conditions: plainConditions(),
   crew: { people: 1 },
   cabinet: starterCabinet,
   tools: starterTools,
   schools: defaultSchools,
   wishes: noWishes,
   estimates: {},
+  pace: {},
   equipment: {
     smallestMeasureMillilitres: 5,
     bucketLitres: 10,

@@ -98,6 +98,8 @@ test.each([
   [{ spokeCount: 5000 }, 'spokeCount'],
   [{ spokeWidthMillimetres: 0 }, 'spokeWidthMillimetres'],
   [{ spokeDepthMillimetres: NaN }, 'spokeDepthMillimetres'],
+  [{ hardwarePieces: 81 }, 'hardwarePieces'],
+  [{ hardwarePieces: 2.5 }, 'hardwarePieces'],
   [{ openness: 1.2 }, 'openness'],
 ])('%j is refused at its field', (changes, field) => {
   expect(wheelMeasureProblems(measures(changes)).map(({ path }) => path)).toEqual([field])

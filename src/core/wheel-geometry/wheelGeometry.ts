@@ -15,6 +15,8 @@ export interface WheelMeasures {
   readonly spokeDepthMillimetres: number
   /** Share of the face that is open, 0 to 0.95; absent: estimated from the spokes. */
   readonly openness?: number
+  /** Pieces of hardware to brush around: lug nuts, bolts, rivets, badges; absent: five lugs. */
+  readonly hardwarePieces?: number
 }
 
 /** One wheel with everything that follows from its measures. */
@@ -27,7 +29,11 @@ export interface WheelGeometry {
   /** Share of the face that is open, 0 to 0.95. */
   readonly openness: number
   readonly opennessEstimated: boolean
+  readonly hardwarePieces: number
 }
+
+/** What most wheels have: five lugs. */
+export const usualHardwarePieces = 5
 
 /** Ranges a road wheel can have; the mend names the range. */
 export const wheelLimits = {
@@ -36,6 +42,7 @@ export const wheelLimits = {
   spokeWidthMillimetres: { low: 1, high: 300, unit: 'mm', name: 'spoke width' },
   spokeDepthMillimetres: { low: 1, high: 200, unit: 'mm', name: 'spoke depth' },
   openness: { low: 0, high: 0.95, unit: '', name: 'open share of the face' },
+  hardwarePieces: { low: 0, high: 80, unit: '', name: 'number of lugs, bolts and badges' },
 } as const
 
 /** Problems with the measures, each at its field; empty when the wheel can exist. */
@@ -60,8 +67,11 @@ export function wheelMeasureProblems(measures: WheelMeasures): Problem[] {
       mend: `Give a ${name} between ${low} and ${high}${unit && ` ${unit}`}.`,
     })
   }
-  if (!Number.isInteger(measures.spokeCount) && !problems.some(({ path }) => path === 'spokeCount')) {
-    problems.push({ path: 'spokeCount', found: showFound(measures.spokeCount), mend: 'Count whole spokes.' })
+  const whole = { spokeCount: 'Count whole spokes.', hardwarePieces: 'Count whole pieces.' } as const
+  for (const field of ['spokeCount', 'hardwarePieces'] as const) {
+    const value = measures[field]
+    if (value !== undefined && !Number.isInteger(value) && !problems.some(({ path }) => path === field))
+      problems.push({ path: field, found: showFound(value), mend: whole[field] })
   }
   return problems
 }
@@ -82,5 +92,6 @@ export function wheelGeometry(measures: WheelMeasures): Result<WheelGeometry> {
       measures.openness ??
       estimateOpenness(measures.spokeCount, measures.spokeWidthMillimetres, rimDiameterMillimetres),
     opennessEstimated: measures.openness === undefined,
+    hardwarePieces: measures.hardwarePieces ?? usualHardwarePieces,
   })
 }
