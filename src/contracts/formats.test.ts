@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
-import { makePlan } from '@/core/plan/makePlan'
+import { planInOrder } from '@/core/order/orderPlan'
 import { formats, schemaText } from './formats'
 import { readJobText } from './jobFile'
 import { writePlan } from './planFile'
@@ -21,5 +21,5 @@ it.each(jobs)('the published plan of %s is the one it makes', (name) => {
   const published: unknown = JSON.parse(
     readFileSync(`docs/examples/${name.replace('.job.json', '.plan.json')}`, 'utf8'),
   )
-  expect(JSON.parse(JSON.stringify(writePlan(makePlan(job.value.job)))), again).toEqual(published)
+  expect(JSON.parse(JSON.stringify(writePlan(planInOrder(job.value.job)))), again).toEqual(published)
 })

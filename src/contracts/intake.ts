@@ -2,8 +2,9 @@ import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
 import { serviceIds } from '@/core/services/service'
-import { numberFrom, oneOf } from './fields'
-import { conditionsFile, loadEntry } from './jobFile'
+import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { conditionsFile } from './conditions'
+import { loadEntry } from './jobFile'
 import { oncePerPosition, positionsOnce } from './wheel'
 
 /** What a person found at the wheels. Wheels left out are not worked on. */
@@ -15,10 +16,14 @@ export const intakeInput = v.strictObject({
   ),
   service: v.optional(oneOf(serviceIds)),
   conditions: v.optional(conditionsFile, {}),
+  /** How many work on it. */
+  people: v.optional(wholeNumberFrom(1, 2, 'people'), 1),
   /** Kilometres since the last visit, where somebody read them. */
   kilometres: v.optional(numberFrom(0, 200_000, 'km')),
 })
 
+/** What a form sends, before the defaults are filled in. */
+export type IntakeDraft = v.InferInput<typeof intakeInput>
 export type IntakeInput = v.InferOutput<typeof intakeInput>
 
 export const finishInput = v.strictObject({

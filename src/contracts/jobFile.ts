@@ -1,9 +1,9 @@
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
-import { exposures } from '@/core/job/exposure'
 import { planNames, type Corner, type Job, type ZoneLoads } from '@/core/job/job'
 import { defaultSchools, schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/job/schools'
+import { acts, type Act } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { fail, succeed, type Problem, type Result } from '@/core/result'
 import { serviceIds } from '@/core/services/service'
@@ -12,6 +12,7 @@ import { starterTools } from '@/core/tools/starterTools'
 import { wheelGeometry } from '@/core/wheel-geometry'
 import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
+import { conditionsFile, conditionsOf } from './conditions'
 import { idsOnce, productFile, productOf, toolFile, toolOf } from './cabinet'
 import { numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { parse } from './problems'
@@ -72,10 +73,34 @@ const estimateEntries = Object.fromEntries(
 /** A shop's own values in place of house estimates. */
 export const estimatesFile = v.strictObject(estimateEntries)
 
+const paceOfAct = v.optional(
+  v.strictObject({
+    factor: numberFrom(0.4, 2.5, 'times the house value'),
+    times: wholeNumberFrom(1, 100_000, 'logged times'),
+  }),
+)
+
+/** How the person's own logged times compare with the house's, by act. */
+export const paceFile = v.strictObject(
+  Object.fromEntries(acts.map((act) => [act, paceOfAct])) as Record<Act, typeof paceOfAct>,
+)
+
 export const wishesFile = v.strictObject({
   prefer: v.optional(oneOf(planNames), 'gentlest'),
   pinned: v.optional(v.array(shortText('product id', 60)), []),
   forbidden: v.optional(v.array(shortText('product id', 60)), []),
+  placed: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          stepId: shortText('step id', 120),
+          startSeconds: numberFrom(0, 200_000, 'seconds'),
+        }),
+      ),
+      v.maxLength(50, 'At most 50 steps put to a time by hand.'),
+    ),
+    [],
+  ),
   minutesAllowed: v.optional(numberFrom(1, 2000, 'minutes')),
   costAllowedMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units')),
 })
@@ -90,12 +115,6 @@ export const equipmentFile = v.strictObject({
   bucketLitres: v.optional(numberFrom(1, 50, 'litres'), 10),
   pressureBar: v.optional(numberFrom(1, 400, 'bar'), 110),
   lance: v.optional(lanceFile, {}),
-})
-
-export const conditionsFile = v.strictObject({
-  airCelsius: v.optional(numberFrom(-20, 50, '°C'), 18),
-  surfaceCelsius: v.optional(numberFrom(-20, 120, '°C')),
-  exposure: v.optional(oneOf(exposures), 'shade'),
 })
 
 export const currencyCode = v.pipe(
@@ -142,6 +161,7 @@ export const jobFile = v.strictObject({
   schools: v.optional(schoolsFile, {}),
   wishes: v.optional(wishesFile, {}),
   estimates: v.optional(estimatesFile, {}),
+  pace: v.optional(paceFile, {}),
   equipment: v.optional(equipmentFile, {}),
   currency: v.optional(currencyCode, 'EUR'),
 })
@@ -188,13 +208,14 @@ export function jobOf(file: JobFile): Result<Job> {
     wheelSetName: file.wheelSet.name,
     service: file.service,
     corners,
-    conditions: file.conditions,
+    conditions: conditionsOf(file.conditions),
     crew: file.crew,
     cabinet: file.cabinet?.map(productOf) ?? starterCabinet,
     tools: file.tools?.map(toolOf) ?? starterTools,
     schools: file.schools,
     wishes: file.wishes,
     estimates: file.estimates,
+    pace: file.pace,
     equipment: file.equipment,
     currency: file.currency,
   })

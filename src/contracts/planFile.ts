@@ -66,6 +66,8 @@ const step = v.strictObject({
   operatorSeconds: amount,
   startsDwell: v.nullable(v.strictObject({ minSeconds: amount, maxSeconds: amount })),
   stopsDwellOf: v.nullable(v.string()),
+  wetLimitSeconds: v.nullable(amount),
+  part: v.nullable(v.strictObject({ number: amount, of: amount })),
   why: v.string(),
   cautions: v.array(v.string()),
 })
@@ -140,6 +142,32 @@ export const planFile = v.strictObject({
   schools: v.array(v.string()),
   assumptions: v.array(v.string()),
   shortfalls: v.array(v.strictObject({ corners: v.array(position), text: v.string(), mend: v.string() })),
+  timings: v.array(
+    v.strictObject({
+      stageId: v.string(),
+      corner: position,
+      surfaceCelsius: v.number(),
+      isMeasured: v.boolean(),
+      wetLimitSeconds: v.nullable(amount),
+      labelMaxSeconds: amount,
+      sections: amount,
+      mists: amount,
+      isNotNow: v.boolean(),
+      text: v.string(),
+    }),
+  ),
+  sequence: v.nullable(
+    v.strictObject({
+      people: amount,
+      entries: v.array(
+        v.strictObject({ stepId: v.string(), person: amount, startSeconds: amount, endSeconds: amount }),
+      ),
+      endSeconds: amount,
+      lowerBoundSeconds: amount,
+      plainSeconds: amount,
+      text: v.string(),
+    }),
+  ),
 })
 
 export type PlanFile = v.InferOutput<typeof planFile>

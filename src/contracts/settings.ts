@@ -1,6 +1,7 @@
 import * as v from 'valibot'
 import { dilutionStyles } from '@/core/dilution'
 import { shortText } from './fields'
+import { placeFile } from './conditions'
 import { currencyCode, equipmentFile, estimatesFile, schoolsFile } from './jobFile'
 import { oneOf } from './fields'
 
@@ -13,6 +14,8 @@ export const settings = v.strictObject({
   schools: v.optional(schoolsFile, {}),
   equipment: v.optional(equipmentFile, {}),
   estimates: v.optional(estimatesFile, {}),
+  /** Where the shop stands, for the sun; null: not said. */
+  place: v.optional(v.nullable(placeFile), null),
   /** Winter is around January. */
   northern: v.optional(v.boolean(), true),
 })

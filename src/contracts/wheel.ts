@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { conditions, contradiction, finishes } from '@/core/finishes/finish'
-import { wheelLimits, wheelMeasureProblems } from '@/core/wheel-geometry'
+import { usualHardwarePieces, wheelLimits, wheelMeasureProblems } from '@/core/wheel-geometry'
 import { readTyreCode } from '@/core/tyre/tyreCode'
 import { positions } from '@/core/wheel/position'
 import { finishZones } from '@/core/wheel/zone'
@@ -8,7 +8,9 @@ import { numberFrom, oneOf, wholeNumberFrom } from './fields'
 
 const limit = (field: keyof typeof wheelLimits) => {
   const { low, high, unit } = wheelLimits[field]
-  return field === 'spokeCount' ? wholeNumberFrom(low, high) : numberFrom(low, high, unit)
+  return field === 'spokeCount' || field === 'hardwarePieces'
+    ? wholeNumberFrom(low, high)
+    : numberFrom(low, high, unit)
 }
 
 const tyreCode = v.pipe(
@@ -51,6 +53,7 @@ export const wheelEntries = {
   spokeWidthMillimetres: v.optional(limit('spokeWidthMillimetres'), 30),
   spokeDepthMillimetres: v.optional(limit('spokeDepthMillimetres'), 45),
   openness: v.optional(limit('openness')),
+  hardwarePieces: v.optional(limit('hardwarePieces'), usualHardwarePieces),
   finishes: v.optional(
     v.pipe(
       v.array(zoneFinish),

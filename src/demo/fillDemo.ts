@@ -31,7 +31,11 @@ function* daysAgo({ everyDays, firstDaysAgo, lastDaysAgo, months }: Rhythm, now:
 /** Fills an empty database with the demo shop. Everything is relative to `now`, so that the demo never goes stale. */
 export async function fillDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
   const { products, tools, wheelSets, works, history } = readDemoFiles()
-  await writeSettings(database, { ...defaultSettings, shopName: 'Saltmarsh Wheel Care' })
+  await writeSettings(database, {
+    ...defaultSettings,
+    shopName: 'Saltmarsh Wheel Care',
+    place: { latitude: 50, longitude: 0 },
+  })
   const cabinet = products.map(productOf)
   const ids = new Map<string, string>()
   await database.transaction(async (transaction) => {
@@ -95,7 +99,12 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   for (const { key, intake } of wheelSets) {
     const wheelSetId = ids.get(key)
     if (!wheelSetId) continue
-    const planned = await planJob(database, wheelSetId, intake, now)
+    const planned = await planJob(
+      database,
+      wheelSetId,
+      { ...intake, conditions: { ...intake.conditions, startAt: now.toISOString() } },
+      now,
+    )
     if (!planned.ok)
       throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.mend}`)
     // The others were worked at their last visit; their grades are what the next intake starts from.

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import * as v from 'valibot'
+import { conditionsFile } from '@/contracts/conditions'
 import { conditions, finishes } from '@/core/finishes/finish'
 import { protectionKinds } from '@/core/protection/kinds'
 import { visitResults } from '@/core/run/visitResult'
@@ -20,6 +21,7 @@ const axleWheel = v.strictObject({
   spokeCount: v.number(),
   spokeWidthMillimetres: v.number(),
   spokeDepthMillimetres: v.number(),
+  hardwarePieces: v.optional(v.number()),
   /** Finish by zone; `all` speaks for the zones not named. A pair is finish and condition. */
   finishes: v.partial(v.strictObject({ all: finishMark, ...v.entriesFromList(finishZones, finishMark) })),
 })
@@ -108,7 +110,8 @@ function intakeOf(set: DemoWheelSet): IntakeInput {
         Object.entries(bySoil).map(([soil, amount]) => ({ zone, soil, grade: amount })),
       ) as IntakeInput['corners'][number]['loads'],
     })),
-    conditions: { airCelsius: 14, exposure: 'shade' },
+    conditions: v.parse(conditionsFile, { airCelsius: 14, exposure: 'shade' }),
+    people: 1,
   }
 }
 

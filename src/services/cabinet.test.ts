@@ -169,11 +169,11 @@ describe('first visits and later ones', () => {
     const planned = await planJob(database, id, seen(3), now)
     if (!planned.ok) throw new Error(planned.problems[0]?.mend)
     const { jobId } = planned.value
-    const fast = await replanJob(database, jobId, v.parse(wishesFile, { prefer: 'fastest' }))
+    const fast = await replanJob(database, jobId, { wishes: v.parse(wishesFile, { prefer: 'fastest' }) })
     expect(fast.ok && fast.value.chosen).toBe('fastest')
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
     await appendRunEvent(database, jobId, { kind: 'done', stepId: 'lookRound', at: now }, crypto.randomUUID())
-    const late = await replanJob(database, jobId, v.parse(wishesFile, {}))
+    const late = await replanJob(database, jobId, { wishes: v.parse(wishesFile, {}) })
     expect(late.ok).toBe(false)
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
   })

@@ -10,7 +10,7 @@ import { listVisits } from '@/data/queries/visits'
 import { createWheelSet } from '@/data/queries/wheelSets'
 import { dueList } from './dueList'
 import { finishJob } from './finishJob'
-import { planJob } from './planJob'
+import { planJob, replanJob } from './planJob'
 import { recordRunEvent } from './recordRunEvent'
 
 let database: Database
@@ -46,6 +46,20 @@ const intake = v.parse(intakeInput, {
     position,
     loads: [{ zone: 'barrel', soil: 'bondedDust', grade: 3 }],
   })),
+})
+
+it('a job stored by an earlier version is read with the defaults of today', async () => {
+  const jobId = await planned()
+  await database.query(
+    `update job set job_file = job_file #- '{wishes,placed}' #- '{conditions,humidityPercent}',
+       plan_file = plan_file - 'sequence' - 'timings' where id = $1`,
+    [jobId],
+  )
+  const job = await findJob(database, jobId)
+  expect(job?.jobFile.wishes.placed).toEqual([])
+  expect(job?.jobFile.conditions.humidityPercent).toBe(55)
+  expect([job?.plan.sequence, job?.plan.timings]).toEqual([null, []])
+  await database.query('delete from job where id = $1', [jobId])
 })
 
 async function planned(): Promise<string> {
@@ -124,4 +138,33 @@ describe('a job from plan to log', () => {
     const outcome = await planJob(database, '00000000-0000-4000-8000-000000000000', intake, now)
     expect(outcome.ok).toBe(false)
   })
+})
+
+it('the next plan follows the times that were logged', async () => {
+  const jobId = await planned()
+  const before = (await findJob(database, jobId))?.plan
+  if (!before) throw new Error('no plan')
+  let seconds = 0
+  for (const step of before.steps) {
+    seconds += step.operatorSeconds * 2 + (step.startsDwell?.minSeconds ?? 0)
+    await tap(jobId, step.id, seconds / 60)
+  }
+  await finishJob(database, jobId, { result: 'clean', note: '' }, minutesLater(seconds / 60))
+  const next = await findJob(database, await planned())
+  expect(next?.jobFile.pace.rinse?.factor).toBeGreaterThan(1.4)
+  expect(next?.plan.operatorSeconds).toBeGreaterThan(before.operatorSeconds * 1.2)
+})
+
+it('keeps an order that was found by looking longer, and refuses one that breaks a limit', async () => {
+  const jobId = await planned()
+  const before = await findJob(database, jobId)
+  if (!before?.plan.sequence) throw new Error('no order')
+  const order = before.plan.sequence.entries.map((entry) => ({ ...entry }))
+  expect(await replanJob(database, jobId, { order })).toMatchObject({ ok: true })
+  const rushed = order.map((entry) => ({ ...entry, startSeconds: 0 }))
+  expect(await replanJob(database, jobId, { order: rushed })).toMatchObject({
+    ok: false,
+    problems: [{ path: 'order' }],
+  })
+  expect((await findJob(database, jobId))?.plan.sequence?.entries).toEqual(before.plan.sequence.entries)
 })

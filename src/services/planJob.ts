@@ -1,7 +1,7 @@
 import { listTools } from '@/data/queries/tools'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { protectionFacts } from '@/core/protection/kinds'
-import { makePlan } from '@/core/plan/makePlan'
+import { planInOrder, takeOrder } from '@/core/order/orderPlan'
 import { fail, succeed, type Result } from '@/core/result'
 import { layerDue } from '@/core/protection/due'
 import type { Position } from '@/core/wheel/position'
@@ -9,8 +9,10 @@ import type { Product } from '@/core/chemistry/product'
 import { amountOfGrade } from '@/core/soils/soil'
 import { expectedAmounts, learntDustFactor } from '@/core/soils/expectedLoad'
 import { intakeOffer } from './intakeOffer'
+import { learntPace } from './learntPace'
 import { writeDilution } from '@/core/dilution'
-import { jobFormat, readJob, type JobFile, type JobFileInput } from '@/contracts/jobFile'
+import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
+import type { PlanChange } from '@/contracts/planChange'
 import type { ProductFile } from '@/contracts/cabinet'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
@@ -68,13 +70,14 @@ export async function jobFileFor(
         protection: liveKinds(layers, wheel.position, now),
         curing: isCuring(layers, wheel.position, now),
       })),
-    conditions: intake.conditions,
-    crew: { people: 1 },
+    conditions: { ...intake.conditions, ...(settings.place ? { place: settings.place } : {}) },
+    crew: { people: intake.people },
     // An empty cabinet is planned with the house one, so that the first job needs no typing.
     ...(products.length > 0 ? { cabinet: products.map(productToFile) } : {}),
     ...(tools.length > 0 ? { tools } : {}),
     schools: settings.schools,
     estimates: settings.estimates,
+    pace: await learntPace(database, settings.estimates),
     equipment: settings.equipment,
     currency: settings.currency,
   }
@@ -120,7 +123,7 @@ export async function planJob(
     return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
   const read = readJob(await jobFileFor(database, wheelSet, intake, now))
   if (!read.ok) return read
-  const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
+  const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(planInOrder(read.value.job)))) as PlanFile
   return database.transaction(async (transaction) => {
     const jobId = await storeJob(transaction, {
       wheelSetId,
@@ -133,17 +136,29 @@ export async function planJob(
   })
 }
 
-/** Plans a stored job anew with other wishes; a job that was begun stays as it is. */
+/** Plans a stored job anew with what was changed; a job that was begun stays as it is. */
 export async function replanJob(
   database: Database,
   jobId: string,
-  wishes: JobFile['wishes'],
+  { wishes, conditions, people, order }: PlanChange,
 ): Promise<Result<PlanFile>> {
   const job = await findJob(database, jobId)
   if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
-  const read = readJob({ ...job.jobFile, wishes })
+  const read = readJob({
+    ...job.jobFile,
+    ...(wishes ? { wishes } : {}),
+    ...(conditions ? { conditions } : {}),
+    ...(people ? { crew: { people } } : {}),
+  })
   if (!read.ok) return read
-  const plan = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
+  const planned = order ? takeOrder(read.value.job, order) : planInOrder(read.value.job)
+  if (!planned)
+    return fail({
+      path: 'order',
+      found: `${order?.length ?? 0} steps`,
+      mend: 'This order breaks a limit or is no better; the plan stays as it was.',
+    })
+  const plan = JSON.parse(JSON.stringify(writePlan(planned))) as PlanFile
   const written = await replacePlan(database, jobId, read.value.file, plan)
   return written
     ? succeed(plan)

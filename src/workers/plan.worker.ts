@@ -1,4 +1,6 @@
 import { expose } from 'comlink'
 import { planFromFile } from './planFromFile'
+import { refineFromFile } from './refineFromFile'
+import { resumeFromFile } from './resumeFromFile'
 
-expose({ planFromFile })
+expose({ planFromFile, refineFromFile, resumeFromFile })

@@ -1,10 +1,18 @@
-import { wrap, type Remote } from 'comlink'
+import { proxy, wrap, type Remote } from 'comlink'
+import type { AwaySeconds, Resumed, SettledStep } from '@/core/order/resume'
 import type { Result } from '@/core/result'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 
 interface PlanWorker {
   planFromFile(file: JobFile): Result<PlanFile>
+  refineFromFile(file: JobFile, tell: (better: PlanFile) => void): void
+  resumeFromFile(
+    file: JobFile,
+    plan: PlanFile,
+    settled: readonly SettledStep[],
+    away: AwaySeconds,
+  ): Resumed | null
 }
 
 /** Longer than this and the worker is taken for stuck: it is ended and started anew, ms. */
@@ -31,7 +39,31 @@ export class PlanClient {
   }
 
   /** The plan, or null when a newer wish came meanwhile. Throws when the worker failed twice. */
-  async plan(file: JobFile, isRetry = false): Promise<Result<PlanFile> | null> {
+  plan(file: JobFile): Promise<Result<PlanFile> | null> {
+    return this.ask((remote) => remote.planFromFile(file) as Promise<Result<PlanFile>>)
+  }
+
+  /** The order of what is left, or null when a newer question came meanwhile. Throws when the worker failed twice. */
+  resume(
+    file: JobFile,
+    plan: PlanFile,
+    settled: readonly SettledStep[],
+    away: AwaySeconds,
+  ): Promise<Resumed | null> {
+    return this.ask((remote) => remote.resumeFromFile(file, plan, settled, away))
+  }
+
+  /** Looks on for a better order until it rests or `stop` ends the worker; tells of every better one. */
+  async refine(file: JobFile, tell: (better: PlanFile) => void): Promise<void> {
+    const remote = this.start()
+    const told = proxy(tell)
+    await remote.refineFromFile(file, told)
+  }
+
+  private async ask<T>(
+    question: (remote: Remote<PlanWorker>) => Promise<T>,
+    isRetry = false,
+  ): Promise<T | null> {
     const mine = isRetry ? this.newest : ++this.newest
     const remote = this.start()
     let timer: ReturnType<typeof setTimeout> | undefined
@@ -42,13 +74,13 @@ export class PlanClient {
       const failed = new Promise<never>((_, reject) => {
         if (this.worker) this.worker.onerror = (event) => reject(new Error(event.message))
       })
-      const result = await Promise.race([remote.planFromFile(file), stuck, failed])
+      const result = await Promise.race([question(remote), stuck, failed])
       return mine === this.newest ? result : null
     } catch (error) {
       this.stop()
       if (mine !== this.newest) return null
       if (isRetry) throw error
-      return this.plan(file, true)
+      return this.ask(question, true)
     } finally {
       clearTimeout(timer)
     }

@@ -1,4 +1,4 @@
-import { makePlan } from '@/core/plan/makePlan'
+import { planInOrder } from '@/core/order/orderPlan'
 import { fail, type Result } from '@/core/result'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
@@ -7,5 +7,5 @@ import { writePlan, type PlanFile } from '@/contracts/planFile'
 export function planFromFile(file: JobFile): Result<PlanFile> {
   const job = jobOf(file)
   if (!job.ok) return fail(...job.problems)
-  return { ok: true, value: JSON.parse(JSON.stringify(writePlan(makePlan(job.value)))) as PlanFile }
+  return { ok: true, value: JSON.parse(JSON.stringify(writePlan(planInOrder(job.value)))) as PlanFile }
 }

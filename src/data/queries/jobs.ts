@@ -1,4 +1,6 @@
-import type { JobFile } from '@/contracts/jobFile'
+import * as v from 'valibot'
+import { conditionsFile } from '@/contracts/conditions'
+import { paceFile, wishesFile, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import type { RunEvent } from '@/core/run/runState'
 import type { Database, Queryable } from '../database'
@@ -25,11 +27,26 @@ interface JobRow {
   finished_at: Date | null
 }
 
+/** A plan stored by an earlier version says nothing of time. */
+const withTime = (plan: PlanFile): PlanFile => ({
+  ...plan,
+  timings: plan.timings ?? [],
+  sequence: plan.sequence ?? null,
+})
+
+/** What an earlier version did not store has today's defaults. */
+const withDefaults = (file: JobFile): JobFile => ({
+  ...file,
+  conditions: v.parse(conditionsFile, file.conditions),
+  wishes: v.parse(wishesFile, file.wishes),
+  pace: v.parse(paceFile, file.pace ?? {}),
+})
+
 const jobOfRow = (row: JobRow): StoredJob => ({
   id: row.id,
   wheelSetId: row.wheel_set_id,
-  jobFile: row.job_file,
-  plan: row.plan_file,
+  jobFile: withDefaults(row.job_file),
+  plan: withTime(row.plan_file),
   plannedFor: row.planned_for,
   createdAt: row.created_at,
   startedAt: row.started_at,
@@ -74,7 +91,7 @@ export async function latestJobFile(database: Queryable, wheelSetId: string): Pr
     'select job_file from job where wheel_set_id = $1 order by created_at desc limit 1',
     [wheelSetId],
   )
-  return rows[0]?.job_file ?? null
+  return rows[0] ? withDefaults(rows[0].job_file) : null
 }
 
 export interface OpenJob {
@@ -147,6 +164,26 @@ export async function listRunEvents(database: Queryable, jobId: string): Promise
     [jobId],
   )
   return rows.map(({ kind, step_id, at }) => ({ kind, stepId: step_id, at }))
+}
+
+/** The last finished jobs that one person worked through, with their taps, the newest first. */
+export async function listFinishedAlone(
+  database: Queryable,
+  most: number,
+): Promise<{ readonly job: StoredJob; readonly events: readonly RunEvent[] }[]> {
+  const rows = await database.query<
+    JobRow & { events: { kind: RunEvent['kind']; step_id: string; at: string }[] }
+  >(
+    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at)
+         order by e.sequence), '[]') from run_event e where e.job_id = j.id) as events
+     from job j where j.finished_at is not null and coalesce((j.job_file->'crew'->>'people')::integer, 1) = 1
+     order by j.finished_at desc, j.id limit $1`,
+    [most],
+  )
+  return rows.map((row) => ({
+    job: jobOfRow(row),
+    events: row.events.map(({ kind, step_id, at }) => ({ kind, stepId: step_id, at: new Date(at) })),
+  }))
 }
 
 /**

@@ -31,6 +31,7 @@ interface WheelRow {
   spoke_width_millimetres: number
   spoke_depth_millimetres: number
   openness: number | null
+  hardware_pieces: number
   finishes: { zone: FinishZone; finish: Finish; condition: Condition }[]
 }
 
@@ -61,6 +62,7 @@ const selectWheelSet = `
         'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
         'spoke_count', w.spoke_count, 'spoke_width_millimetres', w.spoke_width_millimetres,
         'spoke_depth_millimetres', w.spoke_depth_millimetres, 'openness', w.openness,
+        'hardware_pieces', w.hardware_pieces,
         'finishes', (select coalesce(json_agg(json_build_object('zone', f.zone, 'finish', f.finish, 'condition', f.condition)
             order by f.zone), '[]') from wheel_finish f where f.wheel_set_id = w.wheel_set_id and f.position = w.position)
       )), '[]') from wheel w where w.wheel_set_id = s.id) as wheels
@@ -74,6 +76,7 @@ const wheelOf = (row: WheelRow): WheelEntry => ({
   spokeWidthMillimetres: row.spoke_width_millimetres,
   spokeDepthMillimetres: row.spoke_depth_millimetres,
   ...(row.openness === null ? {} : { openness: row.openness }),
+  hardwarePieces: row.hardware_pieces,
   finishes: row.finishes,
 })
 
@@ -139,12 +142,13 @@ async function writeWheels(
   for (const wheel of wheels) {
     await database.query(
       `insert into wheel (wheel_set_id, position, tyre_code, rim_width_inches, spoke_count, spoke_width_millimetres,
-         spoke_depth_millimetres, openness)
-       values ($1, $2, $3, $4, $5, $6, $7, $8)
+         spoke_depth_millimetres, openness, hardware_pieces)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
        on conflict (wheel_set_id, position) do update set tyre_code = excluded.tyre_code,
          rim_width_inches = excluded.rim_width_inches, spoke_count = excluded.spoke_count,
          spoke_width_millimetres = excluded.spoke_width_millimetres,
-         spoke_depth_millimetres = excluded.spoke_depth_millimetres, openness = excluded.openness`,
+         spoke_depth_millimetres = excluded.spoke_depth_millimetres, openness = excluded.openness,
+         hardware_pieces = excluded.hardware_pieces`,
       [
         wheelSetId,
         wheel.position,
@@ -154,6 +158,7 @@ async function writeWheels(
         wheel.spokeWidthMillimetres,
         wheel.spokeDepthMillimetres,
         wheel.openness ?? null,
+        wheel.hardwarePieces,
       ],
     )
     await database.query('delete from wheel_finish where wheel_set_id = $1 and position = $2', [

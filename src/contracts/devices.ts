@@ -1,0 +1,32 @@
+import * as v from 'valibot'
+import { forecastHour, instantText } from './conditions'
+import { numberFrom, oneOf } from './fields'
+
+/** What a weather feed says. A real feed sends the same shape; a simulated one says so. */
+export const weatherReading = v.object({
+  isSimulated: v.optional(v.boolean(), false),
+  at: instantText,
+  airCelsius: numberFrom(-20, 50, '°C'),
+  humidityPercent: numberFrom(0, 100, '%'),
+  windKilometresPerHour: numberFrom(0, 120, 'km/h'),
+  cloudPercent: numberFrom(0, 100, '%'),
+  forecast: v.optional(v.pipe(v.array(forecastHour), v.maxLength(48)), []),
+})
+export type WeatherReading = v.InferOutput<typeof weatherReading>
+
+/** What a surface thermometer says. */
+export const thermometerReading = v.object({
+  isSimulated: v.optional(v.boolean(), false),
+  at: instantText,
+  celsius: numberFrom(-20, 120, '°C'),
+})
+export type ThermometerReading = v.InferOutput<typeof thermometerReading>
+
+export const deviceNames = ['weather', 'thermometer'] as const
+export type DeviceName = (typeof deviceNames)[number]
+
+/** How a simulated device behaves; all but `well` are for trying what the app does then. */
+export const deviceModes = ['well', 'silent', 'slow', 'senseless'] as const
+export type DeviceMode = (typeof deviceModes)[number]
+
+export const deviceModeChange = v.strictObject({ device: oneOf(deviceNames), mode: oneOf(deviceModes) })

@@ -1,0 +1,85 @@
+import * as v from 'valibot'
+import { fail, type Result } from '@/core/result'
+import { checkProblem } from '@/core/sequence/checkProblem'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { wholeNumberFrom } from './fields'
+import { parse } from './problems'
+
+export const sequenceFormat = 'wheel-rcpsp-max/1'
+
+const seconds = wholeNumberFrom(0, 1_000_000, 'seconds')
+const index = wholeNumberFrom(0, 10_000)
+
+/** A sequencing problem as a file. Times in whole seconds. */
+export const sequenceFile = v.object({
+  format: v.literal(sequenceFormat, `Start the file with "format": "${sequenceFormat}".`),
+  id: v.optional(v.string(), ''),
+  workers: v.number(),
+  max_workers_per_wheel: v.optional(wholeNumberFrom(1, 10), 2),
+  tool_change_s: v.optional(seconds, 0),
+  single_tools: v.optional(v.array(v.string()), []),
+  wheels: v.pipe(v.array(v.string()), v.minLength(1, 'Give at least one wheel.')),
+  walk_s: v.array(v.array(seconds)),
+  ops: v.pipe(
+    v.array(v.object({ id: index, wheel: index, name: v.string(), dur_s: seconds, tool: v.string() })),
+    v.minLength(1, 'Give at least one operation.'),
+  ),
+  lags: v.array(
+    v.object({
+      a: index,
+      b: index,
+      min_s: seconds,
+      max_s: v.nullable(seconds),
+      why: v.optional(v.string(), 'order'),
+    }),
+  ),
+})
+
+export type SequenceFile = v.InferOutput<typeof sequenceFile>
+
+export const problemOf = (file: SequenceFile): SequenceProblem => ({
+  places: file.wheels,
+  operations: file.ops.map(({ id, wheel, name, dur_s, tool }) => ({
+    id,
+    place: wheel,
+    name,
+    durationSeconds: dur_s,
+    tool,
+  })),
+  lags: file.lags.map(({ a, b, min_s, max_s, why }) => ({
+    from: a,
+    to: b,
+    minSeconds: min_s,
+    maxSeconds: max_s,
+    why,
+  })),
+  people: file.workers,
+  peoplePerPlace: file.max_workers_per_wheel,
+  singleTools: file.single_tools,
+  walkSeconds: file.walk_s,
+  toolChangeSeconds: file.tool_change_s,
+})
+
+/** Reads a problem from text: syntax, shape, and whether it makes sense. */
+export function readSequenceText(text: string): Result<SequenceProblem> {
+  let value: unknown
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch (error) {
+    return fail({
+      path: '',
+      found: JSON.stringify(text.slice(0, 40)),
+      mend: `This is not JSON: ${error instanceof Error ? error.message.slice(0, 120) : 'it cannot be parsed'}.`,
+    })
+  }
+  const file = parse(sequenceFile, value)
+  return file.ok ? checkProblem(problemOf(file.value)) : file
+}
+
+/** A schedule as a file: per operation its start and who does it. */
+export const writeSchedule = (schedule: Schedule, lowerBoundSeconds: number) => ({
+  makespan_s: schedule.makespanSeconds,
+  start_s: schedule.startSeconds,
+  worker: schedule.person,
+  lower_bound_s: Math.min(schedule.makespanSeconds, Math.ceil(lowerBoundSeconds)),
+})
