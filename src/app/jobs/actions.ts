@@ -5,7 +5,7 @@ import { redirect } from 'next/navigation'
 import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
-import { wishesFile } from '@/contracts/jobFile'
+import { planChange } from '@/contracts/planChange'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
@@ -20,10 +20,10 @@ export async function discardPlan(jobId: string): Promise<void> {
   redirect('/')
 }
 
-/** Plans a job that was not begun anew with other wishes and keeps it. */
-export async function keepWishes(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
+/** Plans a job that was not begun anew with what was changed and keeps it. */
+export async function keepChange(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
   if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
-  const read = parse(wishesFile, input)
+  const read = parse(planChange, input)
   if (!read.ok) return { problems: read.problems }
   try {
     const kept = await replanJob(await database(), jobId, read.value)

@@ -13,8 +13,13 @@ export function formatClock(seconds: number): string {
   return `${seconds < 0 ? '−' : ''}${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }
 
+/** Making one takes far longer than using it. */
+const moneyFormatters = new Map<string, Intl.NumberFormat>()
+
 export function formatMoney(minor: number, currency: string): string {
-  const formatter = new Intl.NumberFormat('en', { style: 'currency', currency })
+  const formatter =
+    moneyFormatters.get(currency) ?? new Intl.NumberFormat('en', { style: 'currency', currency })
+  moneyFormatters.set(currency, formatter)
   const digits = formatter.resolvedOptions().maximumFractionDigits ?? 2
   return formatter.format(minor / 10 ** digits)
 }
@@ -23,6 +28,8 @@ export const formatMillilitres = (millilitres: number): string =>
   millilitres >= 1000
     ? `${Number((millilitres / 1000).toFixed(2))} l`
     : `${Number(millilitres.toFixed(millilitres < 20 ? 1 : 0))} ml`
+
+export const formatTimeOfDay = (date: Date): string => format(date, 'HH:mm')
 
 export const formatDay = (date: Date, now: Date): string =>
   format(date, isSameYear(date, now) ? 'd MMM' : 'd MMM yyyy')

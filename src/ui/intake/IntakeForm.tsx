@@ -11,7 +11,8 @@ import type { ZoneLoads } from '@/core/job/job'
 import { gradeNames, grades, soilNames, soilSigns } from '@/core/soils/soil'
 import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
-import type { IntakeInput } from '@/contracts/intake'
+import type { ConditionsInput } from '@/contracts/conditions'
+import type { IntakeDraft } from '@/contracts/intake'
 import type { FormAction } from '../formAction'
 import { ProblemAlert } from '../ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
@@ -33,9 +34,12 @@ interface IntakeFormProps {
   readonly wheels: readonly DrawnWheel[]
   /** What the record leads to expect; the starting point. */
   readonly offer: IntakeOffer
-  readonly airCelsius: number
+  /** From the weather feed, else from the last visit. */
+  readonly conditions: ConditionsInput
+  /** Where they come from, in a sentence. */
+  readonly conditionsFrom: string
   readonly ownEstimates: OwnEstimates
-  readonly plan: FormAction<IntakeInput>
+  readonly plan: FormAction<IntakeDraft>
 }
 
 const exposures = [
@@ -63,7 +67,8 @@ export function IntakeForm({
   title,
   wheels,
   offer,
-  airCelsius: lastAir,
+  conditions,
+  conditionsFrom,
   ownEstimates,
   plan,
 }: IntakeFormProps) {
@@ -79,7 +84,7 @@ export function IntakeForm({
     position: positions[0] ?? 'frontLeft',
     zone: 'face',
   })
-  const [airCelsius, setAirCelsius] = useState(String(lastAir))
+  const [airCelsius, setAirCelsius] = useState(String(conditions.airCelsius ?? 18))
   const [surfaceCelsius, setSurfaceCelsius] = useState('')
   const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>('shade')
   const [problems, setProblems] = useState<readonly Problem[]>([])
@@ -113,8 +118,11 @@ export function IntakeForm({
         service,
         ...(kilometres.trim() === '' ? {} : { kilometres: number(kilometres) }),
         conditions: {
+          ...conditions,
           airCelsius: number(airCelsius),
           exposure,
+          startAt: new Date().toISOString(),
+          utcOffsetMinutes: -new Date().getTimezoneOffset(),
           ...(surfaceCelsius.trim() === '' ? {} : { surfaceCelsius: number(surfaceCelsius) }),
         },
       })
@@ -137,7 +145,8 @@ export function IntakeForm({
             {title}.{' '}
             {offer.lastVisitAt
               ? `Expected after ${offer.since.days} days${offer.since.winter ? ' of winter' : ''}; correct what you see.`
-              : 'A first visit: graded as after three months. Correct what you see.'}
+              : 'A first visit: graded as after three months. Correct what you see.'}{' '}
+            {conditionsFrom}
           </p>
         </div>
         <div className="intake-foot">

@@ -2,6 +2,7 @@ import type { Plan } from '@/core/plan/plan'
 
 /** The headline with its chemistry and its time in their colours. The words alone say it, too. */
 export function PlanAnswer({ plan }: { readonly plan: Plan }) {
+  'use memo'
   const names = plan.stages
     .filter(({ kind }) => kind === 'iron' || kind === 'mineral' || kind === 'tar')
     .map(({ productName }) => productName)

@@ -6,16 +6,19 @@ import Link from 'next/link'
 import { useState } from 'react'
 import Alert from 'react-bootstrap/Alert'
 import type { DilutionStyle } from '@/core/dilution'
-import type { Wishes } from '@/core/job/job'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Problem } from '@/core/result'
 import { services } from '@/core/services/service'
 import { gradeNames, soilNames } from '@/core/soils/soil'
 import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
+import type { PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import { formatMillilitres, formatMoney } from '../format/format'
 import { heaviest, loadsOfEntries } from '../intake/loads'
+import { ConditionsPanel, type Devices } from '../conditions/ConditionsPanel'
+import { DayPanel } from '../conditions/DayPanel'
+import { Timeline } from '../timeline/Timeline'
 import { ProblemAlert } from '../ProblemAlert'
 import { drawnWheels } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
@@ -37,13 +40,26 @@ interface PlanBoardProps {
   readonly plan: PlanFile
   readonly state: 'planned' | 'started' | 'finished'
   readonly dilutionStyle: DilutionStyle
-  readonly keep: (wishes: Wishes) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (change: PlanChangeInput) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly devices: Devices
 }
 
 /** The plan: the answer, the three ways, and what follows from each wish at once. */
 export function PlanBoard(props: PlanBoardProps) {
-  const { jobId, wheelSetId, jobFile, state, dilutionStyle } = props
-  const { plan, wishes, working, keeping, problems, wish } = usePlan(props.plan, jobFile, props.keep)
+  'use memo'
+  const { jobId, wheelSetId, state, dilutionStyle, devices } = props
+  const {
+    plan,
+    file: jobFile,
+    working,
+    keeping,
+    problems,
+    wish,
+    setConditions,
+    setPeople,
+    search,
+  } = usePlan(props.plan, props.jobFile, props.keep)
+  const { wishes } = jobFile
   const wheels = drawnWheels(jobFile.corners)
   const positions = jobFile.corners.map(({ position }) => position)
   const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
@@ -54,7 +70,8 @@ export function PlanBoard(props: PlanBoardProps) {
   const isProtected = jobFile.corners.some(({ protection }) =>
     protection.some((kind) => protectionFacts[kind].on === 'wheel'),
   )
-  const nameOf = (id: string) => plan.verdicts.find(({ productId }) => productId === id)?.productName ?? id
+  const nameOf = (id: string): string =>
+    plan.verdicts.find(({ productId }) => productId === id)?.productName ?? id
   return (
     <div className="plan" aria-busy={keeping}>
       <section className="plan-side" aria-label="The wheels">
@@ -89,6 +106,16 @@ export function PlanBoard(props: PlanBoardProps) {
           Specks: dirt as graded.{' '}
           {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
         </p>
+        <ConditionsPanel
+          conditions={jobFile.conditions}
+          people={jobFile.crew.people}
+          positions={positions}
+          timings={plan.timings}
+          devices={devices}
+          change={canChange ? setConditions : null}
+          setPeople={canChange ? setPeople : null}
+        />
+        <DayPanel corners={jobFile.corners} conditions={jobFile.conditions} estimates={jobFile.estimates} />
         {courses.length > 0 && (
           <section aria-labelledby="left" className="mt-4">
             <div className="section-head">
@@ -139,10 +166,13 @@ export function PlanBoard(props: PlanBoardProps) {
               In the log
             </Link>
           ) : (
-            <Link href={`/jobs/${jobId}/run`} className="btn btn-primary">
-              {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
-              <ArrowRight aria-hidden size={20} />
-            </Link>
+            <div className="plan-go">
+              <Link href={`/jobs/${jobId}/run`} className="btn btn-primary">
+                {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
+                <ArrowRight aria-hidden size={20} />
+              </Link>
+              <Link href={`/jobs/${jobId}/sheet`}>Job sheet</Link>
+            </div>
           )}
         </div>
         <PlanChoice
@@ -177,6 +207,7 @@ export function PlanBoard(props: PlanBoardProps) {
             <StageRow
               key={stage.id}
               stage={stage}
+              timings={plan.timings.filter(({ stageId }) => stageId === stage.id)}
               index={index}
               positions={positions}
               scaleSeconds={scaleSeconds}
@@ -206,8 +237,33 @@ export function PlanBoard(props: PlanBoardProps) {
           </span>
           <span>one scale for all, per wheel</span>
         </div>
+        {plan.sequence && (
+          <Timeline
+            plan={plan}
+            sequence={plan.sequence}
+            startAt={jobFile.conditions.startAt}
+            search={canChange ? search : null}
+            place={
+              canChange
+                ? (stepId, startSeconds) =>
+                    wish({
+                      placed: [
+                        ...(wishes.placed ?? []).filter((one) => one.stepId !== stepId),
+                        { stepId, startSeconds },
+                      ],
+                    })
+                : null
+            }
+          />
+        )}
+        {wishes.placed.length > 0 && canChange && (
+          <button type="button" className="link-button" onClick={() => wish({ placed: [] })}>
+            Forget what was put to a time by hand ({wishes.placed.length})
+          </button>
+        )}
         <PlanDetails
           plan={plan}
+          jobFile={jobFile}
           wishes={wishes}
           wish={canChange ? wish : null}
           dilutionStyle={dilutionStyle}

@@ -17,6 +17,7 @@ interface PlanChoiceProps {
 
 /** The three plans side by side, on what differs and nothing else. */
 export function PlanChoice({ alternatives, chosen, currency, hasProtection, choose }: PlanChoiceProps) {
+  'use memo'
   return (
     <div className="plan-choice" role="radiogroup" aria-label="Which plan">
       {alternatives.map((one) => (

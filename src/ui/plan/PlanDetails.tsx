@@ -1,19 +1,23 @@
 import { deliveryNames } from '@/core/chemistry/family'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import type { Wishes } from '@/core/job/job'
+import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import { formatMillilitres } from '../format/format'
+import { MinutesBehind } from './MinutesBehind'
 import { Verdicts } from './Verdicts'
 
 interface PlanDetailsProps {
   readonly plan: PlanFile
+  readonly jobFile: JobFile
   readonly wishes: Wishes
   readonly wish: ((changes: Partial<Wishes>) => void) | null
   readonly dilutionStyle: DilutionStyle
 }
 
 /** What stands behind the plan, each on demand. */
-export function PlanDetails({ plan, wishes, wish, dilutionStyle }: PlanDetailsProps) {
+export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: PlanDetailsProps) {
+  'use memo'
   return (
     <>
       {plan.testSpot && (
@@ -65,6 +69,7 @@ export function PlanDetails({ plan, wishes, wish, dilutionStyle }: PlanDetailsPr
         <summary>Every bottle on these wheels, {plan.verdicts.length}</summary>
         <Verdicts verdicts={plan.verdicts} wishes={wishes} wish={wish} />
       </details>
+      <MinutesBehind jobFile={jobFile} />
       <details className="order">
         <summary>Order of work, {plan.steps.length} steps</summary>
         <ol>

@@ -11,10 +11,11 @@ import {
   type ChartData,
   type ChartOptions,
 } from 'chart.js'
-import { useEffect, useState } from 'react'
+import { memo } from 'react'
 import { Line } from 'react-chartjs-2'
 import type { SoilCourse, Stage } from '@/core/plan/plan'
 import { soilNames, type Soil } from '@/core/soils/soil'
+import { colourOf, useThemeRepaint } from '../chartTheme'
 
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Filler, Tooltip)
 
@@ -30,23 +31,14 @@ const marks: Partial<
   organic: { dash: [3, 3], point: 'star', tone: '--warm' },
 }
 
-const colourOf = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim() || '#333'
-
 interface SoilChartProps {
   readonly courses: readonly SoilCourse[]
   readonly stages: readonly Stage[]
 }
 
 /** What is left of each soil after every stage, on the doubling scale, with the band of the estimate. */
-export function SoilChart({ courses, stages }: SoilChartProps) {
-  const [, repaint] = useState(0)
-  // The colours live in the style sheet; a change of theme wants them read anew.
-  useEffect(() => {
-    const watcher = new MutationObserver(() => repaint((count) => count + 1))
-    watcher.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
-    return () => watcher.disconnect()
-  }, [])
+export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartProps) {
+  useThemeRepaint()
   const [first] = courses
   if (!first) return null
   const nameOf = (id: string | null) =>
@@ -83,6 +75,7 @@ export function SoilChart({ courses, stages }: SoilChartProps) {
     maintainAspectRatio: false,
     animation: false,
     plugins: {
+      legend: { display: false },
       tooltip: {
         filter: ({ dataset }) => dataset.label !== '',
         callbacks: { label: ({ dataset, parsed }) => `${dataset.label}: ${(parsed.y ?? 0).toFixed(2)} left` },
@@ -125,4 +118,4 @@ export function SoilChart({ courses, stages }: SoilChartProps) {
       </ul>
     </div>
   )
-}
+})

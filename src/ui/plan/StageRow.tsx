@@ -3,14 +3,41 @@ import { familyOf } from '@/core/chemistry/families'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import { stageNames, type Stage } from '@/core/plan/plan'
 import { nameCorners } from '@/core/plan/sayPlan'
-import type { Position } from '@/core/wheel/position'
+import type { StageTiming } from '@/core/timing/stageTiming'
+import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { formatMillilitres, formatMoney } from '../format/format'
 import { BottleDrawing } from './BottleDrawing'
 import { StageTime } from './StageTime'
 
+/** More wheels than this are counted, not named. */
+const mostNamed = 2
+
+/** What the wet limit asks for, wheels with the same words together; silent where a whole wheel simply stays wet. */
+function sayings(timings: readonly StageTiming[], positions: readonly Position[]) {
+  const byText = new Map<string, StageTiming[]>()
+  for (const timing of timings) {
+    if (timing.sections === 1 && timing.mists === 0 && !timing.isNotNow) continue
+    byText.set(timing.text, [...(byText.get(timing.text) ?? []), timing])
+  }
+  return [...byText].map(([text, alike]) => ({
+    text,
+    isNotNow: alike.some(({ isNotNow }) => isNotNow),
+    corners:
+      alike.length === timings.length
+        ? null
+        : alike.length <= mostNamed
+          ? alike.map(({ corner }) => positionNames[corner].toLowerCase()).join(', ')
+          : nameCorners(
+              alike.map(({ corner }) => corner),
+              positions,
+            ),
+  }))
+}
+
 interface StageRowProps {
   readonly stage: Stage
+  readonly timings: readonly StageTiming[]
   readonly index: number
   readonly positions: readonly Position[]
   readonly scaleSeconds: number
@@ -22,7 +49,8 @@ interface StageRowProps {
 
 /** One stage of the plan: what, where, the recipe spelled out, the time as length, and why on demand. */
 export function StageRow(props: StageRowProps) {
-  const { stage, index, positions, scaleSeconds, currency, dilutionStyle, forbid } = props
+  'use memo'
+  const { stage, timings, index, positions, scaleSeconds, currency, dilutionStyle, forbid } = props
   const { recipe } = stage
   return (
     <li className="stage">
@@ -45,6 +73,11 @@ export function StageRow(props: StageRowProps) {
         </div>
         <StageTime stage={stage} scaleSeconds={scaleSeconds} />
       </div>
+      {sayings(timings, positions).map(({ text, corners, isNotNow }) => (
+        <p key={text} className={isNotNow ? 'stage-wet is-not-now' : 'stage-wet'}>
+          {text} {corners && <span className="soft">({corners})</span>}
+        </p>
+      ))}
       <details className="why">
         <summary>Why, and with what care</summary>
         <p>

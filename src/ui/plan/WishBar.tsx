@@ -17,6 +17,7 @@ const numberOf = (text: string): number | undefined => {
 
 /** Limits on time and money, and what was pinned or ruled out. Each change is planned at once. */
 export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
+  'use memo'
   const [minutes, setMinutes] = useState(String(wishes.minutesAllowed ?? ''))
   const [money, setMoney] = useState(
     wishes.costAllowedMinor === undefined ? '' : String(wishes.costAllowedMinor / 100),

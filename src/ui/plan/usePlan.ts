@@ -1,32 +1,52 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Wishes } from '@/core/job/job'
 import type { Problem } from '@/core/result'
+import type { ConditionsFile } from '@/contracts/conditions'
 import type { JobFile } from '@/contracts/jobFile'
+import type { PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import { PlanClient } from '@/workers/planClient'
+import { useOrderSearch, type OrderSearch } from './useOrderSearch'
 
 /** Progress is worth showing after this, ms. */
 const patienceMilliseconds = 200
 
 export interface PlanState {
   readonly plan: PlanFile
-  readonly wishes: Wishes
+  readonly file: JobFile
   /** Shown once the search takes long enough to notice. */
   readonly working: boolean
-  /** The newest wish is not on the server yet. */
+  /** The newest change is not on the server yet. */
   readonly keeping: boolean
   readonly problems: readonly Problem[]
   wish(changes: Partial<Wishes>): void
+  setConditions(conditions: ConditionsFile): void
+  setPeople(people: number): void
+  readonly search: OrderSearch
 }
 
-/** The plan as wished: worked out at once in a worker, then kept on the server. */
+const lostConnection: Problem = {
+  path: '',
+  found: '',
+  mend: 'The better order could not be kept: no connection. Look for it again later.',
+}
+
+const writable = (wishes: Wishes): JobFile['wishes'] => ({
+  ...wishes,
+  pinned: [...wishes.pinned],
+  forbidden: [...wishes.forbidden],
+  placed: [...(wishes.placed ?? [])],
+})
+
+/** The plan as changed: worked out at once in a worker, then kept on the server. */
 export function usePlan(
   first: PlanFile,
   jobFile: JobFile,
-  keep: (wishes: Wishes) => Promise<{ readonly problems: readonly Problem[] }>,
+  keep: (change: PlanChangeInput) => Promise<{ readonly problems: readonly Problem[] }>,
 ): PlanState {
+  'use memo'
   const [plan, setPlan] = useState(first)
-  const [wishes, setWishes] = useState<Wishes>(jobFile.wishes)
+  const [file, setFile] = useState(jobFile)
   const [working, setWorking] = useState(false)
   const [pending, setPending] = useState(0)
   const [problems, setProblems] = useState<readonly Problem[]>([])
@@ -36,22 +56,19 @@ export function usePlan(
     client.current = mine
     return () => mine.stop()
   }, [])
-  const wish = useCallback(
-    (changes: Partial<Wishes>) => {
-      const next = { ...wishes, ...changes }
-      setWishes(next)
+  const change = useCallback(
+    (next: JobFile, told: PlanChangeInput) => {
+      setFile(next)
       setPending((count) => count + 1)
       const late = setTimeout(() => setWorking(true), patienceMilliseconds)
       void (async () => {
         try {
-          const result = await client.current?.plan({
-            ...jobFile,
-            wishes: { ...next, pinned: [...next.pinned], forbidden: [...next.forbidden] },
-          })
+          const result = await client.current?.plan(next)
           if (!result) return
           if (result.ok) {
-            setPlan(result.value)
-            setProblems((await keep(next)).problems)
+            // Drawing a plan of a hundred steps may be broken off for whatever the person does meanwhile.
+            startTransition(() => setPlan(result.value))
+            setProblems((await keep(told)).problems)
           } else setProblems(result.problems)
         } catch {
           setProblems([
@@ -64,7 +81,33 @@ export function usePlan(
         }
       })()
     },
-    [wishes, jobFile, keep],
+    [keep],
   )
-  return { plan, wishes, working, keeping: pending > 0, problems, wish }
+  const keepOrder = useCallback(
+    (better: PlanFile) => {
+      const order = better.sequence?.entries ?? []
+      setPending((count) => count + 1)
+      void keep({ order: order.map((entry) => ({ ...entry })) })
+        .then((kept) => setProblems(kept.problems))
+        .catch(() => setProblems([lostConnection]))
+        .finally(() => setPending((count) => count - 1))
+    },
+    [keep],
+  )
+  const search = useOrderSearch(file, plan, setPlan, keepOrder)
+  return {
+    plan,
+    file,
+    search,
+    working,
+    keeping: pending > 0,
+    problems,
+    wish: (changes) => {
+      // Another choice of products makes other steps: what was put to a time by hand no longer means anything.
+      const wishes = writable({ ...file.wishes, ...('placed' in changes ? {} : { placed: [] }), ...changes })
+      change({ ...file, wishes }, { wishes })
+    },
+    setConditions: (conditions) => change({ ...file, conditions }, { conditions }),
+    setPeople: (people) => change({ ...file, crew: { people } }, { people }),
+  }
 }

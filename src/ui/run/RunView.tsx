@@ -4,27 +4,32 @@ import { Brush, CloudOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { Act, Plan } from '@/core/plan/plan'
+import type { Act } from '@/core/plan/plan'
 import { writeDilution } from '@/core/dilution'
 import { readClock, type RunEvent } from '@/core/run/runState'
 import { positionNames, type Position } from '@/core/wheel/position'
 import type { FinishInput } from '@/contracts/intake'
+import type { JobFile } from '@/contracts/jobFile'
+import type { PlanFile } from '@/contracts/planFile'
 import type { FormAction } from '../formAction'
 import { formatClock, formatMillilitres } from '../format/format'
 import { loadsOfEntries, type LoadEntry } from '../intake/loads'
 import { ProblemAlert } from '../ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing, type RingMark } from '../wheel-drawing/WheelDrawing'
+import { CalledAway, type Away } from './CalledAway'
 import { ClockStrip, urgentClock } from './ClockStrip'
 import { FinishForm } from './FinishForm'
 import { useAwakeScreen, usePhaseSignal } from './useBaySignals'
+import { useOrder } from './useOrder'
 import { useRun } from './useRun'
 import { useServerNow } from './useServerNow'
 
 interface RunViewProps {
   readonly jobId: string
   readonly title: string
-  readonly plan: Plan
+  readonly jobFile: JobFile
+  readonly plan: PlanFile
   readonly wheels: readonly DrawnWheel[]
   readonly loads: readonly { readonly position: Position; readonly loads: readonly LoadEntry[] }[]
   readonly events: readonly RunEvent[]
@@ -33,9 +38,9 @@ interface RunViewProps {
 }
 
 const doneWords: Record<Act, string> = {
-  lookRound: 'Looked', coolCheck: 'Cool', getReady: 'Ready', preRinse: 'Rinsed', spray: 'Sprayed', agitate: 'Brushed',
+  lookRound: 'Looked', coolCheck: 'Cool', getReady: 'Ready', preRinse: 'Rinsed', spray: 'Sprayed', reMist: 'Misted', agitate: 'Brushed',
   scrub: 'Scrubbed', wipe: 'Wiped', rinse: 'Rinsed', lookAgain: 'Looked', dry: 'Dry', protect: 'Done', dress: 'Dressed',
-  brakes: 'Done', writeDown: 'Done',
+  body: 'Done', brakes: 'Done', writeDown: 'Done',
 } // prettier-ignore
 
 const ringTones = { dwelling: 'chemistry', ready: 'ready', rinseNow: 'warm', over: 'warm' } as const
@@ -44,6 +49,7 @@ const ringTones = { dwelling: 'chemistry', ready: 'ready', rinseNow: 'warm', ove
 export function RunView({
   jobId,
   title,
+  jobFile,
   plan,
   wheels,
   loads,
@@ -74,7 +80,34 @@ export function RunView({
     ),
   )
 
-  const { current, next, undoable } = state
+  const [away, setAway] = useState<Away | null>(null)
+  const order = useOrder(jobFile, plan, state, serverNow, away)
+  const people = plan.sequence?.people ?? 1
+  const [who, setWho] = useState(0)
+  const { undoable } = state
+  const rank = new Map((order ?? plan.sequence)?.entries.map(({ stepId }, at) => [stepId, at]))
+  const personOf = new Map(
+    [...(plan.sequence?.entries ?? []), ...(order?.entries ?? [])].map(({ stepId, person }) => [
+      stepId,
+      person,
+    ]),
+  )
+  const open = plan.steps
+    .filter(({ id }) => !state.settled.has(id) && !order?.dropped.includes(id))
+    .sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0))
+  const own =
+    people > 1 ? open.filter(({ id, corner }) => corner === null || (personOf.get(id) ?? 0) === who) : open
+  // Who has nothing left takes what the other still has.
+  const [current, next] = own.length > 0 ? own : open
+  const finish = () => {
+    if (!current) return
+    // What has to come off at once is not brushed any more: that is left out, and kept so.
+    if (current.act === 'rinse')
+      for (const id of order?.dropped ?? [])
+        if (id.startsWith(`${current.corner}.${current.stageId}.`) && !state.settled.has(id))
+          tap('skipped', id)
+    tap('done', current.id)
+  }
   if (ending || !current || current.act === 'writeDown') {
     return (
       <FinishForm
@@ -105,6 +138,26 @@ export function RunView({
     <div className="run">
       <ClockStrip plan={plan} state={state} positions={positions} nowMilliseconds={nowMilliseconds} />
       <div className="run-now" aria-live="polite">
+        {people > 1 && (
+          <div className="chips run-who" role="group" aria-label="Who are you?">
+            {[0, 1].map((person) => (
+              <button
+                key={person}
+                type="button"
+                className="chip"
+                aria-pressed={who === person}
+                onClick={() => setWho(person)}
+              >
+                Person {person + 1}
+              </button>
+            ))}
+          </div>
+        )}
+        {order?.lost.map((text) => (
+          <p key={text} className="caution run-lost">
+            {text}
+          </p>
+        ))}
         <h1>{current.title}</h1>
         {waits && reading ? (
           <p className="run-detail">
@@ -161,7 +214,7 @@ export function RunView({
             <b>{next.title}</b>
           </div>
         )}
-        <Button onClick={() => tap('done', current.id)}>{doneWords[current.act]}</Button>
+        <Button onClick={finish}>{doneWords[current.act]}</Button>
         <Button
           variant="outline-secondary"
           className="btn-undo"
@@ -191,6 +244,17 @@ export function RunView({
           <button type="button" className="link-button" onClick={() => setEnding(true)}>
             End here
           </button>
+          <CalledAway
+            plan={plan}
+            state={state}
+            order={order}
+            person={people > 1 ? who : 0}
+            isAlone={people === 1}
+            away={away?.person === (people > 1 ? who : 0) ? away : null}
+            nowMilliseconds={nowMilliseconds}
+            go={setAway}
+            tap={tap}
+          />
           <Link href={`/jobs/${jobId}`} aria-label={`Leave the bay, back to the plan of ${title}`}>
             Leave
           </Link>

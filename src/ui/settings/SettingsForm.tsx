@@ -34,6 +34,10 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
     ounces: initial.ounces ?? '',
     northern: initial.northern,
   })
+  const [place, setPlace] = useState({
+    latitude: initial.place ? String(initial.place.latitude) : '',
+    longitude: initial.place ? String(initial.place.longitude) : '',
+  })
   const [schools, setSchools] = useState<Schools>(initial.schools)
   const [equipment, setEquipment] = useState<Record<string, string>>({
     smallestMeasureMillilitres: plain(initial.equipment.smallestMeasureMillilitres),
@@ -59,6 +63,10 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
       const answer = await save({
         ...shop,
         ounces: shop.ounces || null,
+        place:
+          place.latitude.trim() === '' && place.longitude.trim() === ''
+            ? null
+            : { latitude: number(place.latitude), longitude: number(place.longitude) },
         schools,
         equipment: {
           smallestMeasureMillilitres: number(equipment.smallestMeasureMillilitres),
@@ -78,7 +86,7 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
       setProblems(answer.problems)
       setSaved(answer.problems.length === 0)
     })
-  const shown = new Set(['shopName', 'currency', ...equipmentFields.map(({ path }) => `equipment.${path}`), ...estimateIds.map((id) => `estimates.${id}`)]) // prettier-ignore
+  const shown = new Set(['shopName', 'currency', 'place.latitude', 'place.longitude', ...equipmentFields.map(({ path }) => `equipment.${path}`), ...estimateIds.map((id) => `estimates.${id}`)]) // prettier-ignore
   return (
     <form
       className="settings-form"
@@ -166,6 +174,21 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
                 <option value="south">July</option>
               </Form.Select>
             </Form.Group>
+            {(['latitude', 'longitude'] as const).map((key) => (
+              <Form.Group key={key} controlId={key}>
+                <Form.Label>
+                  {key === 'latitude' ? 'Latitude, north is positive' : 'Longitude, east is positive'}
+                </Form.Label>
+                <Form.Control
+                  inputMode="decimal"
+                  value={place[key]}
+                  placeholder="for the sun"
+                  isInvalid={mendOf(`place.${key}`) !== undefined}
+                  onChange={(event) => setPlace({ ...place, [key]: event.target.value })}
+                />
+                <Form.Control.Feedback type="invalid">{mendOf(`place.${key}`)}</Form.Control.Feedback>
+              </Form.Group>
+            ))}
             {equipmentFields.map(({ path, label }) => (
               <Form.Group key={path} controlId={path}>
                 <Form.Label>{label}</Form.Label>

@@ -45,6 +45,7 @@ const measureFields = [
   { name: 'spokeCount', label: 'Spokes', hint: '0 for a closed disc or cover', numeric: true },
   { name: 'spokeWidthMillimetres', label: 'Spoke width, mm', hint: 'at half its length', numeric: true },
   { name: 'spokeDepthMillimetres', label: 'Spoke depth, mm', hint: 'front to back', numeric: true },
+  { name: 'hardwarePieces', label: 'Lugs, bolts, badges', hint: 'pieces to brush around', numeric: true },
 ] as const
 type MeasureField = (typeof measureFields)[number]['name']
 
@@ -55,6 +56,7 @@ const freshWheel = (position: Position): WheelValues => ({
   spokeCount: NaN,
   spokeWidthMillimetres: 30,
   spokeDepthMillimetres: 45,
+  hardwarePieces: 5,
   finishes: [],
 })
 

@@ -1,4 +1,4 @@
-import { makePlan } from '@/core/plan/makePlan'
+import { planInOrder } from '@/core/order/orderPlan'
 import { longestJobBytes, readJobText } from '@/contracts/jobFile'
 import { writePlan } from '@/contracts/planFile'
 import { readLimitedText } from '../readLimitedText'
@@ -11,5 +11,5 @@ export async function POST(request: Request) {
   if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
   const job = readJobText(text.value)
   if (!job.ok) return Response.json({ problems: job.problems }, { status: 422 })
-  return Response.json(writePlan(makePlan(job.value.job)))
+  return Response.json(writePlan(planInOrder(job.value.job)))
 }

@@ -11,7 +11,7 @@ import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { findBottle } from '@/data/queries/bottles'
 import { readSettings } from '@/data/queries/settings'
-import { PrintButton } from '@/ui/bench/PrintButton'
+import { PrintButton } from '@/ui/PrintButton'
 import { formatMillilitres } from '@/ui/format/format'
 
 export const dynamic = 'force-dynamic'

@@ -2,7 +2,8 @@ import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { PlanBoard } from '@/ui/plan/PlanBoard'
-import { discardPlan, keepWishes } from '../actions'
+import { askThermometer, askWeather } from '../../devices/actions'
+import { discardPlan, keepChange } from '../actions'
 import { jobOr404 } from './findJobOr404'
 
 export const dynamic = 'force-dynamic'
@@ -21,7 +22,8 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         plan={job.plan}
         state={job.finishedAt ? 'finished' : job.startedAt ? 'started' : 'planned'}
         dilutionStyle={settings.dilutionStyle}
-        keep={keepWishes.bind(null, id)}
+        keep={keepChange.bind(null, id)}
+        devices={{ weather: askWeather, thermometer: askThermometer }}
       />
       {!job.startedAt && (
         <form action={discardPlan.bind(null, id)} className="plan-foot">

@@ -19,6 +19,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
     <RunView
       jobId={id}
       title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
+      jobFile={job.jobFile}
       plan={job.plan}
       wheels={drawnWheels(job.jobFile.corners)}
       loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}

@@ -1,0 +1,25 @@
+import { deviceModeChange, deviceNames } from '@/contracts/devices'
+import { parse } from '@/contracts/problems'
+import { modeOf, setMode } from '@/services/devices/simulated'
+import { readLimitedText } from '../../readLimitedText'
+
+export const dynamic = 'force-dynamic'
+
+const all = () => Object.fromEntries(deviceNames.map((name) => [name, modeOf(name)]))
+
+export const GET = (): Response => Response.json(all())
+
+/** Tells a simulated device how to behave. */
+export async function POST(request: Request): Promise<Response> {
+  const text = await readLimitedText(request, 1000)
+  let value: unknown = null
+  try {
+    value = text.ok ? JSON.parse(text.value) : null
+  } catch {
+    // Refused below with the shape that is wanted.
+  }
+  const read = parse(deviceModeChange, value)
+  if (!read.ok) return Response.json({ problems: read.problems }, { status: 400 })
+  setMode(read.value.device, read.value.mode)
+  return Response.json(all())
+}

@@ -1,0 +1,26 @@
+import { positions } from '@/core/wheel/position'
+import { simulatedSurface } from '@/services/devices/simulated'
+import { answerAs } from '../misbehave'
+
+export const dynamic = 'force-dynamic'
+
+/** The simulated surface thermometer. */
+export function GET(request: Request): Promise<Response> | Response {
+  const { searchParams } = new URL(request.url)
+  const position = positions.find((one) => one === searchParams.get('position'))
+  const air = Number(searchParams.get('air') ?? 18)
+  if (!position || !Number.isFinite(air))
+    return Response.json(
+      {
+        problems: [
+          {
+            path: 'position',
+            found: searchParams.get('position') ?? '',
+            mend: `Use one of: ${positions.join(', ')}.`,
+          },
+        ],
+      },
+      { status: 400 },
+    )
+  return answerAs('thermometer', simulatedSurface(new Date(), position, air))
+}

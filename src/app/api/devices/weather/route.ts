@@ -1,0 +1,22 @@
+import { simulatedWeather } from '@/services/devices/simulated'
+import { answerAs } from '../misbehave'
+
+export const dynamic = 'force-dynamic'
+
+const numberOr = (text: string | null, otherwise: number): number => {
+  const value = Number(text)
+  return text === null || !Number.isFinite(value) ? otherwise : value
+}
+
+/** The simulated weather feed. */
+export function GET(request: Request): Promise<Response> {
+  const { searchParams } = new URL(request.url)
+  return answerAs(
+    'weather',
+    simulatedWeather(
+      new Date(),
+      numberOr(searchParams.get('offset'), 0),
+      numberOr(searchParams.get('latitude'), 50),
+    ),
+  )
+}

@@ -1,0 +1,33 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { database } from '@/data/connection'
+import { readSettings } from '@/data/queries/settings'
+import { PrintButton } from '@/ui/PrintButton'
+import { JobSheet } from '@/ui/sheet/JobSheet'
+import { jobOr404 } from '../findJobOr404'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Job sheet' }
+
+export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const { jobFile, plan } = await jobOr404(id)
+  const { dilutionStyle } = await readSettings(await database())
+  return (
+    <>
+      <div className="sheet-tools chips mb-3">
+        <PrintButton />
+        <Link href={`/jobs/${id}`} className="btn btn-outline-secondary">
+          Back to the plan
+        </Link>
+      </div>
+      <JobSheet
+        title={`${jobFile.vehicle.name}, ${jobFile.wheelSet.name}`}
+        plan={plan}
+        dilutionStyle={dilutionStyle}
+        startAt={jobFile.conditions.startAt}
+        utcOffsetMinutes={jobFile.conditions.utcOffsetMinutes}
+      />
+    </>
+  )
+}

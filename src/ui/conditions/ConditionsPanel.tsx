@@ -1,0 +1,245 @@
+'use client'
+
+import { Thermometer, Wind } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { exposures, type Exposure } from '@/core/job/exposure'
+import type { Plan } from '@/core/plan/plan'
+import type { Result } from '@/core/result'
+import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
+import { conditionsFile, type ConditionsFile } from '@/contracts/conditions'
+import type { ThermometerReading, WeatherReading } from '@/contracts/devices'
+import { parse } from '@/contracts/problems'
+import { BrakeCooling } from './BrakeCooling'
+
+export interface Devices {
+  weather(utcOffsetMinutes: number): Promise<Result<WeatherReading>>
+  thermometer(input: { position: Position; airCelsius: number }): Promise<Result<ThermometerReading>>
+}
+
+interface ConditionsPanelProps {
+  readonly conditions: ConditionsFile
+  readonly people: number
+  readonly positions: readonly Position[]
+  readonly timings: Plan['timings']
+  readonly devices: Devices
+  /** Null once the job has begun. */
+  readonly change: ((conditions: ConditionsFile) => void) | null
+  readonly setPeople: ((people: number) => void) | null
+}
+
+const exposureNames: Record<Exposure, string> = {
+  shade: 'shade or shed',
+  partSun: 'part sun',
+  fullSun: 'full sun',
+}
+const headings = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
+/** A person types; the plan follows when they pause, ms. */
+const pauseMilliseconds = 450
+
+const fields = [
+  { key: 'airCelsius', label: 'Air, °C' },
+  { key: 'humidityPercent', label: 'Humidity, %' },
+  { key: 'windKilometresPerHour', label: 'Wind, km/h' },
+  { key: 'cloudPercent', label: 'Cloud, %' },
+] as const
+
+const localTime = (instant: string | undefined): string => {
+  if (!instant) return ''
+  const at = new Date(instant)
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
+}
+
+/** What it is like where the wheels stand: typed, or asked of the devices; the plan follows. */
+export function ConditionsPanel(props: ConditionsPanelProps) {
+  'use memo'
+  const { conditions, people, positions, timings, devices, change, setPeople } = props
+  const [draft, setDraft] = useState<Record<string, string>>({})
+  const [said, setSaid] = useState('')
+  const [asking, setAsking] = useState(false)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(timer.current), [])
+  const textOf = (key: string, value: number) => draft[key] ?? String(value)
+  const merged = (texts: Record<string, string>) => ({
+    ...conditions,
+    ...Object.fromEntries(
+      Object.entries(texts).map(([key, text]) => [
+        key,
+        text.trim() === '' ? NaN : Number(text.replace(',', '.')),
+      ]),
+    ),
+  })
+  const read = parse(conditionsFile, merged(draft))
+  const mendOf = (key: string) => (read.ok ? undefined : read.problems.find(({ path }) => path === key)?.mend)
+  const type = (key: string, text: string) => {
+    const next = { ...draft, [key]: text }
+    setDraft(next)
+    clearTimeout(timer.current)
+    const valid = parse(conditionsFile, merged(next))
+    if (valid.ok && change)
+      timer.current = setTimeout(() => {
+        setDraft({})
+        change(valid.value)
+      }, pauseMilliseconds)
+  }
+  const askWeather = async () => {
+    setAsking(true)
+    const answer = await devices.weather(-new Date().getTimezoneOffset())
+    setAsking(false)
+    if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
+    const { isSimulated, airCelsius, humidityPercent, windKilometresPerHour, cloudPercent, forecast } =
+      answer.value
+    setSaid(`Weather from the ${isSimulated ? 'simulated ' : ''}feed.`)
+    setDraft({})
+    change?.({
+      ...conditions,
+      airCelsius,
+      humidityPercent,
+      windKilometresPerHour,
+      cloudPercent,
+      forecast: [...forecast],
+      startAt: new Date().toISOString(),
+      utcOffsetMinutes: -new Date().getTimezoneOffset(),
+    })
+  }
+  const measure = async (position: Position) => {
+    setAsking(true)
+    const answer = await devices.thermometer({ position, airCelsius: conditions.airCelsius })
+    setAsking(false)
+    if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
+    const { celsius, at, isSimulated } = answer.value
+    setSaid(`${positionNames[position]}: ${celsius} °C by the ${isSimulated ? 'simulated ' : ''}thermometer.`)
+    change?.({ ...conditions, readings: [...conditions.readings, { position, celsius, at }] })
+  }
+  const surfaceAt = (position: Position) =>
+    timings.find(
+      (timing) => timing.corner === position && timing.stageId.match(/^(wash|iron|mineral|tar)/),
+    ) ?? timings.find((timing) => timing.corner === position)
+  const direction = Math.round(conditions.headingDegrees / 45) % 8
+  return (
+    <section aria-labelledby="conditions" className="conditions mt-4">
+      <div className="section-head">
+        <h2 id="conditions">Weather and hands</h2>
+      </div>
+      <fieldset disabled={!change}>
+        <div className="conditions-grid">
+          {fields.map(({ key, label }) => (
+            <Form.Group key={key} controlId={`condition-${key}`}>
+              <Form.Label>{label}</Form.Label>
+              <Form.Control
+                inputMode="decimal"
+                value={textOf(key, conditions[key])}
+                isInvalid={mendOf(key) !== undefined}
+                onChange={(event) => type(key, event.target.value)}
+              />
+              <Form.Control.Feedback type="invalid">{mendOf(key)}</Form.Control.Feedback>
+            </Form.Group>
+          ))}
+          <Form.Group controlId="condition-exposure">
+            <Form.Label>Stands in</Form.Label>
+            <Form.Select
+              value={conditions.exposure}
+              onChange={(event) => change?.({ ...conditions, exposure: event.target.value as Exposure })}
+            >
+              {exposures.map((value) => (
+                <option key={value} value={value}>
+                  {exposureNames[value]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="condition-heading">
+            <Form.Label>Front points</Form.Label>
+            <Form.Select
+              value={direction}
+              onChange={(event) =>
+                change?.({ ...conditions, headingDegrees: Number(event.target.value) * 45 })
+              }
+            >
+              {headings.map((name, at) => (
+                <option key={name} value={at}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="condition-start" className="is-wide">
+            <Form.Label>Begins</Form.Label>
+            <Form.Control
+              type="datetime-local"
+              value={localTime(conditions.startAt)}
+              onChange={(event) => {
+                const at = new Date(event.target.value)
+                if (!Number.isNaN(at.getTime()))
+                  change?.({
+                    ...conditions,
+                    // A forecast is for its own day.
+                    forecast:
+                      event.target.value.slice(0, 10) === localTime(conditions.startAt).slice(0, 10)
+                        ? conditions.forecast
+                        : [],
+                    startAt: at.toISOString(),
+                    utcOffsetMinutes: -at.getTimezoneOffset(),
+                  })
+              }}
+            />
+          </Form.Group>
+          <div className="chips is-wide" role="group" aria-label="People">
+            {[1, 2].map((count) => (
+              <button
+                key={count}
+                type="button"
+                className="chip"
+                aria-pressed={people === count}
+                disabled={!setPeople}
+                onClick={() => setPeople?.(count)}
+              >
+                {count === 1 ? 'One person' : 'Two people'}
+              </button>
+            ))}
+            <Button variant="outline-secondary" size="sm" disabled={asking} onClick={() => void askWeather()}>
+              <Wind aria-hidden size={17} /> Ask the weather feed
+            </Button>
+          </div>
+        </div>
+        <p role="status" className="soft">
+          {asking ? 'Asking …' : said}
+        </p>
+        <ul className="rows surfaces" aria-label="Surface of each wheel">
+          {positions.map((position) => {
+            const timing = surfaceAt(position)
+            return (
+              <li key={position} className="row-item">
+                <b>{positionShortNames[position]}</b>
+                <span>
+                  {timing ? `${Math.round(timing.surfaceCelsius)} °C` : '–'}{' '}
+                  <span className="soft">{timing?.isMeasured ? 'measured' : 'estimate'}</span>
+                </span>
+                <Button
+                  variant="outline-secondary"
+                  size="sm"
+                  disabled={asking}
+                  aria-label={`Measure ${positionNames[position].toLowerCase()}`}
+                  onClick={() => void measure(position)}
+                >
+                  <Thermometer aria-hidden size={16} /> measure
+                </Button>
+              </li>
+            )
+          })}
+        </ul>
+        {conditions.readings.length > 0 && change && (
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => change({ ...conditions, readings: [] })}
+          >
+            Forget the readings, use the estimate
+          </button>
+        )}
+        <BrakeCooling conditions={conditions} positions={positions} change={change} />
+      </fieldset>
+    </section>
+  )
+}

@@ -1,0 +1,56 @@
+'use client'
+
+import { useDeferredValue, useMemo } from 'react'
+import { hoursAt } from '@/core/timing/workHours'
+import { positionNames } from '@/core/wheel/position'
+import { conditionsOf } from '@/contracts/conditions'
+import type { JobFile } from '@/contracts/jobFile'
+import { DayChart } from './CoolingChart'
+
+/** A thin film that lasts so long is workable in parts, seconds. */
+const goodSeconds = 150
+
+type DayPanelProps = Pick<JobFile, 'corners' | 'conditions' | 'estimates'>
+
+/** The day at the warmest and the coolest wheel; only where place and time are known. */
+export function DayPanel(props: DayPanelProps) {
+  'use memo'
+  const { corners, estimates } = props
+  // The chart may come after what the person does.
+  const file = useDeferredValue(props.conditions)
+  const conditions = useMemo(() => conditionsOf(file), [file])
+  const sides = useMemo(() => {
+    const days = corners.map(({ position, finishes }) => {
+      const corner = {
+        position,
+        finishes: Object.fromEntries(
+          finishes.map(({ zone, finish, condition }) => [zone, { finish, condition }]),
+        ),
+      }
+      const hours = hoursAt(corner, 'trigger', conditions, estimates)
+      return {
+        name: positionNames[position],
+        hours,
+        heat: hours.reduce((sum, hour) => sum + hour.surfaceCelsius, 0),
+      }
+    })
+    days.sort((a, b) => b.heat - a.heat)
+    const [warmest, coolest] = [days[0], days.at(-1)]
+    return [warmest, coolest].flatMap((day, at) => (day && (at === 0 || day !== days[0]) ? [day] : []))
+  }, [corners, estimates, conditions])
+  if (conditions.day.length === 0)
+    return (
+      <p className="soft mt-3">
+        With the shop’s latitude and longitude in the settings, the day’s sun is drawn here.
+      </p>
+    )
+  return (
+    <section aria-labelledby="day" className="mt-4">
+      <div className="section-head">
+        <h2 id="day">The day</h2>
+      </div>
+      <DayChart sides={sides} startHour={conditions.startHour} goodSeconds={goodSeconds} />
+      <p className="soft">Shaded: a thin film stays wet 2½ minutes and more. Estimates.</p>
+    </section>
+  )
+}

@@ -1,0 +1,120 @@
+'use client'
+
+import { useState } from 'react'
+import { beforeGoing, leftOutBy } from '@/core/order/beforeGoing'
+import type { Resumed } from '@/core/order/resume'
+import type { Plan, Step } from '@/core/plan/plan'
+import type { RunState } from '@/core/run/runState'
+import { formatClock } from '../format/format'
+
+/** Minutes to choose from. */
+const lengths = [5, 15, 30] as const
+
+/** Somebody who is away, and until when. */
+export interface Away {
+  readonly person: number
+  readonly untilMilliseconds: number
+}
+
+interface CalledAwayProps {
+  readonly plan: Plan
+  readonly state: RunState
+  readonly order: Resumed | null
+  readonly person: number
+  /** The other one goes on meanwhile. */
+  readonly isAlone: boolean
+  readonly away: Away | null
+  readonly nowMilliseconds: number
+  readonly go: (away: Away | null) => void
+  readonly tap: (kind: 'done' | 'skipped', stepId: string) => void
+}
+
+/** The phone rings: what has to come off before one goes, and then how long one is away. */
+export function CalledAway(props: CalledAwayProps) {
+  const { plan, state, order, person, isAlone, away, nowMilliseconds, go, tap } = props
+  const [minutes, setMinutes] = useState<number | null>(null)
+  const [isAsking, setIsAsking] = useState(false)
+  const close = () => {
+    setIsAsking(false)
+    setMinutes(null)
+  }
+  const rinse = (step: Step) => {
+    for (const { id } of leftOutBy(plan, step, state.settled)) tap('skipped', id)
+    tap('done', step.id)
+  }
+  if (away && away.untilMilliseconds > nowMilliseconds)
+    return (
+      <div className="run-away" role="status">
+        <b>Away, {formatClock((away.untilMilliseconds - nowMilliseconds) / 1000)} to go.</b>{' '}
+        <button type="button" className="link-button" onClick={() => go(null)}>
+          I am back
+        </button>
+      </div>
+    )
+  if (!isAsking)
+    return (
+      <button type="button" className="link-button" onClick={() => setIsAsking(true)}>
+        Called away
+      </button>
+    )
+  const first =
+    minutes === null || !isAlone
+      ? []
+      : beforeGoing(
+          plan,
+          order?.entries ?? plan.sequence?.entries ?? [],
+          state.clocks,
+          nowMilliseconds,
+          minutes * 60,
+        )
+  return (
+    <div className="run-away" role="group" aria-label="Called away">
+      <div className="chips">
+        <span>For</span>
+        {lengths.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="chip"
+            aria-pressed={minutes === one}
+            onClick={() => setMinutes(one)}
+          >
+            {one} min
+          </button>
+        ))}
+        <button type="button" className="link-button" onClick={close}>
+          Stay
+        </button>
+      </div>
+      {minutes !== null &&
+        (first.length > 0 ? (
+          <>
+            <p>
+              <b>Before you go:</b> it would dry while you are away.
+            </p>
+            {first.map((step) => (
+              <button
+                key={step.id}
+                type="button"
+                className="btn btn-outline-secondary"
+                onClick={() => rinse(step)}
+              >
+                {step.title}: done
+              </button>
+            ))}
+          </>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-outline-secondary"
+            onClick={() => {
+              go({ person, untilMilliseconds: nowMilliseconds + minutes * 60_000 })
+              close()
+            }}
+          >
+            {isAlone ? 'Nothing dries: go' : 'Go, the other takes over'}
+          </button>
+        ))}
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from 'react'
+import type { Resumed } from '@/core/order/resume'
+import type { RunState } from '@/core/run/runState'
+import type { JobFile } from '@/contracts/jobFile'
+import type { PlanFile } from '@/contracts/planFile'
+import { PlanClient } from '@/workers/planClient'
+import type { Away } from './CalledAway'
+
+/** While something is wet the order is looked at this often, ms. */
+const everyMilliseconds = 15_000
+
+/** Seconds until each person is back, up to the one who is away. */
+const secondsAway = (away: Away | null, nowMilliseconds: number): number[] =>
+  away
+    ? Array.from({ length: away.person + 1 }, (_, person) =>
+        person === away.person ? Math.max(0, (away.untilMilliseconds - nowMilliseconds) / 1000) : 0,
+      )
+    : []
+
+/**
+ * The order of what is left, worked out in a worker after every tap and now and then while clocks run. The planned order stands
+ * while it keeps every limit; null until the first answer, then the plan's order serves.
+ */
+export function useOrder(
+  jobFile: JobFile,
+  plan: PlanFile,
+  state: RunState,
+  serverNow: () => number,
+  away: Away | null,
+): Resumed | null {
+  const [order, setOrder] = useState<Resumed | null>(null)
+  const client = useRef<PlanClient | null>(null)
+  const latest = useRef({ jobFile, plan, state, serverNow, away })
+  useEffect(() => {
+    latest.current = { jobFile, plan, state, serverNow, away }
+  })
+  const tapped = [...state.settledAt].map(([id, at]) => `${id}@${at.getTime()}`).join()
+  const isWet = state.clocks.length > 0
+  useEffect(() => {
+    const mine = (client.current ??= new PlanClient())
+    let isGone = false
+    const ask = async () => {
+      const now = latest.current
+      const settled = [...now.state.settledAt].map(([stepId, at]) => ({
+        stepId,
+        endedSecondsAgo: Math.max(0, (now.serverNow() - at.getTime()) / 1000),
+        isSkipped: now.state.settled.get(stepId) === 'skipped',
+      }))
+      try {
+        const answer = await mine.resume(
+          now.jobFile,
+          now.plan,
+          settled,
+          secondsAway(now.away, now.serverNow()),
+        )
+        if (answer && !isGone) setOrder(answer)
+      } catch {
+        // Without the worker the planned order stands.
+      }
+    }
+    void ask()
+    const timer = isWet ? setInterval(() => void ask(), everyMilliseconds) : undefined
+    return () => {
+      isGone = true
+      clearInterval(timer)
+    }
+  }, [tapped, isWet, away])
+  useEffect(() => () => client.current?.stop(), [])
+  return plan.sequence ? order : null
+}

@@ -1,0 +1,303 @@
+'use client'
+
+import {
+  DndContext,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core'
+import { addSeconds } from 'date-fns'
+import { ZoomIn, ZoomOut } from 'lucide-react'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
+import { sayMinutes } from '@/core/timing/stageTiming'
+import { formatClock, formatDuration, formatTimeOfDay } from '../format/format'
+import type { OrderSearch } from '../plan/useOrderSearch'
+import { lanesOf, type Bar, type Lane } from './bars'
+
+interface TimelineProps {
+  readonly plan: Plan
+  readonly sequence: PlanSequence
+  /** Instant of the start, for clock times; null: counted from zero. */
+  readonly startAt: string | undefined
+  /** Looks on for a better order; null once the job has begun. */
+  readonly search: OrderSearch | null
+  /** Puts a step to a time; null once the job has begun. */
+  readonly place: ((stepId: string, startSeconds: number) => void) | null
+}
+
+const zooms = [1, 2, 4, 8]
+const spoken = {
+  screenReaderInstructions: { draggable: 'Press Shift and an arrow to put it a minute earlier or later.' },
+}
+/** One press of an arrow key with Shift, seconds. */
+const nudgeSeconds = 60
+
+const clockAt = (startAt: string | undefined, seconds: number): string =>
+  startAt ? formatTimeOfDay(addSeconds(startAt, seconds)) : formatClock(seconds)
+
+/** The job as time drawn to length: who works at what, what dwells where, and how long it may stay. */
+export function Timeline({ plan, sequence, startAt, search, place }: TimelineProps) {
+  'use memo'
+  const [zoom, setZoom] = useState(0)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const lanes = useMemo(() => lanesOf(plan, sequence), [plan, sequence])
+  const track = useRef<HTMLDivElement>(null)
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const until = Math.max(sequence.endSeconds, 60)
+  const scale = zooms[zoom] ?? 1
+  const every = until / scale > 3600 ? 600 : until / scale > 1500 ? 300 : 120
+  const ticks = Array.from({ length: Math.floor(until / every) }, (_, at) => at * every)
+  const shown = chosen ?? sequence.entries[0]?.stepId ?? null
+  const step = plan.steps.find(({ id }) => id === shown)
+  const entry = sequence.entries.find(({ stepId }) => stepId === shown)
+
+  // The bars are many: what they call stays the same from one drawing to the next.
+  const newest = useRef({ sequence, place })
+  useEffect(() => {
+    newest.current = { sequence, place }
+  })
+  const move = useCallback((stepId: string, bySeconds: number) => {
+    const { sequence: now, place: put } = newest.current
+    const moved = now.entries.find((one) => one.stepId === stepId)
+    if (moved && put && Math.abs(bySeconds) >= 15)
+      put(stepId, Math.max(0, Math.round(moved.startSeconds + bySeconds)))
+  }, [])
+  const drop = ({ active, delta }: DragEndEvent) => {
+    const width = track.current?.clientWidth ?? 0
+    if (width > 0) move(String(active.data.current?.stepId), (delta.x / width) * until)
+  }
+  const zoomTo = (lane: Lane) => {
+    const from = Math.min(...lane.bars.map(({ startSeconds }) => startSeconds))
+    const to = Math.max(...lane.bars.map(({ endSeconds }) => endSeconds))
+    const fit = zooms.findLastIndex((factor) => (to - from) * factor <= until * 1.05)
+    setZoom(Math.max(0, fit))
+    requestAnimationFrame(() => {
+      const scroller = track.current?.parentElement
+      if (scroller && track.current) scroller.scrollLeft = (from / until) * track.current.clientWidth - 20
+    })
+  }
+  return (
+    <section aria-labelledby="timeline" className="timeline">
+      <div className="section-head">
+        <h2 id="timeline">The order, in time</h2>
+        <div className="timeline-tools">
+          <button
+            type="button"
+            className="chip"
+            disabled={zoom === 0}
+            onClick={() => setZoom(zoom - 1)}
+            aria-label="Show more of the job"
+          >
+            <ZoomOut aria-hidden size={17} />
+          </button>
+          <button
+            type="button"
+            className="chip"
+            disabled={zoom === zooms.length - 1}
+            onClick={() => setZoom(zoom + 1)}
+            aria-label="Look closer"
+          >
+            <ZoomIn aria-hidden size={17} />
+          </button>
+        </div>
+      </div>
+      <p className="timeline-sum">
+        Done after <b>{formatDuration(sequence.endSeconds)}</b>. {sequence.text}{' '}
+        <span className="soft">
+          No order is quicker than {formatDuration(sequence.lowerBoundSeconds)}; one wheel after the other
+          takes {formatDuration(sequence.plainSeconds)}.
+        </span>{' '}
+        {search && sequence.lowerBoundSeconds < sequence.endSeconds && <SearchLink search={search} />}
+      </p>
+      <DndContext id="timeline-drag" sensors={sensors} onDragEnd={drop} accessibility={spoken}>
+        <div className="timeline-body">
+          <div className="timeline-names">
+            <div className="timeline-clock" aria-hidden />
+            {lanes.map((lane) => (
+              <button
+                key={lane.key}
+                type="button"
+                className="timeline-name"
+                onClick={() => zoomTo(lane)}
+                title="Look closer at this lane"
+              >
+                {lane.name}
+              </button>
+            ))}
+          </div>
+          <div className="timeline-scroll" tabIndex={0} role="region" aria-label="Timeline, scrolls sideways">
+            <div className="timeline-track" ref={track} style={{ width: `${scale * 100}%` }}>
+              <div className="timeline-clock" aria-hidden>
+                {ticks.map((seconds) => (
+                  <span key={seconds} style={{ left: `${(seconds / until) * 100}%` }}>
+                    {clockAt(startAt, seconds)}
+                  </span>
+                ))}
+              </div>
+              {lanes.map((lane, at) => (
+                <div
+                  key={lane.key}
+                  className={`timeline-lane${at === sequence.people ? ' is-first-wheel' : ''}`}
+                  role="group"
+                  aria-label={lane.name}
+                >
+                  {lane.bars.map((bar) => (
+                    <TimelineBar
+                      key={bar.key}
+                      bar={bar}
+                      lane={lane.key}
+                      until={until}
+                      isChosen={bar.stepId === shown}
+                      choose={setChosen}
+                      nudge={place && bar.kind === 'hands' ? move : null}
+                      canDrag={place !== null && at < sequence.people}
+                      time={clockAt(startAt, bar.startSeconds)}
+                    />
+                  ))}
+                </div>
+              ))}
+            </div>
+          </div>
+        </div>
+      </DndContext>
+      {step && entry && (
+        <div className="timeline-what" aria-live="polite">
+          <b>
+            {clockAt(startAt, entry.startSeconds)} {step.title}
+          </b>{' '}
+          {formatDuration(entry.endSeconds - entry.startSeconds)}
+          {sequence.people > 1 && `, person ${entry.person + 1}`}. {whatOf(step)}{' '}
+          <span className="soft">{step.why}</span>
+        </div>
+      )}
+      <div className="timeline-key soft">
+        <span>
+          <i className="bar-hands" /> hands
+        </span>
+        <span>
+          <i className="bar-hands is-water" /> rinse
+        </span>
+        <span>
+          <i className="bar-dwell" /> dwell
+        </span>
+        <span>
+          <i className="bar-limit" /> until the latest rinse
+        </span>
+        {place && <span>Drag a bar, or press Shift and an arrow, to put it to another time.</span>}
+      </div>
+    </section>
+  )
+}
+
+function SearchLink({ search }: { readonly search: OrderSearch }) {
+  const { isRunning, gainedSeconds, begin, stop } = search
+  const gained =
+    gainedSeconds === null
+      ? ''
+      : gainedSeconds > 0
+        ? `${formatDuration(gainedSeconds)} shorter.`
+        : isRunning
+          ? ''
+          : 'Nothing shorter was found.'
+  return (
+    <span role="status">
+      {isRunning ? 'Looking for a shorter one …' : null} {gained}{' '}
+      <button type="button" className="link-button" onClick={isRunning ? stop : begin}>
+        {isRunning ? 'Stop' : 'Look longer'}
+      </button>
+    </span>
+  )
+}
+
+const whatOf = (step: Step): string =>
+  [
+    step.startsDwell &&
+      `${step.startsDwell.minSeconds > 0 ? `Dwells ${sayMinutes(step.startsDwell.minSeconds)}, off` : 'Off'} within ${sayMinutes(step.startsDwell.maxSeconds)}.`,
+    step.wetLimitSeconds !== null &&
+      step.wetLimitSeconds < 1800 &&
+      `Stays wet ${sayMinutes(step.wetLimitSeconds)}.`,
+    step.tools.length > 0 && `${step.tools.join(', ')}.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+
+interface TimelineBarProps {
+  readonly bar: Bar
+  readonly lane: string
+  readonly until: number
+  readonly isChosen: boolean
+  readonly choose: (stepId: string) => void
+  readonly nudge: ((stepId: string, bySeconds: number) => void) | null
+  /** Bars of a person are dragged; those of a wheel show the same step. */
+  readonly canDrag: boolean
+  readonly time: string
+}
+
+const TimelineBar = memo(function TimelineBar(props: TimelineBarProps) {
+  const { bar, until } = props
+  if (bar.kind !== 'hands')
+    return <span aria-hidden className={`bar-${bar.kind}`} style={lengthOf(bar, until)} />
+  return props.canDrag ? <DraggedBar {...props} /> : <HandsBar {...props} />
+})
+
+const lengthOf = (bar: Bar, until: number) => ({
+  left: `${(bar.startSeconds / until) * 100}%`,
+  width: `${((bar.endSeconds - bar.startSeconds) / until) * 100}%`,
+})
+
+function DraggedBar(props: TimelineBarProps) {
+  const { setNodeRef, listeners, transform } = useDraggable({
+    id: `${props.lane}.${props.bar.key}`,
+    data: { stepId: props.bar.stepId },
+  })
+  return (
+    <HandsBar
+      {...props}
+      setNodeRef={setNodeRef}
+      listeners={listeners}
+      moved={transform ? { transform: `translateX(${transform.x}px)`, zIndex: 3 } : undefined}
+    />
+  )
+}
+
+interface HandsBarProps extends TimelineBarProps {
+  readonly setNodeRef?: (node: HTMLElement | null) => void
+  readonly listeners?: ReturnType<typeof useDraggable>['listeners']
+  readonly moved?: { readonly transform: string; readonly zIndex: number } | undefined
+}
+
+function HandsBar({
+  bar,
+  until,
+  isChosen,
+  choose,
+  nudge,
+  time,
+  setNodeRef,
+  listeners,
+  moved,
+}: HandsBarProps) {
+  const { stepId } = bar
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      className={`bar-hands is-${bar.tone}${isChosen ? ' is-chosen' : ''}`}
+      style={{ ...lengthOf(bar, until), ...moved }}
+      aria-label={`${time}, ${bar.label}`}
+      aria-pressed={isChosen}
+      onClick={() => choose(stepId)}
+      onFocus={() => choose(stepId)}
+      onMouseEnter={() => choose(stepId)}
+      onKeyDown={(event) => {
+        if (!nudge || !event.shiftKey || (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft')) return
+        event.preventDefault()
+        nudge(stepId, event.key === 'ArrowRight' ? nudgeSeconds : -nudgeSeconds)
+      }}
+      {...listeners}
+    />
+  )
+}

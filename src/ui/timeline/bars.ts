@@ -1,0 +1,102 @@
+import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
+import { positionNames, positions } from '@/core/wheel/position'
+
+/** Something that takes time, drawn to length. */
+export interface Bar {
+  readonly key: string
+  readonly stepId: string
+  /** Hands at work, chemistry at work, or the room until it has to be off. */
+  readonly kind: 'hands' | 'dwell' | 'limit'
+  readonly tone: 'water' | 'chemistry' | 'plain'
+  readonly startSeconds: number
+  readonly endSeconds: number
+  readonly label: string
+}
+
+export interface Lane {
+  readonly key: string
+  readonly name: string
+  readonly bars: readonly Bar[]
+}
+
+const toneOf = (step: Step): Bar['tone'] =>
+  step.act === 'rinse' || step.act === 'preRinse'
+    ? 'water'
+    : step.startsDwell || step.act === 'reMist'
+      ? 'chemistry'
+      : 'plain'
+
+const hands = (entry: SequenceEntry, step: Step): Bar => ({
+  key: `${step.id}.hands`,
+  stepId: step.id,
+  kind: 'hands',
+  tone: toneOf(step),
+  startSeconds: entry.startSeconds,
+  endSeconds: entry.endSeconds,
+  label: step.title,
+})
+
+interface Known {
+  readonly entry: SequenceEntry
+  readonly step: Step
+}
+
+/** When what a step puts on is taken off: its rinse, or the next fresh spray of the same stage. Steps of one wheel, by time. */
+function offAt({ step, entry }: Known, later: readonly Known[]): number {
+  const off = later.find(
+    ({ step: next, entry: at }) =>
+      at.startSeconds >= entry.endSeconds &&
+      (next.stopsDwellOf === step.stageId || (next.stageId === step.stageId && next.act === 'spray')),
+  )
+  return off?.entry.startSeconds ?? entry.endSeconds + (step.startsDwell?.minSeconds ?? 0)
+}
+
+/** A lane for every person and one for every wheel: what the hands do, what dwells, and how long it may stay. */
+export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
+  const steps = new Map(plan.steps.map((step) => [step.id, step]))
+  const known = sequence.entries.flatMap((entry) => {
+    const step = steps.get(entry.stepId)
+    return step ? [{ entry, step }] : []
+  })
+  const people = Array.from({ length: sequence.people }, (_, person): Lane => ({
+    key: `person${person}`,
+    name: sequence.people === 1 ? 'You' : `Person ${person + 1}`,
+    bars: known.filter(({ entry }) => entry.person === person).map(({ entry, step }) => hands(entry, step)),
+  }))
+  const corners = positions
+    .filter((corner) => known.some(({ step }) => step.corner === corner))
+    .map((corner): Lane => {
+      const here = known.filter(({ step }) => step.corner === corner)
+      return {
+        key: corner,
+        name: positionNames[corner],
+        bars: here.flatMap(({ entry, step }, at) => {
+          const work = hands(entry, step)
+          if (!step.startsDwell) return [work]
+          const off = offAt({ entry, step }, here.slice(at + 1))
+          const ready = Math.min(off, entry.endSeconds + step.startsDwell.minSeconds)
+          const latest = entry.endSeconds + Math.max(step.startsDwell.maxSeconds, off - entry.endSeconds)
+          return [
+            {
+              ...work,
+              key: `${step.id}.limit`,
+              kind: 'limit' as const,
+              startSeconds: entry.endSeconds,
+              endSeconds: latest,
+              label: `Latest rinse of ${step.title.toLowerCase()}`,
+            },
+            {
+              ...work,
+              key: `${step.id}.dwell`,
+              kind: 'dwell' as const,
+              startSeconds: entry.endSeconds,
+              endSeconds: Math.max(ready, entry.endSeconds),
+              label: `Dwell of ${step.title.toLowerCase()}`,
+            },
+            work,
+          ]
+        }),
+      }
+    })
+  return [...people, ...corners]
+}
