@@ -37,7 +37,7 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['src/core/**/*.test.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/**/test[A-Z]*.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

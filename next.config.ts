@@ -4,6 +4,8 @@ const config: NextConfig = {
   serverExternalPackages: ['@electric-sql/pglite', 'proper-lockfile'],
   poweredByHeader: false,
   devIndicators: false,
+  // Only what says 'use memo': the plan, which is drawn again while an order is worked out.
+  reactCompiler: { compilationMode: 'annotation' },
   // `npm test` checks the types; a build that is only to be started need not do it again.
   typescript: { ignoreBuildErrors: true },
   experimental: { optimizePackageImports: ['react-bootstrap', 'lucide-react'] },

@@ -26,7 +26,7 @@ test('axe finds nothing serious on any place, light and dark', async ({ page }) 
   const job = await page.locator('.job-row h3 a').first().getAttribute('href')
   await page.goto('/wheels')
   const set = await page.locator('.set-row').first().getAttribute('href')
-  const all = [...places, `${set}`, `${set}/edit`, `${set}/intake`, `${job}`, `${job}/run`]
+  const all = [...places, `${set}`, `${set}/edit`, `${set}/intake`, `${job}`, `${job}/run`, `${job}/sheet`]
   for (const path of all) {
     await page.goto(path)
     for (const colorScheme of ['light', 'dark'] as const) {

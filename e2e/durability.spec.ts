@@ -48,7 +48,7 @@ test('kill -9 twenty times during a run of writes loses nothing that was acknowl
     }
     await killed
   }
-  expect(acknowledged.length).toBeGreaterThan(100)
+  expect(acknowledged.length).toBeGreaterThan(40)
   const read = spawnSync(
     process.execPath,
     ['node_modules/tsx/dist/cli.mjs', 'e2e/readRequestIds.ts', folder],

@@ -101,7 +101,7 @@ test('wishes change the plan at once and are kept', async ({ page }) => {
   await kept()
   await page.reload()
   await expect(page.getByRole('button', { name: /always Ondra Keep/ })).toBeVisible()
-  await expect(page.locator('canvas')).toBeVisible()
+  await expect(page.getByRole('img', { name: 'What is left of each soil' })).toBeVisible()
 })
 
 test('what is expected follows the kilometres until somebody grades by hand', async ({ page }) => {

@@ -15,6 +15,12 @@ const secondsOf = (text: string | null): number => {
   return Number(minutes) * 60 + Number(seconds)
 }
 
+const runningClock = (page: Page) =>
+  page
+    .locator('.run-clock .clock-time')
+    .filter({ hasText: /\d:\d\d/ })
+    .first()
+
 async function workToFirstSpray(page: Page): Promise<void> {
   const button = page.locator('.run-acts .btn-primary')
   for (let taps = 0; taps < 10; taps += 1) {
@@ -30,8 +36,9 @@ async function workToFirstSpray(page: Page): Promise<void> {
 test('a reload in mid-dwell keeps the clock right to the second', async ({ page }) => {
   await openRun(page, 'Iverna Grand')
   await workToFirstSpray(page)
-  const clock = page.locator('[data-corner=frontLeft] .clock-time')
-  await expect(clock).toHaveText(/\d:\d\d/)
+  // Whichever wheel comes first in the order.
+  const clock = runningClock(page)
+  await expect(clock).toBeVisible()
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   const before = { left: secondsOf(await clock.textContent()), at: Date.now() }
   await page.waitForTimeout(2500)
@@ -50,7 +57,7 @@ test('the clock is right on a device whose own clock is half an hour off', async
 }) => {
   await openRun(page, 'Tusker Ridge')
   await workToFirstSpray(page)
-  const right = page.locator('[data-corner=frontLeft] .clock-time')
+  const right = runningClock(page)
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   const other = await (await browser.newContext({ baseURL: server.address })).newPage()
   await other.clock.install({ time: new Date(Date.now() + 30 * 60_000) })
@@ -59,7 +66,7 @@ test('the clock is right on a device whose own clock is half an hour off', async
   await expect(async () => {
     const [here, there] = [
       secondsOf(await right.textContent()),
-      secondsOf(await other.locator('[data-corner=frontLeft] .clock-time').textContent()),
+      secondsOf(await runningClock(other).textContent()),
     ]
     expect(Math.abs(here - there)).toBeLessThanOrEqual(3)
   }).toPass()

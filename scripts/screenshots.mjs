@@ -42,6 +42,32 @@ async function workUntilWet(page, more) {
   await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
 }
 
+/** Plans a black set in the morning sun and shows its order in time. */
+async function planInTheSun(page) {
+  await openSet(page, 'Halden')
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByLabel('Service').selectOption('decontaminate')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.locator('.plan-answer').waitFor()
+  const settle = async () => {
+    await page.waitForTimeout(700)
+    await page.locator('.plan[aria-busy=false]').waitFor()
+  }
+  for (const [label, value] of [
+    ['Air, °C', '22'],
+    ['Humidity, %', '50'],
+    ['Cloud, %', '10'],
+  ])
+    await page.getByLabel(label, { exact: true }).fill(value)
+  await settle()
+  await page.getByLabel('Begins').fill('2026-06-20T09:00')
+  await page.getByLabel('Stands in').selectOption('partSun')
+  await page.getByRole('button', { name: 'Two people' }).click()
+  await settle()
+  await page.evaluate(() => document.querySelector('#day').scrollIntoView({ block: 'start' }))
+  await page.evaluate(() => document.activeElement?.blur())
+}
+
 const views = [
   { name: 'today', go: (page) => page.goto('/') },
   { name: 'wheel-sets', go: (page) => page.goto('/wheels') },
@@ -63,7 +89,11 @@ const views = [
     },
   },
   { name: 'plan', go: openJob },
-  { name: 'plan-dark', dark: true, go: openJob },
+  { name: 'order', go: planInTheSun },
+  { name: 'sheet', go: async (page) => {
+    await openJob(page)
+    await page.goto(`${page.url()}/sheet`)
+  } },
   { name: 'plan-phone', size: phone, go: openJob },
   { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
   { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },

@@ -1,6 +1,6 @@
 // Writes the JSON Schemas of the open formats into docs/formats, and the plans of the example jobs.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { makePlan } from '@/core/plan/makePlan'
+import { planInOrder } from '@/core/order/orderPlan'
 import { formats, schemaText } from '@/contracts/formats'
 import { readJobText } from '@/contracts/jobFile'
 import { writePlan } from '@/contracts/planFile'
@@ -12,6 +12,6 @@ for (const name of readdirSync('docs/examples').filter((file) => file.endsWith('
   if (!job.ok) throw new Error(`${name}: ${job.problems[0]?.path} ${job.problems[0]?.mend}`)
   writeFileSync(
     `docs/examples/${name.replace('.job.json', '.plan.json')}`,
-    `${JSON.stringify(writePlan(makePlan(job.value.job)), null, 2)}\n`,
+    `${JSON.stringify(writePlan(planInOrder(job.value.job)), null, 2)}\n`,
   )
 }

@@ -1,0 +1,226 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './server'
+
+async function planOf(page: Page, set: string, service?: string): Promise<void> {
+  await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
+  await page.locator('.set-row').first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  if (service) await page.getByLabel('Service').selectOption(service)
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page.locator('.plan-answer')).toBeVisible()
+}
+/** The newest change is worked out and on the server. */
+const settled = (page: Page) => expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
+const condition = (page: Page, label: string) => page.getByLabel(label, { exact: true })
+
+test('a black wheel in the sun is worked in parts, and in the shade as a whole again', async ({ page }) => {
+  await planOf(page, 'Halden', 'decontaminate')
+  await condition(page, 'Air, °C').fill('23')
+  await condition(page, 'Humidity, %').fill('45')
+  await condition(page, 'Cloud, %').fill('0')
+  await settled(page)
+  await condition(page, 'Begins').fill('2026-06-21T09:00')
+  await condition(page, 'Front points').selectOption({ label: 'north' })
+  await condition(page, 'Stands in').selectOption('partSun')
+  await settled(page)
+  const inParts = page.locator('.stage-wet')
+  await expect(
+    inParts.filter({ hasText: /(half|third|quarter) of the wheel at a time|Not now/ }).first(),
+  ).toBeVisible()
+  const sunny = await inParts.count()
+  await condition(page, 'Stands in').selectOption('shade')
+  await settled(page)
+  await expect(async () => expect(await inParts.count()).toBeLessThanOrEqual(sunny)).toPass()
+})
+
+test('hot brakes wait: two readings give the time, and the wheel begins later', async ({ page }) => {
+  await planOf(page, 'Corvane')
+  await condition(page, 'Air, °C').fill('18')
+  await settled(page)
+  await page.getByText('Hot brakes', { exact: true }).click()
+  await page.locator('#brake-position').selectOption('frontLeft')
+  await condition(page, 'First, °C').fill('96')
+  await condition(page, 'Second, °C').fill('96')
+  await condition(page, 'Minutes apart').fill('6')
+  await expect(page.getByText('The second reading has to be lower than the first')).toBeVisible()
+  await condition(page, 'Second, °C').fill('71')
+  await expect(page.getByText('Cool enough (35 °C) in 18 min.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /The brake cools to 35 °C in 18 minutes/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Plan with it' }).click()
+  await settled(page)
+  const first = page.getByRole('group', { name: 'Front left' }).getByRole('button').first()
+  // 17 min 40 s of cooling; the look round and getting ready are part of them.
+  const left = Number.parseFloat(await first.evaluate((bar) => (bar as HTMLElement).style.left))
+  const others = await page
+    .getByRole('group', { name: 'Front right' })
+    .getByRole('button')
+    .first()
+    .evaluate((bar) => Number.parseFloat((bar as HTMLElement).style.left))
+  expect(left).toBeGreaterThan(others)
+})
+
+test('the thermometer overrides the estimate, fails, and recovers', async ({ page, request, server }) => {
+  const mode = (name: string) =>
+    request.post(`${server.address}/api/devices/modes`, { data: { device: 'thermometer', mode: name } })
+  await planOf(page, 'Corvane')
+  const row = page.getByRole('list', { name: 'Surface of each wheel' }).getByRole('listitem').first()
+  await expect(row).toContainText('estimate')
+  await row.getByRole('button').click()
+  await expect(row).toContainText('measured')
+  await settled(page)
+  for (const [bad, says] of [
+    ['silent', 'what was typed holds'],
+    ['senseless', 'something that cannot be'],
+    ['slow', 'takes too long'],
+  ] as const) {
+    await mode(bad)
+    await row.getByRole('button').click()
+    await expect(page.getByText(says)).toBeVisible()
+    await expect(row).toContainText('measured')
+  }
+  await mode('well')
+  await row.getByRole('button').click()
+  await expect(page.getByText('by the simulated thermometer')).toBeVisible()
+  await page.getByRole('button', { name: 'Forget the readings, use the estimate' }).click()
+  await expect(row).toContainText('estimate')
+  await page.reload()
+  await expect(row).toContainText('estimate')
+})
+
+test('two people have a lane each, and each sees their own steps in the bay', async ({ page }) => {
+  await planOf(page, 'Corvane')
+  await page.getByRole('button', { name: 'Two people' }).click()
+  await settled(page)
+  for (const lane of ['Person 1', 'Person 2'])
+    await expect(page.getByRole('group', { name: lane }).getByRole('button').first()).toBeVisible()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  for (let step = 0; step < 3; step += 1) {
+    const title = await page.locator('.run-now h1').textContent()
+    await page.locator('.run-acts .btn-primary').click()
+    await expect(page.locator('.run-now h1')).not.toHaveText(title ?? '')
+  }
+  const mine = await page.locator('.run-now h1').textContent()
+  await page.getByRole('button', { name: 'Person 2' }).click()
+  await expect(page.locator('.run-now h1')).not.toHaveText(mine ?? '')
+})
+
+test('a step is put to another time by key and by mouse, and the rest follows', async ({ page }) => {
+  await planOf(page, 'Pellam Four')
+  const dry = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).last()
+  await dry.focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' })).toBeVisible()
+  await settled(page)
+  await page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' }).click()
+  await settled(page)
+  const spray = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).first()
+  await spray.scrollIntoViewIfNeeded()
+  const box = await spray.boundingBox()
+  if (!box) throw new Error('no bar')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 6 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' })).toBeVisible()
+  // What cannot be there is said, and the order stays.
+  await settled(page)
+  const rinse = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Rinse/ }).first()
+  await rinse.focus()
+  for (let press = 0; press < 3; press += 1) {
+    await page.keyboard.press('Shift+ArrowLeft')
+    await settled(page)
+  }
+  await expect(page.locator('.timeline-sum')).toBeVisible()
+})
+
+test('the job sheet prints with clock times, recipes and cautions', async ({ page }) => {
+  await planOf(page, 'Pellam Four')
+  await page.getByRole('link', { name: 'Job sheet' }).click()
+  await expect(page.getByRole('heading', { name: 'Steps' })).toBeVisible()
+  await expect(page.locator('.sheet-time').first()).toHaveText(/^\d\d:\d\d$/)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation')).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  const pdf = await page.pdf({ format: 'A4' })
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
+  expect(pdf.length).toBeGreaterThan(10_000)
+})
+
+test('bad conditions are refused at their field, and the page stays up', async ({
+  page,
+  request,
+  server,
+}) => {
+  await planOf(page, 'Corvane')
+  for (const [label, text, mend] of [
+    ['Humidity, %', '120', 'Give a number from 0 to 100 % relative humidity.'],
+    ['Wind, km/h', '-3', 'Give a number from 0 to 120 km/h.'],
+    ['Air, °C', '80', 'Give a number from -20 to 50 °C.'],
+  ] as const) {
+    await condition(page, label).fill(text)
+    await expect(page.getByText(mend)).toBeVisible()
+    await page.reload()
+  }
+  await page.goto('/settings')
+  await page.getByLabel('Latitude, north is positive').fill('200')
+  await page.getByRole('button', { name: 'Save the settings' }).click()
+  await expect(page.getByText('Give a number from -90 to 90 degrees, north is positive.')).toBeVisible()
+  const bad = await request.post(`${server.address}/api/devices/modes`, {
+    data: { device: 'kettle', mode: 'well' },
+  })
+  expect(bad.status()).toBe(400)
+})
+
+test('called away with something wet: off with it first, then go, and come back', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await planOf(page, 'Corvane', 'decontaminate')
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  const clocks = page.locator('.run-clock .clock-time').filter({ hasText: /\d/ })
+  const title = page.getByRole('heading', { level: 1 })
+  const acts = page.locator('.run-acts > .btn').first()
+  await page.getByRole('button', { name: 'Called away' }).click()
+  await page.getByRole('button', { name: '30 min' }).click()
+  await expect(page.getByRole('button', { name: 'Nothing dries: go' })).toBeVisible()
+  await page.getByRole('button', { name: 'Stay' }).click()
+  for (let tap = 0; (await clocks.count()) === 0; tap += 1) {
+    expect(tap).toBeLessThan(20)
+    const before = await title.textContent()
+    await acts.click()
+    await expect(title).not.toHaveText(before ?? '')
+  }
+  await page.getByRole('button', { name: 'Called away' }).click()
+  await page.getByRole('button', { name: '30 min' }).click()
+  await expect(page.getByText('Before you go:')).toBeVisible()
+  const off = page.getByRole('group', { name: 'Called away' }).getByRole('button', { name: /: done$/ })
+  for (let left = await off.count(); left > 0; left -= 1) {
+    await off.first().click()
+    await expect(off).toHaveCount(left - 1)
+  }
+  await expect(clocks).toHaveCount(0)
+  await page.getByRole('button', { name: 'Nothing dries: go' }).click()
+  await expect(page.getByText(/^Away, (29|30):\d\d to go\.$/)).toBeVisible()
+  await page.getByRole('button', { name: 'I am back' }).click()
+  await expect(page.getByRole('button', { name: 'Called away' })).toBeVisible()
+})
+
+test('looking longer for an order shows what is found, can be stopped, and is kept', async ({ page }) => {
+  await planOf(page, 'Corvane', 'decontaminate')
+  // Where every bar of the lane begins: a few seconds less do not show in rounded minutes.
+  const bars = () =>
+    page
+      .getByRole('group', { name: 'You', exact: true })
+      .getByRole('button')
+      .evaluateAll((all) => all.map((bar) => (bar as HTMLElement).style.left).join(' '))
+  const first = await bars()
+  await page.getByRole('button', { name: 'Look longer' }).click()
+  await expect(page.getByText('Looking for a shorter one')).toBeVisible()
+  await expect(page.getByText(/(min|s) shorter\./)).toBeVisible({ timeout: 20_000 })
+  const stop = page.getByRole('button', { name: 'Stop' })
+  if (await stop.isVisible()) await stop.click()
+  await expect(page.getByRole('button', { name: 'Look longer' })).toBeVisible()
+  await settled(page)
+  const better = await bars()
+  expect(better).not.toBe(first)
+  await page.reload()
+  await expect(async () => expect(await bars()).toBe(better)).toPass()
+})
