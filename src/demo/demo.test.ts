@@ -1,6 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import * as v from 'valibot'
 import { familyIds, familyOf } from '@/core/chemistry/families'
 import { soonestDue } from '@/core/protection/dueEntry'
+import { intakeInput } from '@/contracts/intake'
+import { readJob } from '@/contracts/jobFile'
+import { planInOrder } from '@/core/order/orderPlan'
 import { openInMemory, type Database } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
 import { listTools } from '@/data/queries/tools'
@@ -8,6 +12,8 @@ import { listOpenJobs } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { listWheelSets } from '@/data/queries/wheelSets'
 import { dueList } from '@/services/dueList'
+import { intakeOffer } from '@/services/intakeOffer'
+import { jobFileFor } from '@/services/planJob'
 import { fillDemo } from './fillDemo'
 
 const now = new Date('2027-02-10T09:00:00Z')
@@ -48,6 +54,27 @@ describe('the demo shop', () => {
     expect((await listTools(database)).length).toBeGreaterThanOrEqual(20)
     for (const { family } of products) expect(familyOf(family).name).not.toBe('')
   })
+
+  it('has no vehicle that two people take longer for than wheel after wheel, or that one of them does alone', async () => {
+    for (const set of await listWheelSets(database))
+      for (const service of [(await intakeOffer(database, set, now)).service, 'decontaminate'] as const) {
+        const { loads } = await intakeOffer(database, set, now)
+        const corners = loads.map(({ position, loads: zones }) => ({
+          position,
+          loads: Object.entries(zones).flatMap(([zone, soils]) =>
+            Object.entries(soils).map(([soil, grade]) => ({ zone, soil, grade })),
+          ),
+        }))
+        const intake = v.parse(intakeInput, { service, people: 2, corners, conditions: { airCelsius: 7 } })
+        const read = readJob(await jobFileFor(database, set, intake, now))
+        if (!read.ok) throw new Error(JSON.stringify(read.problems))
+        const { sequence } = planInOrder(read.value.job)
+        const name = `${set.vehicleName}, ${set.name}, ${service}`
+        expect(sequence?.endSeconds, name).toBeLessThanOrEqual(sequence?.plainSeconds ?? 0)
+        if (corners.length > 1)
+          expect(new Set(sequence?.entries.map(({ person }) => person)).size, name).toBe(2)
+      }
+  }, 120_000)
 
   it('has two years of records up to today, some protection overdue and some jobs planned', async () => {
     const { visits, total } = await listVisits(database, { pageSize: 1000 })

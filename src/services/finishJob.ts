@@ -29,7 +29,7 @@ export function finishJob(
     if (!(await markFinished(transaction, jobId, now))) {
       return fail({ path: 'jobId', found: jobId, mend: 'This job is already in the log.' })
     }
-    const doneSteps = job.plan.steps.filter((step) => state.settled.get(step.id) === 'done')
+    const doneSteps = job.plan.steps.filter((step) => state.settled.get(step.id)?.as === 'done')
     const doneStages = job.plan.stages.filter((stage) => doneSteps.some((step) => step.stageId === stage.id))
     const products = job.plan.amounts.flatMap((amount) => {
       const stages = doneStages.filter((stage) => stage.productId === amount.productId)

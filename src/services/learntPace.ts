@@ -1,16 +1,18 @@
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { loggedTimes, pacesOf, type Paces } from '@/core/run/pace'
-import { listFinishedAlone } from '@/data/queries/jobs'
+import { listFinishedJobs } from '@/data/queries/jobs'
 import type { Queryable } from '@/data/database'
 
 /** Older jobs say little about how somebody works today. */
 const jobsThatCount = 12
 
-/** What the taps of the last jobs say about how fast this person works. */
+/** What the taps of the last jobs say about how fast one works here. */
 export async function learntPace(database: Queryable, estimates: OwnEstimates): Promise<Paces> {
-  const worked = await listFinishedAlone(database, jobsThatCount)
+  const worked = await listFinishedJobs(database, jobsThatCount)
   return pacesOf(
-    worked.flatMap(({ job, events }) => loggedTimes(job.plan, events, job.jobFile.pace)),
+    worked.flatMap(({ job, events }) =>
+      loggedTimes(job.plan, events, job.jobFile.pace, job.jobFile.crew?.people ?? 1),
+    ),
     estimates,
   )
 }

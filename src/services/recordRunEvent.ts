@@ -33,7 +33,7 @@ export async function recordRunEvent(
       mend: 'The clock of this device is far off; set it and try again.',
     })
   }
-  const { kind, stepId, requestId } = input
-  const written = await appendRunEvent(database, jobId, { kind, stepId, at }, requestId)
+  const { kind, stepId, person, requestId } = input
+  const written = await appendRunEvent(database, jobId, { kind, stepId, at, person }, requestId)
   return written ? succeed(null) : fail({ path: 'id', found: jobId, mend: 'This job is already in the log.' })
 }

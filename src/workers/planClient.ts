@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { AwaySeconds, Resumed, SettledStep } from '@/core/order/resume'
+import type { AwaySeconds, Resumed } from '@/core/order/resume'
+import type { SettledStep } from '@/core/order/settledSteps'
 import type { Result } from '@/core/result'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'

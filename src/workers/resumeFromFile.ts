@@ -1,4 +1,5 @@
-import { resume, type AwaySeconds, type Resumed, type SettledStep } from '@/core/order/resume'
+import { resume, type AwaySeconds, type Resumed } from '@/core/order/resume'
+import type { SettledStep } from '@/core/order/settledSteps'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 

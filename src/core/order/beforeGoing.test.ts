@@ -4,6 +4,7 @@ import { runState, type RunEvent } from '@/core/run/runState'
 import { beforeGoing, leftOutBy } from './beforeGoing'
 import { planInOrder } from './orderPlan'
 import { resume } from './resume'
+import { settledSteps } from './settledSteps'
 
 const job = testJob(fourCorners({ loads: { barrel: { bondedDust: 3 } } }))
 const plan = planInOrder(job)
@@ -20,12 +21,7 @@ function sprayed() {
   }))
   const now = events.at(-1)?.at.getTime() ?? start
   const state = runState(plan, events)
-  const settled = events.map(({ stepId, at }) => ({
-    stepId,
-    endedSecondsAgo: (now - at.getTime()) / 1000,
-    isSkipped: false,
-  }))
-  return { now, state, entries: resume(job, plan, settled).entries }
+  return { now, state, entries: resume(job, plan, settledSteps(state, now)).entries }
 }
 
 describe('called away', () => {
@@ -46,9 +42,9 @@ describe('called away', () => {
   })
 
   it('counts the film, where it dries before the label says', () => {
-    const timings = plan.timings.map((timing) => ({ ...timing, wetLimitSeconds: 40 }))
-    expect(beforeGoing(plan, entries, state.clocks, now, 0).length).toBe(0)
-    expect(beforeGoing({ ...plan, timings }, entries, state.clocks, now, 0).length).toBeGreaterThan(0)
+    const thin = state.clocks.map((clock) => ({ ...clock, wetSeconds: 40 }))
+    expect(beforeGoing(plan, entries, state.clocks, now, 0)).toEqual([])
+    expect(beforeGoing(plan, entries, thin, now, 0).length).toBeGreaterThan(0)
   })
 
   it('asks for more the longer one is away', () => {

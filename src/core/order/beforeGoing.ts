@@ -1,5 +1,5 @@
 import type { Plan, SequenceEntry, Step } from '@/core/plan/plan'
-import { readClock, type DwellClock } from '@/core/run/runState'
+import { leftSeconds, type DwellClock } from '@/core/run/dwellClock'
 
 /**
  * What a person who is called away has to take off before going, the most urgent first: the rinses that would come too late if
@@ -22,15 +22,10 @@ export function beforeGoing(
       })
       const step = rinse && steps.get(rinse.stepId)
       if (!step) return []
-      // The film may be dry before the label's time is over.
-      const wetSeconds = plan.timings.find(
-        ({ corner, stageId }) => corner === clock.corner && stageId === clock.stageId,
-      )?.wetLimitSeconds
-      const leftSeconds =
-        Math.min(clock.maxSeconds, wetSeconds ?? Infinity) - readClock(clock, nowMilliseconds).elapsedSeconds
-      return leftSeconds < awaySeconds + rinse.startSeconds ? [{ step, leftSeconds }] : []
+      const left = leftSeconds(clock, nowMilliseconds)
+      return left < awaySeconds + rinse.startSeconds ? [{ step, left }] : []
     })
-    .sort((a, b) => a.leftSeconds - b.leftSeconds)
+    .sort((a, b) => a.left - b.left)
     .map(({ step }) => step)
 }
 

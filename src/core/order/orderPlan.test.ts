@@ -43,6 +43,21 @@ describe('a plan in order', () => {
     }
   })
 
+  it.each(
+    (['maintain', 'decontaminate', 'restore'] as const).flatMap((service) =>
+      [1, 2].flatMap((people) => [8, 24].map((airCelsius) => ({ service, people, airCelsius }))),
+    ),
+  )('is never longer than wheel after wheel: %o', ({ service, people, airCelsius }) => {
+    const one = testJob(fourCorners({ loads }), {
+      service,
+      crew: { people },
+      conditions: plainConditions({ airCelsius }),
+    })
+    const { sequence } = planInOrder(one)
+    expect(sequence?.endSeconds).toBeLessThanOrEqual(sequence?.plainSeconds ?? 0)
+    expect(new Set(sequence?.entries.map(({ person }) => person)).size).toBe(people)
+  })
+
   it('gives the same order for the same job', () => {
     expect(planInOrder(job, effort)).toEqual(planInOrder(job, effort))
   })

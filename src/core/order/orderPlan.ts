@@ -2,36 +2,13 @@ import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/plan/makePlan'
 import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
-import { scheduleOf } from '@/core/sequence/schedule'
+import { plainSchedule } from '@/core/sequence/plainSchedule'
 import { solveSequence, type Answer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/verify'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
-/** States looked into for a plan: a tenth of a second or two. */
-export const planEffort = 10_000
-
-/** One wheel finished before the next in the order of the steps; two people take half of the wheels each. */
-export function plainSchedule(problem: SequenceProblem): Schedule | null {
-  const operations = problem.operations.flatMap(({ id }) => (problem.done?.has(id) ? [] : [id]))
-  const alone = { ...problem, people: 1 }
-  if (problem.people > 1) {
-    const half = Math.ceil(problem.places.length / 2)
-    const personOf = (id: number): number => ((problem.operations[id]?.place ?? 0) >= half ? 1 : 0)
-    const clocks = [0, 1].map((person) => {
-      const own = operations.filter((id) => personOf(id) === person)
-      return scheduleOf(alone, { operations: own, people: own.map(() => 0) })
-    })
-    // Each takes a shared tool when their own clock says so; where that clashes the second begins later.
-    for (let later = 0; later <= 300; later += 30) {
-      const at = (id: number): number =>
-        (clocks[personOf(id)]?.startSeconds[id] ?? 0) + (personOf(id) === 1 ? later : 0)
-      const order = [...operations].sort((a, b) => at(a) - at(b) || a - b)
-      const both = scheduleOf(problem, { operations: order, people: order.map(personOf) })
-      if (both) return both
-    }
-  }
-  return scheduleOf(problem, { operations, people: operations.map(() => 0) })
-}
+/** States looked into for a plan: a few tenths of a second; with two people more of them are needed before an order is good. */
+export const planEffort = (people: number): number => (people === 1 ? 10_000 : 20_000)
 
 const minutes = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
 
@@ -187,7 +164,7 @@ function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): 
 const isOneAtATime = ({ schools }: Job): boolean => schools.sprayed === 'oneAtATime'
 
 /** Puts the steps of a plan into the order that ends first; the plan as it was where there is none. */
-export function orderPlan(job: Job, plan: Plan, effort: number = planEffort): Plan {
+export function orderPlan(job: Job, plan: Plan, effort: number = planEffort(job.crew.people)): Plan {
   const ordering = orderingOf(job, plan, effort)
   return (ordering && usualOrder(ordering, effort)) ?? plan
 }
@@ -195,13 +172,18 @@ export function orderPlan(job: Job, plan: Plan, effort: number = planEffort): Pl
 function usualOrder(ordering: Ordering, effort: number): Plan | null {
   if (isOneAtATime(ordering.job) && ordering.plain) return inOrder(ordering, ordering.plain, 0)
   const { schedule, lowerBoundSeconds } = solveWithin(ordering.problem, effort)
-  return schedule && inOrder(ordering, schedule, lowerBoundSeconds)
+  const found = schedule && inOrder(ordering, schedule, lowerBoundSeconds)
+  const plain = ordering.plain && inOrder(ordering, ordering.plain, lowerBoundSeconds)
+  // A search that was cut short never answers with more than what anybody would do without it.
+  const isPlainShorter =
+    plain && plain.sequence && plain.sequence.endSeconds < (found?.sequence?.endSeconds ?? Infinity)
+  return isPlainShorter ? plain : found
 }
 
 /** Looks on for an order that ends before the usual one: yields the plan in every better one, and null in between. */
 export function* betterOrders(job: Job, effort: number): Generator<Plan | null, void> {
-  const ordering = isOneAtATime(job) ? null : orderingOf(job, makePlan(job), planEffort)
-  const usual = ordering && usualOrder(ordering, planEffort)?.sequence
+  const ordering = isOneAtATime(job) ? null : orderingOf(job, makePlan(job), planEffort(job.crew.people))
+  const usual = ordering && usualOrder(ordering, planEffort(job.crew.people))?.sequence
   if (!ordering || !usual) return
   let best: PlanSequence = usual
   for (const { schedule, lowerBoundSeconds } of solveSequence(ordering.problem, effort)) {
@@ -225,8 +207,8 @@ const boundBetween = ({ made, lead }: Ordering, { lowerBoundSeconds }: PlanSeque
 
 /** The plan in an order that was found elsewhere; null where it names other steps, breaks a lag or ends later than the usual one. */
 export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | null {
-  const ordering = orderingOf(job, makePlan(job), planEffort)
-  const usual = ordering && usualOrder(ordering, planEffort)?.sequence
+  const ordering = orderingOf(job, makePlan(job), planEffort(job.crew.people))
+  const usual = ordering && usualOrder(ordering, planEffort(job.crew.people))?.sequence
   if (!ordering || !usual) return null
   const { made, lead, problem } = ordering
   const known = new Map(entries.map((entry) => [entry.stepId, entry]))
@@ -248,5 +230,5 @@ export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | n
 }
 
 /** Plans a job and puts its steps into order. */
-export const planInOrder = (job: Job, effort: number = planEffort): Plan =>
+export const planInOrder = (job: Job, effort: number = planEffort(job.crew.people)): Plan =>
   orderPlan(job, makePlan(job), effort)

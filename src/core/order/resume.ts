@@ -6,13 +6,7 @@ import { solveSequence } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/verify'
 import { solveWithin } from './orderPlan'
 import { planProblem } from './planProblem'
-
-/** What has happened to a step, with the second it ended, counted back from now (0 is now, −60 a minute ago). */
-export interface SettledStep {
-  readonly stepId: string
-  readonly endedSecondsAgo: number
-  readonly isSkipped: boolean
-}
+import type { SettledStep } from './settledSteps'
 
 export interface Resumed {
   /** The steps that are left, in order of time from now. */
@@ -191,10 +185,15 @@ export function resume(
     if (one) done.set(id, -Math.round(one.endedSecondsAgo))
   })
   const skipped = new Set(made.steps.flatMap((step, id) => (known.get(step.id)?.isSkipped ? [id] : [])))
-  // What was skipped wets nothing and asks for nothing.
-  const lags = made.problem.lags.map((lag) =>
-    skipped.has(lag.from) ? { ...lag, minSeconds: 0, maxSeconds: null } : lag,
-  )
+  const lags = made.problem.lags.map((lag) => {
+    // What was skipped wets nothing and asks for nothing.
+    if (skipped.has(lag.from)) return { ...lag, minSeconds: 0, maxSeconds: null }
+    // A mist in between begins the film's time anew.
+    const one = known.get(made.steps[lag.from]?.id ?? '')
+    return one && lag.why === 'wet' && lag.maxSeconds !== null
+      ? { ...lag, maxSeconds: lag.maxSeconds + Math.round(one.endedSecondsAgo - one.wettedSecondsAgo) }
+      : lag
+  })
   const problem = remainingProblem({ ...made.problem, lags }, done, away)
   const before = made.before.filter(({ id }) => !known.has(id))
   const after = made.after.filter(({ id }) => !known.has(id))
@@ -230,8 +229,12 @@ export function resume(
   if (openIds.length === 0) return { entries: [...lead, ...asEntries(after, begin)], lost: [], dropped: [] }
   if (asPlanned && faultsOf(problem, asPlanned).length === 0)
     return { entries: entriesOf(asPlanned), lost: [], dropped: [] }
-  const say = ({ from, to, why }: Lag): string =>
-    `${made.steps[to]?.title ?? ''} comes late after ${made.steps[from]?.title.toLowerCase() ?? ''} (${why}): do it now, without brushing, and look for stains.`
+  const say = ({ from, to, why }: Lag): string => {
+    const late = `${made.steps[to]?.title ?? ''} comes late after ${made.steps[from]?.title.toLowerCase() ?? ''} (${why})`
+    return made.steps[to]?.act === 'rinse'
+      ? `${late}: do it now, without brushing, and look for stains.`
+      : `${late}: wet all of it again first, and look for stains.`
+  }
   const kept = keepWhatCanBeKept(problem, urgentEffort)
   // What is too late is rinsed as it is: nobody brushes on while it dries.
   const dropped = kept.lost.flatMap(({ to }) => unbrushedBefore(made.steps, to).filter((id) => !done.has(id)))
@@ -240,7 +243,10 @@ export function resume(
     const rest = resume(
       job,
       plan,
-      [...settled, ...left.map((stepId) => ({ stepId, endedSecondsAgo: 0, isSkipped: true }))],
+      [
+        ...settled,
+        ...left.map((stepId) => ({ stepId, endedSecondsAgo: 0, wettedSecondsAgo: 0, isSkipped: true })),
+      ],
       away,
       effort,
     )

@@ -29,7 +29,7 @@ const logged = (ratio: number, count: number): LoggedTime[] =>
 
 describe('logged times', () => {
   it('are what the hands took, without the wait for a dwell', () => {
-    const times = loggedTimes(plan, worked(1.3), {})
+    const times = loggedTimes(plan, worked(1.3), {}, 1)
     expect(times.length).toBeGreaterThan(20)
     for (const { houseSeconds, takenSeconds } of times)
       expect(takenSeconds / houseSeconds).toBeCloseTo(1.3, 1)
@@ -37,7 +37,7 @@ describe('logged times', () => {
 
   it('are held against the house, not against what was corrected before', () => {
     const pace = { agitate: { factor: 2, times: 9 } }
-    const brushed = loggedTimes(plan, worked(1), pace).filter(({ act }) => act === 'agitate')
+    const brushed = loggedTimes(plan, worked(1), pace, 1).filter(({ act }) => act === 'agitate')
     expect(brushed.length).toBeGreaterThan(0)
     for (const { houseSeconds, takenSeconds } of brushed) expect(takenSeconds / houseSeconds).toBeCloseTo(2)
   })
@@ -48,11 +48,42 @@ describe('logged times', () => {
     const skipped = events.map((event, at): RunEvent =>
       at === brush ? { ...event, kind: 'skipped' } : event,
     )
-    expect(loggedTimes(plan, skipped, {})).toHaveLength(loggedTimes(plan, events, {}).length - 1)
+    expect(loggedTimes(plan, skipped, {}, 1)).toHaveLength(loggedTimes(plan, events, {}, 1).length - 1)
     const hour = events.map((event, at) =>
       at >= brush ? { ...event, at: new Date(event.at.getTime() + 3.6e6) } : event,
     )
-    expect(loggedTimes(plan, hour, {})).toHaveLength(loggedTimes(plan, events, {}).length - 1)
+    expect(loggedTimes(plan, hour, {}, 1)).toHaveLength(loggedTimes(plan, events, {}, 1).length - 1)
+  })
+})
+
+describe('logged times of two', () => {
+  /** Two people, a wheel each, at the same time: the first as the house says, the second at half that speed. */
+  const both = plan.steps.flatMap((step): RunEvent[] => {
+    if (!step.corner) return []
+    const person = step.corner === 'frontLeft' ? 0 : 1
+    const before = plan.steps.filter(({ corner }) => corner === step.corner)
+    const until = before.slice(0, before.indexOf(step) + 1)
+    const work = until.reduce((sum, { operatorSeconds }) => sum + operatorSeconds * (1 + person), 0)
+    const dwell = until.slice(0, -1).reduce((sum, { startsDwell }) => sum + (startsDwell?.minSeconds ?? 0), 0)
+    return ['frontLeft', 'frontRight'].includes(step.corner)
+      ? [{ kind: 'done', stepId: step.id, at: new Date(start + (work + dwell) * 1000), person }]
+      : []
+  })
+  const inTime = [...both].sort((a, b) => a.at.getTime() - b.at.getTime())
+  const agitated = (events: readonly RunEvent[]) =>
+    loggedTimes(plan, events, {}, 2)
+      .filter(({ act }) => act === 'agitate')
+      .map(({ takenSeconds, houseSeconds }) => Math.round((takenSeconds / houseSeconds) * 10) / 10)
+
+  it('are told apart by who tapped', () => {
+    const found = agitated(inTime)
+    expect(found).toContain(1)
+    expect(found).toContain(2)
+    expect(new Set(found)).toEqual(new Set([1, 2]))
+  })
+
+  it('count for nothing where nobody said whose a tap is', () => {
+    expect(agitated(inTime.map(({ kind, stepId, at }) => ({ kind, stepId, at })))).toEqual([])
   })
 })
 

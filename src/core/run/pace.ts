@@ -1,7 +1,6 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Act, Plan } from '@/core/plan/plan'
-import type { RunEvent } from './runState'
-import { runState } from './runState'
+import { runState, type RunEvent } from './runState'
 
 /** How a person's own logged times compare with the house's. */
 export interface Pace {
@@ -29,25 +28,35 @@ const believed = { least: 0.4, most: 2.5 }
 const notWorked: readonly Act[] = ['coolCheck']
 
 /**
- * How long each step of a finished job of one person took: from the tap before it, or from the end of the dwell it had to wait
- * for, to its own tap. Steps worked in parts count by part.
+ * How long each step of a finished job took: from the tap before it of the same person, or from the end of the dwell it had to
+ * wait for, to its own tap. Steps worked in parts count by part. Where two worked, only taps that say whose they are count.
  * @param paces what the plan was already corrected by
+ * @param people who worked
  */
-export function loggedTimes(plan: Plan, events: readonly RunEvent[], paces: Paces): LoggedTime[] {
-  const { settled, settledAt } = runState(plan, events)
-  const taps = [...settledAt].sort(([, a], [, b]) => a.getTime() - b.getTime())
+export function loggedTimes(
+  plan: Plan,
+  events: readonly RunEvent[],
+  paces: Paces,
+  people: number,
+): LoggedTime[] {
+  const { settled } = runState(plan, events)
+  const taps = [...settled].sort(([, a], [, b]) => a.at.getTime() - b.at.getTime())
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
   /** When what was put on a wheel may be worked at, by wheel and stage. */
   const readyAt = new Map<string, number>()
-  return taps.flatMap(([id, at], index): LoggedTime[] => {
+  const lastOf = new Map<number, number>()
+  return taps.flatMap(([id, { as, at, person: tapper }]): LoggedTime[] => {
     const step = steps.get(id)
+    const person = people === 1 ? 0 : tapper
     if (!step) return []
     const key = `${step.corner}.${step.stageId}`
     const ready = readyAt.get(key) ?? 0
     if (step.startsDwell) readyAt.set(key, at.getTime() + step.startsDwell.minSeconds * 1000)
-    const before = taps[index - 1]?.[1]
-    if (!before || settled.get(id) !== 'done' || notWorked.includes(step.act)) return []
-    const takenSeconds = (at.getTime() - Math.max(before.getTime(), step.startsDwell ? 0 : ready)) / 1000
+    if (person === undefined) return []
+    const before = lastOf.get(person)
+    lastOf.set(person, at.getTime())
+    if (before === undefined || as !== 'done' || notWorked.includes(step.act)) return []
+    const takenSeconds = (at.getTime() - Math.max(before, step.startsDwell ? 0 : ready)) / 1000
     const houseSeconds = step.operatorSeconds / (paces[step.act]?.factor ?? 1)
     const isHonest = takenSeconds >= honest.least * houseSeconds && takenSeconds <= honest.most * houseSeconds
     return isHonest && houseSeconds > 0 ? [{ act: step.act, houseSeconds, takenSeconds }] : []

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Plan, Step } from '@/core/plan/plan'
-import { readClock, runState, type RunEvent } from './runState'
+import { runState, type RunEvent } from './runState'
 
 const step = (id: string, changes: Partial<Step> = {}): Step => ({
   id,
@@ -26,8 +26,9 @@ const plan = {
   stages: [{ id: 'iron', productName: 'House iron remover' }],
   steps: [
     step('look', { corner: null, stageId: null }),
-    step('spray', { startsDwell: dwell }),
-    step('spray again', { startsDwell: dwell }),
+    step('spray', { startsDwell: dwell, wetLimitSeconds: 90 }),
+    step('brush', { wetLimitSeconds: 120 }),
+    step('spray again', { startsDwell: dwell, wetLimitSeconds: 90 }),
     step('rinse', { stopsDwellOf: 'iron' }),
   ],
 } as unknown as Plan
@@ -44,8 +45,8 @@ describe('the run', () => {
   it('goes through the steps in order', () => {
     const state = runState(plan, [event('done', 'look', 0)])
     expect(state.current?.id).toBe('spray')
-    expect(state.next?.id).toBe('spray again')
-    expect(state.undoable?.id).toBe('look')
+    expect(state.next?.id).toBe('brush')
+    expect(state.undoable).toMatchObject({ kind: 'undone', stepId: 'look' })
   })
 
   it('starts a clock at the spray, begins it anew with a fresh round and stops it at the rinse', () => {
@@ -57,6 +58,9 @@ describe('the run', () => {
         productName: 'House iron remover',
         startedAt: at(90),
         ...dwell,
+        wettedBy: 'spray again',
+        wettedAt: at(90),
+        wetSeconds: 90,
       },
     ])
     expect(runState(plan, [...sprayed, event('done', 'rinse', 200)]).clocks).toEqual([])
@@ -91,26 +95,34 @@ describe('the run', () => {
       ),
     )
   })
-})
 
-describe('a clock', () => {
-  const clock = { corner: 'front', stageId: 'a', productName: '', startedAt: at(0), ...dwell } as const
-  it.each([
-    [0, 'dwelling', 60],
-    [59, 'dwelling', 1],
-    [60, 'ready', 240],
-    [227, 'ready', 73],
-    [228, 'rinseNow', 72],
-    [300, 'rinseNow', 0],
-    [301, 'over', -1],
-  ] as const)('after %i s says %s with %i s left', (seconds, phase, remainingSeconds) => {
-    expect(readClock(clock, start + seconds * 1000)).toEqual({
-      elapsedSeconds: seconds,
-      phase,
-      remainingSeconds,
-    })
+  it('begins the film anew with every wetting and leaves the label to run', () => {
+    const brushed = [event('done', 'spray', 0), event('done', 'brush', 70)]
+    expect(runState(plan, brushed).clocks).toMatchObject([
+      { startedAt: at(0), wettedBy: 'brush', wettedAt: at(70), wetSeconds: 120 },
+    ])
+    const misted = [...brushed, event('misted', 'brush', 150)]
+    expect(runState(plan, misted).clocks).toMatchObject([
+      { startedAt: at(0), wettedBy: 'brush', wettedAt: at(150), wetSeconds: 120 },
+    ])
   })
-  it('does not run backwards when a device is ahead', () => {
-    expect(readClock(clock, start - 5000).elapsedSeconds).toBe(0)
+
+  it('settles nothing by a mist, and takes it back alone', () => {
+    const sprayed = [event('done', 'look', 0), event('done', 'spray', 10)]
+    const misted = [...sprayed, event('misted', 'spray', 60)]
+    const state = runState(plan, misted)
+    expect(state.settledCount).toBe(2)
+    expect(state.undoable).toMatchObject({ kind: 'mistUndone', stepId: 'spray' })
+    expect(runState(plan, [...misted, event('mistUndone', 'spray', 61)])).toEqual(runState(plan, sprayed))
+    expect(runState(plan, [...misted, event('undone', 'spray', 61)]).clocks).toEqual([])
+  })
+
+  it('knows who tapped', () => {
+    const state = runState(plan, [{ ...event('done', 'look', 0), person: 1 }])
+    expect(state.settled.get('look')).toEqual({ as: 'done', at: at(0), person: 1 })
+  })
+
+  it('ignores a mist where nothing is wet', () => {
+    expect(runState(plan, [event('misted', 'spray', 0)]).clocks).toEqual([])
   })
 })

@@ -1,20 +1,30 @@
 import type { Plan, Step } from '@/core/plan/plan'
-import type { Position } from '@/core/wheel/position'
+import type { DwellClock } from './dwellClock'
+
+/** Steps are settled by `done` and `skipped`; `misted` wets once more what the named step had wetted. */
+export const runEventKinds = ['done', 'skipped', 'undone', 'misted', 'mistUndone'] as const
 
 /** What happened in the bay, in order. Undo takes back the last act that still stands. */
-export type RunEvent =
-  | { readonly kind: 'done'; readonly stepId: string; readonly at: Date }
-  | { readonly kind: 'skipped'; readonly stepId: string; readonly at: Date }
-  | { readonly kind: 'undone'; readonly stepId: string; readonly at: Date }
+export interface RunEvent {
+  readonly kind: (typeof runEventKinds)[number]
+  readonly stepId: string
+  readonly at: Date
+  /** Who tapped, 0 or 1; absent where nobody said. */
+  readonly person?: number
+}
 
-/** A chemical that is on a wheel now. */
-export interface DwellClock {
-  readonly corner: Position
-  readonly stageId: string
-  readonly productName: string
-  readonly startedAt: Date
-  readonly minSeconds: number
-  readonly maxSeconds: number
+/** What undo would take back. */
+export interface Undoable {
+  readonly kind: 'undone' | 'mistUndone'
+  readonly stepId: string
+  readonly title: string
+}
+
+/** A step that was tapped. */
+export interface Settled {
+  readonly as: 'done' | 'skipped'
+  readonly at: Date
+  readonly person?: number
 }
 
 export interface RunState {
@@ -22,33 +32,48 @@ export interface RunState {
   readonly current: Step | null
   readonly next: Step | null
   readonly settledCount: number
-  readonly settled: ReadonlyMap<string, 'done' | 'skipped'>
-  /** When each settled step was tapped. */
-  readonly settledAt: ReadonlyMap<string, Date>
+  readonly settled: ReadonlyMap<string, Settled>
   readonly clocks: readonly DwellClock[]
-  /** The step that undo would take back; null when nothing was done yet. */
-  readonly undoable: Step | null
+  /** Null when nothing was done yet. */
+  readonly undoable: Undoable | null
 }
 
-/** Replays the events over the plan. Pure: the same events give the same state after a reload. */
-export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
-  const steps = new Map(plan.steps.map((step) => [step.id, step]))
-  const standing: Extract<RunEvent, { kind: 'done' | 'skipped' }>[] = []
+const undoes = { undone: ['done', 'skipped'], mistUndone: ['misted'] } as const
+
+/** The events that still stand: nothing undone, no step settled twice, nothing of another plan. */
+function standingEvents(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): RunEvent[] {
+  const standing: RunEvent[] = []
+  const isSettled = (id: string) => standing.some(({ stepId, kind }) => stepId === id && kind !== 'misted')
   for (const event of events) {
-    if (event.kind === 'undone') {
-      const last = standing.findLastIndex(({ stepId }) => stepId === event.stepId)
+    const { kind, stepId } = event
+    if (!steps.has(stepId)) continue
+    if (kind === 'undone' || kind === 'mistUndone') {
+      const kinds: readonly RunEvent['kind'][] = undoes[kind]
+      const last = standing.findLastIndex((one) => one.stepId === stepId && kinds.includes(one.kind))
       if (last >= 0) standing.splice(last, 1)
-    } else if (steps.has(event.stepId) && !standing.some(({ stepId }) => stepId === event.stepId)) {
-      standing.push(event)
-    }
+    } else if (kind === 'misted' || !isSettled(stepId)) standing.push(event)
   }
+  return standing
+}
+
+/** The chemicals on the wheels after these events. */
+function clocksAfter(
+  plan: Plan,
+  standing: readonly RunEvent[],
+  steps: ReadonlyMap<string, Step>,
+): DwellClock[] {
   const clocks = new Map<string, DwellClock>()
   for (const { stepId, kind, at } of standing) {
     const step = steps.get(stepId)
-    if (!step?.corner) continue
-    if (step.stopsDwellOf !== null && kind === 'done') clocks.delete(`${step.corner}.${step.stopsDwellOf}`)
-    if (step.startsDwell && step.stageId !== null && kind === 'done') {
-      const key = `${step.corner}.${step.stageId}`
+    if (!step?.corner || kind === 'skipped') continue
+    const key = `${step.corner}.${step.stageId}`
+    const running = clocks.get(key)
+    if (kind === 'misted') {
+      if (running) clocks.set(key, { ...running, wettedAt: at })
+      continue
+    }
+    if (step.stopsDwellOf !== null) clocks.delete(`${step.corner}.${step.stopsDwellOf}`)
+    if (step.startsDwell && step.stageId !== null) {
       // A fresh round is fresh product: its dwell and its limit begin anew.
       clocks.set(key, {
         corner: step.corner,
@@ -56,41 +81,41 @@ export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
         productName: plan.stages.find(({ id }) => id === step.stageId)?.productName ?? '',
         startedAt: at,
         ...step.startsDwell,
+        wettedBy: stepId,
+        wettedAt: at,
+        wetSeconds: step.wetLimitSeconds,
       })
+    } else if (running && step.wetLimitSeconds !== null) {
+      clocks.set(key, { ...running, wettedBy: stepId, wettedAt: at, wetSeconds: step.wetLimitSeconds })
     }
   }
-  const settled = new Map(standing.map(({ stepId, kind }) => [stepId, kind]))
+  return [...clocks.values()]
+}
+
+/** Replays the events over the plan. Pure: the same events give the same state after a reload. */
+export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
+  const steps = new Map(plan.steps.map((step) => [step.id, step]))
+  const standing = standingEvents(events, steps)
+  const settled = new Map(
+    standing.flatMap(({ stepId, kind, at, person }): [string, Settled][] =>
+      kind === 'done' || kind === 'skipped' ? [[stepId, { as: kind, at, person }]] : [],
+    ),
+  )
   const open = plan.steps.filter(({ id }) => !settled.has(id))
-  const last = standing.at(-1)
   return {
     current: open[0] ?? null,
     next: open[1] ?? null,
     settledCount: settled.size,
     settled,
-    settledAt: new Map(standing.map(({ stepId, at }) => [stepId, at])),
-    clocks: [...clocks.values()],
-    undoable: last ? (steps.get(last.stepId) ?? null) : null,
+    clocks: clocksAfter(plan, standing, steps),
+    undoable: undoableOf(standing.at(-1), steps),
   }
 }
 
-/** What a running clock says now. */
-export interface ClockReading {
-  readonly elapsedSeconds: number
-  readonly phase: 'dwelling' | 'ready' | 'rinseNow' | 'over'
-  /** Seconds to the next change of phase: to the end of the dwell, then to the latest rinse; negative once over. */
-  readonly remainingSeconds: number
-}
-
-/** Share of the time between dwell and limit at which the warning turns warm. */
-const warmShare = 0.7
-
-export function readClock(clock: DwellClock, nowMilliseconds: number): ClockReading {
-  const elapsedSeconds = Math.max(0, Math.floor((nowMilliseconds - clock.startedAt.getTime()) / 1000))
-  const { minSeconds, maxSeconds } = clock
-  if (elapsedSeconds < minSeconds)
-    return { elapsedSeconds, phase: 'dwelling', remainingSeconds: minSeconds - elapsedSeconds }
-  const remainingSeconds = maxSeconds - elapsedSeconds
-  if (remainingSeconds < 0) return { elapsedSeconds, phase: 'over', remainingSeconds }
-  const warm = minSeconds + (maxSeconds - minSeconds) * warmShare
-  return { elapsedSeconds, phase: elapsedSeconds >= warm ? 'rinseNow' : 'ready', remainingSeconds }
+function undoableOf(last: RunEvent | undefined, steps: ReadonlyMap<string, Step>): Undoable | null {
+  const step = last && steps.get(last.stepId)
+  if (!step) return null
+  return last.kind === 'misted'
+    ? { kind: 'mistUndone', stepId: step.id, title: `the mist after: ${step.title}` }
+    : { kind: 'undone', stepId: step.id, title: step.title }
 }

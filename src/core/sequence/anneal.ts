@@ -65,7 +65,12 @@ export class Annealer {
     mostCases = patientCases,
   ): Pair | null {
     const startSeconds = this.merger.merge(orders[0], orders[1], belowSeconds, mostCases)
-    if (!startSeconds) return null
+    const made = startSeconds && this.pairAt(orders, startSeconds)
+    return made && made.cost < belowCost ? made : null
+  }
+
+  /** A pair whose clock is known. */
+  pairAt(orders: Pair['orders'], startSeconds: Int32Array): Pair {
     const ends = orders.map((order) => {
       const last = order.at(-1)
       return last === undefined
@@ -74,7 +79,7 @@ export class Annealer {
     })
     const makespanSeconds = Math.max(...ends)
     const cost = makespanSeconds + earlierCounts * Math.min(...ends)
-    return cost < belowCost ? { orders, startSeconds, makespanSeconds, cost } : null
+    return { orders, startSeconds, makespanSeconds, cost }
   }
 
   /** Yields every pair that ends earlier than all before, and nothing every so often so that the caller may stop. */

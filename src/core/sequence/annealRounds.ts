@@ -1,9 +1,11 @@
 import type { Pair } from './anneal'
-import { offerPair, pairsOfShares } from './shareOut'
+import { patient, quick } from './patience'
+import { offerPair, pairsOfShares, shiftedPair } from './shareOut'
 import type { Search, Standing } from './solve'
 
 /** A first round for every pair: moves tried, heat at its beginning and end as a share of the whole time. */
 const firstRound = { tries: 15_000, hot: 0.001, cold: 0.00015 }
+const shortRound = { ...firstRound, tries: 3_000 }
 /** What follows, in turn: short and cool rounds better what is there, long and hot ones come upon something else. */
 const laterRounds = [
   { tries: 15_000, hot: 0.0015, cold: 0.00015 },
@@ -30,21 +32,36 @@ export function* annealRounds(search: Search, isOver: () => boolean): Generator<
       yield search.standing()
     }
   }
-  for (const made of pairsOfShares(search)) {
-    if (search.best && isOver()) return
-    if (!('orders' in made)) {
-      yield made
-      continue
+  const plain = plainPair(search)
+  if (plain) offerPair(search, plain)
+  for (const patience of search.isQuick ? [quick] : [quick, patient])
+    for (const made of pairsOfShares(search, patience)) {
+      if (search.best && isOver()) return
+      if (!('orders' in made)) {
+        yield made
+        continue
+      }
+      offerPair(search, made)
+      if (!search.best || made.makespanSeconds > search.best.makespanSeconds * (1 + tooLong)) continue
+      pairs.push(made)
+      // With time at hand the first pairs are only a beginning.
+      yield* work(made, patience === quick && !search.isQuick ? shortRound : firstRound)
     }
-    offerPair(search, made)
-    if (!search.best || made.makespanSeconds > search.best.makespanSeconds * (1 + tooLong)) continue
-    pairs.push(made)
-    yield* work(made, firstRound)
-  }
+  if (pairs.length === 0 && plain) pairs.push(plain)
   while (pairs.length > 0 && round < mostRounds && !isOver()) {
     yield* work(
       round % 2 === 0 && best ? best : (pairs[(round >> 1) % pairs.length] as Pair),
       laterRounds[round % laterRounds.length] as typeof firstRound,
     )
   }
+}
+
+/** Each takes half of the wheels, one finished before the next. */
+function plainPair(search: Search): Pair | null {
+  const { problem, annealer } = search
+  const half = Math.ceil(problem.places.length / 2)
+  const idsOf = (isMine: (place: number) => boolean): number[] =>
+    problem.operations.flatMap(({ id, place }) => (isMine(place) && !problem.done?.has(id) ? [id] : []))
+  const [first, second] = [idsOf((place) => place < half), idsOf((place) => place >= half)]
+  return annealer.pair([first, second], Infinity) ?? shiftedPair(search, first, second)
 }

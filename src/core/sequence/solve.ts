@@ -141,7 +141,8 @@ export function* solveSequence(
   const isFresh = (problem.done?.size ?? 0) === 0
   if (prepared.people > 1 && !isSmall && isFresh) yield* annealRounds(search, isOver)
   const wider = search.isQuick ? [...quickWidths, ...widths] : widths
-  for (const width of isTiny ? tinyWidths : wider) {
+  const tiny = search.isQuick && !isSmall ? [quickWidths[0] as number, ...tinyWidths] : tinyWidths
+  for (const width of isTiny ? tiny : wider) {
     for (const [at, manner] of manners.entries()) {
       if (isOver()) return end(false)
       if (isTiny && width > narrow && at !== freeManner) continue

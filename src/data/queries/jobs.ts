@@ -128,7 +128,7 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
   const rows = await database.query<OpenJobRow>(
     `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.headline, j.operator_seconds,
        j.planned_for, j.started_at, j.step_count, j.first_corner,
-       (select count(*) filter (where kind <> 'undone') - count(*) filter (where kind = 'undone')
+       (select count(*) filter (where kind in ('done', 'skipped')) - count(*) filter (where kind = 'undone')
           from run_event e where e.job_id = j.id)::integer as settled
      from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
      where j.finished_at is null
@@ -156,33 +156,39 @@ interface EventRow {
   kind: RunEvent['kind']
   step_id: string
   at: Date
+  person: number | null
 }
+
+const eventOfRow = ({ kind, step_id, at, person }: EventRow): RunEvent => ({
+  kind,
+  stepId: step_id,
+  at: new Date(at),
+  ...(person === null ? {} : { person }),
+})
 
 export async function listRunEvents(database: Queryable, jobId: string): Promise<RunEvent[]> {
   const rows = await database.query<EventRow>(
-    'select kind, step_id, at from run_event where job_id = $1 order by sequence',
+    'select kind, step_id, at, person from run_event where job_id = $1 order by sequence',
     [jobId],
   )
-  return rows.map(({ kind, step_id, at }) => ({ kind, stepId: step_id, at }))
+  return rows.map(eventOfRow)
 }
 
-/** The last finished jobs that one person worked through, with their taps, the newest first. */
-export async function listFinishedAlone(
+/** The last finished jobs with their taps, the newest first. */
+export async function listFinishedJobs(
   database: Queryable,
   most: number,
 ): Promise<{ readonly job: StoredJob; readonly events: readonly RunEvent[] }[]> {
-  const rows = await database.query<
-    JobRow & { events: { kind: RunEvent['kind']; step_id: string; at: string }[] }
-  >(
-    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at)
+  const rows = await database.query<JobRow & { events: EventRow[] }>(
+    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at, 'person', e.person)
          order by e.sequence), '[]') from run_event e where e.job_id = j.id) as events
-     from job j where j.finished_at is not null and coalesce((j.job_file->'crew'->>'people')::integer, 1) = 1
+     from job j where j.finished_at is not null
      order by j.finished_at desc, j.id limit $1`,
     [most],
   )
   return rows.map((row) => ({
     job: jobOfRow(row),
-    events: row.events.map(({ kind, step_id, at }) => ({ kind, stepId: step_id, at: new Date(at) })),
+    events: row.events.map(eventOfRow),
   }))
 }
 
@@ -203,10 +209,10 @@ export function appendRunEvent(
     )
     if (open.length === 0) return false
     await transaction.query(
-      `insert into run_event (job_id, sequence, kind, step_id, at, request_id)
-       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5 from run_event where job_id = $1
+      `insert into run_event (job_id, sequence, kind, step_id, at, person, request_id)
+       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5, $6 from run_event where job_id = $1
        on conflict (request_id) do nothing`,
-      [jobId, event.kind, event.stepId, event.at, requestId],
+      [jobId, event.kind, event.stepId, event.at, event.person ?? null, requestId],
     )
     return true
   })

@@ -1,26 +1,44 @@
 import type { Plan } from '@/core/plan/plan'
-import { readClock, type DwellClock, type RunState } from '@/core/run/runState'
+import { readClock, type ClockReading, type DwellClock } from '@/core/run/dwellClock'
+import type { RunState } from '@/core/run/runState'
+import { urgentClock } from '@/core/run/urgentClock'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { formatClock } from '../format/format'
 
 const phaseWords = {
   dwelling: 'dwells',
   ready: 'rinse within',
+  keepWet: 'keep it wet',
   rinseNow: 'rinse now',
+  dry: 'may be dry',
   over: 'too long, rinse',
 }
 
-/** The clock of a wheel that ends first; null when nothing is wet there. */
-export const urgentClock = (clocks: readonly DwellClock[], position: Position): DwellClock | null => {
-  const endOf = ({ startedAt, maxSeconds }: DwellClock) => startedAt.getTime() + maxSeconds * 1000
-  return clocks.filter(({ corner }) => corner === position).sort((a, b) => endOf(a) - endOf(b))[0] ?? null
-}
+const wordOf = ({ phase, until }: ClockReading): string =>
+  phase === 'ready' && until === 'film' ? 'wet for' : phaseWords[phase]
 
 function restingWord(plan: Plan, state: RunState, position: Position): string {
   const steps = plan.steps.filter(({ corner }) => corner === position)
   const open = steps.filter(({ id }) => !state.settled.has(id))
   if (open.length === 0) return 'done'
   return open.length === steps.length ? 'not begun' : `${open.length} steps left`
+}
+
+/** The label's time as a length that fills, and above it the film as one that runs out. */
+function ClockLengths({ clock, reading }: { clock: DwellClock; reading: ClockReading }) {
+  return (
+    <div className="clock-lengths" aria-hidden>
+      {reading.filmShare !== null && (
+        <div className="clock-film">
+          <span style={{ width: `${reading.filmShare * 100}%` }} />
+        </div>
+      )}
+      <div className="clock-length">
+        <span style={{ width: `${Math.min(100, (reading.elapsedSeconds / clock.maxSeconds) * 100)}%` }} />
+        <i style={{ left: `${(clock.minSeconds / clock.maxSeconds) * 100}%` }} />
+      </div>
+    </div>
+  )
 }
 
 interface ClockStripProps {
@@ -30,12 +48,12 @@ interface ClockStripProps {
   readonly nowMilliseconds: number
 }
 
-/** One tile a wheel, always in sight: what runs there, as figures, as a word and as a length that fills. */
+/** One tile a wheel, always in sight: what runs there, as figures, as a word and as lengths. */
 export function ClockStrip({ plan, state, positions, nowMilliseconds }: ClockStripProps) {
   return (
     <section className="run-clocks" aria-label="Clocks">
       {positions.map((position) => {
-        const clock = urgentClock(state.clocks, position)
+        const clock = urgentClock(state.clocks, position, nowMilliseconds)
         const reading = clock && readClock(clock, nowMilliseconds)
         return (
           <div
@@ -44,23 +62,9 @@ export function ClockStrip({ plan, state, positions, nowMilliseconds }: ClockStr
             data-corner={position}
           >
             <div className="clock-where">{positionShortNames[position]}</div>
-            {clock && reading ? (
-              <>
-                <div className="clock-time">{formatClock(reading.remainingSeconds)}</div>
-                <div className="clock-word">{phaseWords[reading.phase]}</div>
-                <div className="clock-length" aria-hidden>
-                  <span
-                    style={{ width: `${Math.min(100, (reading.elapsedSeconds / clock.maxSeconds) * 100)}%` }}
-                  />
-                  <i style={{ left: `${(clock.minSeconds / clock.maxSeconds) * 100}%` }} />
-                </div>
-              </>
-            ) : (
-              <>
-                <div className="clock-time">–</div>
-                <div className="clock-word">{restingWord(plan, state, position)}</div>
-              </>
-            )}
+            <div className="clock-time">{reading ? formatClock(reading.remainingSeconds) : '–'}</div>
+            <div className="clock-word">{reading ? wordOf(reading) : restingWord(plan, state, position)}</div>
+            {clock && reading && <ClockLengths clock={clock} reading={reading} />}
           </div>
         )
       })}

@@ -1,29 +1,34 @@
 'use client'
 
-import { Brush, CloudOff, Undo2 } from 'lucide-react'
+import { CloudOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { givenUpBy, stepsLeft } from '@/core/order/stepsLeft'
 import type { Act } from '@/core/plan/plan'
-import { writeDilution } from '@/core/dilution'
-import { readClock, type RunEvent } from '@/core/run/runState'
+import { readClock } from '@/core/run/dwellClock'
+import type { RunEvent } from '@/core/run/runState'
+import { dwellLeftSeconds, filmToWet, urgentClock } from '@/core/run/urgentClock'
 import { positionNames, type Position } from '@/core/wheel/position'
 import type { FinishInput } from '@/contracts/intake'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import type { FormAction } from '../formAction'
-import { formatClock, formatMillilitres } from '../format/format'
 import { loadsOfEntries, type LoadEntry } from '../intake/loads'
 import { ProblemAlert } from '../ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing, type RingMark } from '../wheel-drawing/WheelDrawing'
 import { CalledAway, type Away } from './CalledAway'
-import { ClockStrip, urgentClock } from './ClockStrip'
+import { ClockStrip } from './ClockStrip'
 import { FinishForm } from './FinishForm'
+import { KeepWet } from './KeepWet'
+import { RunNow } from './RunNow'
 import { useAwakeScreen, usePhaseSignal } from './useBaySignals'
 import { useOrder } from './useOrder'
 import { useRun } from './useRun'
 import { useServerNow } from './useServerNow'
+import { useWho } from './useWho'
+import { WhoChips } from './WhoChips'
 
 interface RunViewProps {
   readonly jobId: string
@@ -43,7 +48,9 @@ const doneWords: Record<Act, string> = {
   body: 'Done', brakes: 'Done', writeDown: 'Done',
 } // prettier-ignore
 
-const ringTones = { dwelling: 'chemistry', ready: 'ready', rinseNow: 'warm', over: 'warm' } as const
+const ringTones = {
+  dwelling: 'chemistry', ready: 'ready', keepWet: 'warm', rinseNow: 'warm', dry: 'warm', over: 'warm',
+} as const // prettier-ignore
 
 /** The bay: one act now, one coming, undo, and every clock that runs. */
 export function RunView({
@@ -58,7 +65,10 @@ export function RunView({
   end,
 }: RunViewProps) {
   const { nowMilliseconds, serverNow } = useServerNow(serverMilliseconds)
-  const { state, saving, refusal, tap } = useRun(jobId, plan, events, serverNow)
+  const isShared = (plan.sequence?.people ?? 1) > 1
+  const [who, setWho] = useWho(jobId)
+  const person = isShared ? who : undefined
+  const { state, saving, refusal, tap } = useRun(jobId, plan, events, serverNow, person)
   const [ending, setEnding] = useState(false)
   useAwakeScreen()
   const positions = wheels.map(({ position }) => position)
@@ -82,30 +92,13 @@ export function RunView({
 
   const [away, setAway] = useState<Away | null>(null)
   const order = useOrder(jobFile, plan, state, serverNow, away)
-  const people = plan.sequence?.people ?? 1
-  const [who, setWho] = useState(0)
   const { undoable } = state
-  const rank = new Map((order ?? plan.sequence)?.entries.map(({ stepId }, at) => [stepId, at]))
-  const personOf = new Map(
-    [...(plan.sequence?.entries ?? []), ...(order?.entries ?? [])].map(({ stepId, person }) => [
-      stepId,
-      person,
-    ]),
-  )
-  const open = plan.steps
-    .filter(({ id }) => !state.settled.has(id) && !order?.dropped.includes(id))
-    .sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0))
-  const own =
-    people > 1 ? open.filter(({ id, corner }) => corner === null || (personOf.get(id) ?? 0) === who) : open
-  // Who has nothing left takes what the other still has.
-  const [current, next] = own.length > 0 ? own : open
+  const undo = () => undoable && tap(undoable.kind, undoable.stepId)
+  const [current, next] = stepsLeft(plan, state, order, person ?? null)
   const finish = () => {
     if (!current) return
     // What has to come off at once is not brushed any more: that is left out, and kept so.
-    if (current.act === 'rinse')
-      for (const id of order?.dropped ?? [])
-        if (id.startsWith(`${current.corner}.${current.stageId}.`) && !state.settled.has(id))
-          tap('skipped', id)
+    for (const id of givenUpBy(current, order, state)) tap('skipped', id)
     tap('done', current.id)
   }
   if (ending || !current || current.act === 'writeDown') {
@@ -114,7 +107,7 @@ export function RunView({
         end={end}
         back={() => {
           setEnding(false)
-          if (!ending && undoable) tap('undone', undoable.id)
+          if (!ending) undo()
         }}
       />
     )
@@ -123,12 +116,17 @@ export function RunView({
   const stage = plan.stages.find(({ id }) => id === current.stageId)
   const shownAt = current.corner ?? positions[0]
   const wheel = wheels.find(({ position }) => position === shownAt)
-  const clock = shownAt ? urgentClock(state.clocks, shownAt) : null
+  const clock = shownAt ? urgentClock(state.clocks, shownAt, nowMilliseconds) : null
   const reading = clock && readClock(clock, nowMilliseconds)
-  const waits = reading?.phase === 'dwelling' && current.act !== 'spray' && clock?.stageId === current.stageId
+  const dwellLeft = dwellLeftSeconds(state.clocks, current, nowMilliseconds)
+  const drying = filmToWet(state.clocks, current, dwellLeft !== null, nowMilliseconds)
   const ring: RingMark | undefined =
     clock && reading
-      ? { share: Math.min(1, reading.elapsedSeconds / clock.maxSeconds), tone: ringTones[reading.phase] }
+      ? {
+          share: Math.min(1, reading.elapsedSeconds / clock.maxSeconds),
+          tone: ringTones[reading.phase],
+          film: reading.filmShare,
+        }
       : undefined
   const wetStages = state.clocks.filter(({ corner }) => corner === shownAt).map(({ stageId }) => stageId)
   const wetZones = plan.stages.filter(({ id }) => wetStages.includes(id)).flatMap(({ zones }) => zones)
@@ -138,61 +136,8 @@ export function RunView({
     <div className="run">
       <ClockStrip plan={plan} state={state} positions={positions} nowMilliseconds={nowMilliseconds} />
       <div className="run-now" aria-live="polite">
-        {people > 1 && (
-          <div className="chips run-who" role="group" aria-label="Who are you?">
-            {[0, 1].map((person) => (
-              <button
-                key={person}
-                type="button"
-                className="chip"
-                aria-pressed={who === person}
-                onClick={() => setWho(person)}
-              >
-                Person {person + 1}
-              </button>
-            ))}
-          </div>
-        )}
-        {order?.lost.map((text) => (
-          <p key={text} className="caution run-lost">
-            {text}
-          </p>
-        ))}
-        <h1>{current.title}</h1>
-        {waits && reading ? (
-          <p className="run-detail">
-            <b>Let it dwell {formatClock(reading.remainingSeconds)} more.</b> Then: {current.detail}
-          </p>
-        ) : (
-          <p className="run-detail">{current.detail}</p>
-        )}
-        {stage && current.act === 'spray' && (
-          <p className="run-recipe soft">
-            {writeDilution({ from: stage.recipe.realFraction, to: stage.recipe.realFraction })}:{' '}
-            {formatMillilitres(stage.recipe.concentrateMillilitres)} product
-            {stage.recipe.waterMillilitres > 0 &&
-              `, ${formatMillilitres(stage.recipe.waterMillilitres)} water`}{' '}
-            for {stage.corners.length === 1 ? 'this wheel' : `${stage.corners.length} wheels`}
-          </p>
-        )}
-        {current.tools.length > 0 && (
-          <p className="run-tools">
-            {current.tools.map((tool) => (
-              <span key={tool}>
-                <Brush aria-hidden size={17} /> {tool}
-              </span>
-            ))}
-          </p>
-        )}
-        {current.cautions.length > 0 && (
-          <ul className="run-cautions">
-            {current.cautions.map((caution) => (
-              <li key={caution} className="caution">
-                {caution}
-              </li>
-            ))}
-          </ul>
-        )}
+        {isShared && <WhoChips who={who} choose={setWho} />}
+        <RunNow step={current} stage={stage} dwellLeftSeconds={dwellLeft} lost={order?.lost ?? []} />
       </div>
       {wheel && (
         <div className="run-wheel">
@@ -214,12 +159,19 @@ export function RunView({
             <b>{next.title}</b>
           </div>
         )}
+        {drying && (
+          <KeepWet
+            clock={drying}
+            nowMilliseconds={nowMilliseconds}
+            misted={() => tap('misted', drying.wettedBy)}
+          />
+        )}
         <Button onClick={finish}>{doneWords[current.act]}</Button>
         <Button
           variant="outline-secondary"
           className="btn-undo"
           disabled={!undoable}
-          onClick={() => undoable && tap('undone', undoable.id)}
+          onClick={undo}
           aria-label={undoable ? `Undo: ${undoable.title}` : 'Nothing to undo'}
         >
           <Undo2 aria-hidden size={22} /> undo
@@ -248,9 +200,9 @@ export function RunView({
             plan={plan}
             state={state}
             order={order}
-            person={people > 1 ? who : 0}
-            isAlone={people === 1}
-            away={away?.person === (people > 1 ? who : 0) ? away : null}
+            person={who}
+            isAlone={!isShared}
+            away={away?.person === who ? away : null}
             nowMilliseconds={nowMilliseconds}
             go={setAway}
             tap={tap}

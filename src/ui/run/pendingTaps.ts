@@ -6,6 +6,7 @@ export interface PendingTap {
   readonly kind: RunEvent['kind']
   readonly stepId: string
   readonly at: string
+  readonly person?: number
 }
 
 const keyOf = (jobId: string) => `even-spoke.taps.${jobId}`
@@ -29,4 +30,9 @@ export function storePending(jobId: string, taps: readonly PendingTap[]): void {
   }
 }
 
-export const eventOfTap = ({ kind, stepId, at }: PendingTap): RunEvent => ({ kind, stepId, at: new Date(at) })
+export const eventOfTap = ({ kind, stepId, at, person }: Omit<PendingTap, 'requestId'>): RunEvent => ({
+  kind,
+  stepId,
+  at: new Date(at),
+  person,
+})

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { PendingTap } from './pendingTaps'
-import { TapQueue, type TapAnswer } from './tapQueue'
+import { eventOfTap, type PendingTap } from './pendingTaps'
+import { TapQueue, type QueuePorts, type TapAnswer } from './tapQueue'
 
 const tap = (stepId: string): PendingTap => ({
   requestId: stepId,
@@ -10,7 +10,11 @@ const tap = (stepId: string): PendingTap => ({
 })
 const settled = () => new Promise((resolve) => setTimeout(resolve, 0))
 
-function setUp(answers: TapAnswer[], left: PendingTap[] = []) {
+function setUp(
+  answers: TapAnswer[],
+  left: PendingTap[] = [],
+  fetchStored: QueuePorts['fetchStored'] = () => Promise.resolve(null),
+) {
   const sent: string[] = []
   let kept: readonly PendingTap[] = left
   let waiting: (() => void) | null = null
@@ -21,6 +25,7 @@ function setUp(answers: TapAnswer[], left: PendingTap[] = []) {
     },
     load: () => kept,
     store: (taps) => (kept = taps),
+    fetchStored,
     later: (work) => {
       waiting = work
       return () => (waiting = null)
@@ -76,5 +81,30 @@ describe('taps', () => {
     await settled()
     expect(kept()).toHaveLength(0)
     expect(queue.read()).toMatchObject({ events: [], refusal: 'This job is already in the log.' })
+  })
+
+  it('of a second device are taken up', async () => {
+    const { queue } = setUp([], [], () => Promise.resolve([eventOfTap(tap('theirs'))]))
+    await queue.catchUp()
+    expect(queue.read().events.map(({ stepId }) => stepId)).toEqual(['theirs'])
+  })
+
+  it('made while the server was asked are not forgotten for an older answer', async () => {
+    let answer: (events: []) => void = () => {}
+    const { queue } = setUp([], [], () => new Promise((resolve) => (answer = resolve)))
+    const caught = queue.catchUp()
+    queue.add(tap('mine'))
+    await settled()
+    answer([])
+    await caught
+    expect(queue.read().events.map(({ stepId }) => stepId)).toEqual(['mine'])
+  })
+
+  it('stay as they are when the server does not answer', async () => {
+    const { queue } = setUp([])
+    queue.add(tap('mine'))
+    await settled()
+    await queue.catchUp()
+    expect(queue.read().events).toHaveLength(1)
   })
 })

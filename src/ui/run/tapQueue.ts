@@ -20,6 +20,8 @@ export interface QueuePorts {
   send(tap: PendingTap): Promise<TapAnswer>
   load(): readonly PendingTap[]
   store(taps: readonly PendingTap[]): void
+  /** Everything the server has stored for this job; null where it does not answer. */
+  fetchStored(): Promise<readonly RunEvent[] | null>
   /** Calls back after the pause between two tries; returns how to call it off. */
   later(work: () => void): () => void
 }
@@ -33,6 +35,8 @@ export class TapQueue {
   private snapshot: QueueSnapshot
   private readonly listeners = new Set<() => void>()
   private sending = false
+  /** Counts up with everything that happens here, so that an answer from before it is told apart. */
+  private happened = 0
   private callOff: (() => void) | null = null
 
   constructor(
@@ -64,7 +68,18 @@ export class TapQueue {
     this.callOff = null
   }
 
+  /** Takes up what other devices have stored meanwhile; what is on its way from here goes first. */
+  async catchUp(): Promise<void> {
+    if (this.pending.length > 0) return
+    const asked = this.happened
+    const stored = await this.ports.fetchStored()
+    if (stored === null || asked !== this.happened || stored.length === this.stored.length) return
+    this.stored = stored
+    this.publish({})
+  }
+
   add(tap: PendingTap): void {
+    this.happened += 1
     this.pending = [...this.pending, tap]
     this.ports.store(this.pending)
     this.publish({ saving: this.snapshot.saving === 'offline' ? 'offline' : 'saving', refusal: null })
@@ -75,6 +90,7 @@ export class TapQueue {
     const next = this.pending[0]
     if (!next || this.sending || this.callOff) return
     this.sending = true
+    this.happened += 1
     const answer = await this.ports.send(next)
     this.sending = false
     if (answer.kind === 'unreachable') {

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react'
-import type { ClockReading } from '@/core/run/runState'
+import type { ClockPhase } from '@/core/run/dwellClock'
+import { isMoreSerious } from '@/core/run/urgentClock'
 
-const pitchOf = { ready: 660, rinseNow: 880, over: 990 } as const
+const pitchOf = { ready: 660, keepWet: 770, rinseNow: 880, dry: 990, over: 990 } as const
 
 function beep(pitch: number): void {
   try {
@@ -20,15 +21,15 @@ function beep(pitch: number): void {
   }
 }
 
-/** Sound and vibration when a clock changes its phase. */
+/** Sound and vibration when a clock becomes more serious. */
 export function usePhaseSignal(
-  phases: readonly { readonly key: string; readonly phase: ClockReading['phase'] }[],
+  phases: readonly { readonly key: string; readonly phase: ClockPhase }[],
 ): void {
-  const known = useRef(new Map<string, ClockReading['phase']>())
+  const known = useRef(new Map<string, ClockPhase>())
   useEffect(() => {
     for (const { key, phase } of phases) {
       const before = known.current.get(key)
-      if (before !== undefined && before !== phase && phase !== 'dwelling') {
+      if (before !== undefined && phase !== 'dwelling' && isMoreSerious(phase, before)) {
         beep(pitchOf[phase])
         navigator.vibrate?.(phase === 'ready' ? 200 : [300, 120, 300])
       }

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Resumed } from '@/core/order/resume'
+import { settledSteps } from '@/core/order/settledSteps'
 import type { RunState } from '@/core/run/runState'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -34,23 +35,21 @@ export function useOrder(
   useEffect(() => {
     latest.current = { jobFile, plan, state, serverNow, away }
   })
-  const tapped = [...state.settledAt].map(([id, at]) => `${id}@${at.getTime()}`).join()
+  const tapped = [
+    ...[...state.settled].map(([id, { at }]) => `${id}@${at.getTime()}`),
+    ...state.clocks.map(({ wettedAt }) => wettedAt.getTime()),
+  ].join()
   const isWet = state.clocks.length > 0
   useEffect(() => {
     const mine = (client.current ??= new PlanClient())
     let isGone = false
     const ask = async () => {
       const now = latest.current
-      const settled = [...now.state.settledAt].map(([stepId, at]) => ({
-        stepId,
-        endedSecondsAgo: Math.max(0, (now.serverNow() - at.getTime()) / 1000),
-        isSkipped: now.state.settled.get(stepId) === 'skipped',
-      }))
       try {
         const answer = await mine.resume(
           now.jobFile,
           now.plan,
-          settled,
+          settledSteps(now.state, now.serverNow()),
           secondsAway(now.away, now.serverNow()),
         )
         if (answer && !isGone) setOrder(answer)

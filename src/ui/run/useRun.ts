@@ -1,10 +1,12 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { runState, type RunEvent, type RunState } from '@/core/run/runState'
-import { loadPending, storePending, type PendingTap } from './pendingTaps'
+import { eventOfTap, loadPending, storePending, type PendingTap } from './pendingTaps'
 import { TapQueue, type QueueSnapshot, type TapAnswer } from './tapQueue'
 
 const retryMilliseconds = 2000
+/** Two at work on two phones see each other's taps this often, ms. */
+const catchUpMilliseconds = 4000
 
 export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   readonly state: RunState
@@ -28,14 +30,35 @@ async function sendTap(jobId: string, tap: PendingTap): Promise<TapAnswer> {
   }
 }
 
-/** The run as it stands: what the server knows, and the taps still waiting on this device. */
-export function useRun(jobId: string, plan: Plan, stored: readonly RunEvent[], serverNow: () => number): Run {
+async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
+  try {
+    const answer = await fetch(`/api/jobs/${jobId}/events`, { cache: 'no-store' })
+    if (!answer.ok) return null
+    const { events } = (await answer.json()) as { events: Omit<PendingTap, 'requestId'>[] }
+    return events.map(eventOfTap)
+  } catch {
+    return null
+  }
+}
+
+/**
+ * The run as it stands: what the server knows, and the taps still waiting on this device.
+ * @param person who taps here; undefined where one works alone
+ */
+export function useRun(
+  jobId: string,
+  plan: Plan,
+  stored: readonly RunEvent[],
+  serverNow: () => number,
+  person: number | undefined,
+): Run {
   const [queue] = useState(
     () =>
       new TapQueue(stored, {
         send: (tap) => sendTap(jobId, tap),
         load: () => loadPending(jobId),
         store: (taps) => storePending(jobId, taps),
+        fetchStored: () => fetchStored(jobId),
         later: (work) => {
           const timer = setTimeout(work, retryMilliseconds)
           return () => clearTimeout(timer)
@@ -46,6 +69,18 @@ export function useRun(jobId: string, plan: Plan, stored: readonly RunEvent[], s
     queue.start()
     return () => queue.stop()
   }, [queue])
+  const isShared = person !== undefined
+  useEffect(() => {
+    const look = () => {
+      if (document.visibilityState === 'visible') void queue.catchUp()
+    }
+    document.addEventListener('visibilitychange', look)
+    const timer = isShared ? setInterval(look, catchUpMilliseconds) : undefined
+    return () => {
+      document.removeEventListener('visibilitychange', look)
+      clearInterval(timer)
+    }
+  }, [queue, isShared])
   const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
   const state = useMemo(() => runState(plan, events), [plan, events])
   return {
@@ -53,6 +88,12 @@ export function useRun(jobId: string, plan: Plan, stored: readonly RunEvent[], s
     saving,
     refusal,
     tap: (kind, stepId) =>
-      queue.add({ requestId: crypto.randomUUID(), kind, stepId, at: new Date(serverNow()).toISOString() }),
+      queue.add({
+        requestId: crypto.randomUUID(),
+        kind,
+        stepId,
+        at: new Date(serverNow()).toISOString(),
+        person,
+      }),
   }
 }

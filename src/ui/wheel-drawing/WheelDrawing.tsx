@@ -29,6 +29,8 @@ export interface RingMark {
   /** Share of the circle that is filled, 0 to 1. */
   readonly share: number
   readonly tone: 'protection' | 'chemistry' | 'ready' | 'warm' | 'quiet'
+  /** What is left of the film that is on the wheel, 0 to 1; null or absent: none, or it does not dry. */
+  readonly film?: number | null
 }
 
 interface WheelDrawingProps {
@@ -142,6 +144,9 @@ export function WheelDrawing(props: WheelDrawingProps) {
         <g className={`wheel-ring tone-${ring.tone}`}>
           <circle className="ring-track" r="119" />
           {ring.share > 0 && <path className="ring-fill" d={arcPath(119, 0, ring.share)} />}
+          {ring.film != null && ring.film > 0 && (
+            <path className="ring-film" d={arcPath(114, 0, ring.film)} />
+          )}
         </g>
       )}
 

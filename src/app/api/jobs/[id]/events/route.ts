@@ -3,6 +3,7 @@ import { runEventInput } from '@/contracts/runEvent'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
+import { findJob, listRunEvents } from '@/data/queries/jobs'
 import { recordRunEvent } from '@/services/recordRunEvent'
 import { readLimitedText } from '../../../readLimitedText'
 
@@ -10,6 +11,15 @@ export const dynamic = 'force-dynamic'
 
 const refuse = (status: number, path: string, found: string, mend: string) =>
   Response.json({ problems: [{ path, found, mend }] }, { status })
+
+/** What was tapped so far, in order, for a second device in the same bay. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const pool = await database()
+  if (!isUuid(id) || !(await findJob(pool, id)))
+    return refuse(404, 'id', JSON.stringify(id.slice(0, 40)), 'This job does not exist.')
+  return Response.json({ events: await listRunEvents(pool, id) })
+}
 
 /** Stores one tap of the bay. The answer comes only after it is safely written. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {

@@ -1,0 +1,31 @@
+import type { Plan, Step } from '@/core/plan/plan'
+import type { RunState } from '@/core/run/runState'
+import type { Resumed } from './resume'
+
+/**
+ * What is still to do, first things first.
+ * @param order the order from here; null while it is worked out, then the plan's own serves
+ * @param person whose steps, 0 or 1, where two work; null for all
+ */
+export function stepsLeft(plan: Plan, state: RunState, order: Resumed | null, person: number | null): Step[] {
+  const entries = order?.entries ?? plan.sequence?.entries ?? []
+  const rank = new Map(entries.map(({ stepId }, at) => [stepId, at]))
+  const left = plan.steps
+    .filter(({ id }) => !state.settled.has(id) && !order?.dropped.includes(id))
+    .sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0))
+  if (person === null) return left
+  const personOf = new Map(
+    [...(plan.sequence?.entries ?? []), ...entries].map((entry) => [entry.stepId, entry.person]),
+  )
+  // What belongs to no wheel is done together; who has nothing left takes what the other still has.
+  const own = left.filter(({ id, corner }) => corner === null || (personOf.get(id) ?? 0) === person)
+  return own.length > 0 ? own : left
+}
+
+/** Brush work of the same wheel and chemical that a rinse out of turn gives up. */
+export const givenUpBy = (rinse: Step, order: Resumed | null, state: RunState): string[] =>
+  rinse.act === 'rinse'
+    ? (order?.dropped ?? []).filter(
+        (id) => id.startsWith(`${rinse.corner}.${rinse.stageId}.`) && !state.settled.has(id),
+      )
+    : []
