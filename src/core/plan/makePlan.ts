@@ -30,14 +30,12 @@ const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
         .filter(({ position }) => stage.corners.includes(position))
         .map((corner) => {
           const act = timedActs[stage.kind] as Act
-          const timing = timingOf(
+          return timingOf(
             { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
             corner,
             secondsOfAct(act, corner.wheel, job),
             job,
           )
-          // Liners, tyres and tar spots are worked as they are; only a wheel is split.
-          return splitKinds.includes(stage.kind) ? timing : { ...timing, sections: 1, mists: 0 }
         }),
     )
 
@@ -51,7 +49,6 @@ const timedActs: Partial<Record<StageKind, Act>> = {
   tar: 'wipe',
   waterless: 'wipe',
 }
-const splitKinds: readonly StageKind[] = ['wash', 'iron', 'mineral']
 
 function versionOf(job: Job, choices: readonly GroupChoice[], whole: WholeChoice): Version {
   const staged = buildStages(job, choices, whole)

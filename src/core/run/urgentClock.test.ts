@@ -54,27 +54,30 @@ describe('waiting for the dwell', () => {
 
 describe('a film to be wetted out of turn', () => {
   const thin = clock({ wetSeconds: 110 })
+  // The dwell is over: the brush may begin.
+  const rested = { ...thin, minSeconds: 60 }
+  const rinse = step({ act: 'rinse', wetLimitSeconds: null, stopsDwellOf: 'iron' })
   it('is none while it is wet, or does not dry', () => {
-    expect(
-      filmToWet([clock(), clock({ wetSeconds: 300 })], step({ corner: 'rearLeft' }), false, now),
-    ).toBeNull()
+    expect(filmToWet([clock(), clock({ wetSeconds: 300 })], [step({ corner: 'rearLeft' })], now)).toBeNull()
   })
 
   it('is none where the step in hand wets or rinses it', () => {
-    expect(filmToWet([thin], step({}), false, now)).toBeNull()
-    expect(
-      filmToWet([thin], step({ act: 'rinse', wetLimitSeconds: null, stopsDwellOf: 'iron' }), false, now),
-    ).toBeNull()
+    expect(filmToWet([rested], [step({})], now)).toBeNull()
+    expect(filmToWet([rested], [rinse], now)).toBeNull()
   })
 
   it('is asked for while the hands are elsewhere, and while they wait', () => {
-    expect(filmToWet([thin], step({ corner: 'rearLeft' }), false, now)).toBe(thin)
-    expect(filmToWet([thin], step({}), true, now)).toBe(thin)
+    expect(filmToWet([thin], [step({ corner: 'rearLeft' })], now)).toBe(thin)
+    expect(filmToWet([thin], [step({})], now)).toBe(thin)
+  })
+
+  it('is none where the other person has it in hand', () => {
+    expect(filmToWet([rested], [step({ corner: 'rearLeft' }), step({})], now)).toBeNull()
   })
 
   it('is the one nearest its end', () => {
     const thinner = clock({ corner: 'rearRight', wetSeconds: 95 })
-    expect(filmToWet([thin, thinner], step({ corner: 'rearLeft' }), false, now)).toBe(thinner)
+    expect(filmToWet([thin, thinner], [step({ corner: 'rearLeft' })], now)).toBe(thinner)
   })
 })
 

@@ -34,19 +34,20 @@ const caresFor = (step: Step, clock: DwellClock): boolean =>
   (step.stopsDwellOf === clock.stageId || (step.stageId === clock.stageId && step.wetLimitSeconds !== null))
 
 /**
- * The film that has to be wetted out of turn: nearly dry or dry already, while the hands are elsewhere or wait for the dwell; the
+ * The film that has to be wetted out of turn: nearly dry or dry already, while all hands are elsewhere or wait for the dwell; the
  * one that is nearest its end. Null when none is.
+ * @param inHand the step each person is at
  */
 export function filmToWet(
   clocks: readonly DwellClock[],
-  current: Step,
-  isWaiting: boolean,
+  inHand: readonly Step[],
   nowMilliseconds: number,
 ): DwellClock | null {
+  const isWaiting = (step: Step): boolean => dwellLeftSeconds(clocks, step, nowMilliseconds) !== null
   return (
     clocks
       .filter((clock) => ['keepWet', 'dry'].includes(readClock(clock, nowMilliseconds).phase))
-      .filter((clock) => isWaiting || !caresFor(current, clock))
+      .filter((clock) => !inHand.some((step) => caresFor(step, clock) && !isWaiting(step)))
       .sort((a, b) => leftSeconds(a, nowMilliseconds) - leftSeconds(b, nowMilliseconds))[0] ?? null
   )
 }

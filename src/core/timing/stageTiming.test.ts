@@ -94,6 +94,43 @@ describe('a plan in the sun', () => {
   })
 })
 
+describe('liners and tyres', () => {
+  const tyres = { tyre: { tyreBrowning: 2 }, arch: { grit: 2 } } as const
+  const at = (airCelsius: number) =>
+    makePlan(
+      testJob(fourCorners({ loads: tyres }), {
+        conditions: plainConditions({ airCelsius, humidityShare: 0.25, windKilometresPerHour: 15 }),
+      }),
+    )
+  const rubber = (plan: ReturnType<typeof at>) =>
+    plan.timings.filter(({ stageId }) => /^(arch|tyre)/.test(stageId))
+
+  it('are never split, and kept wet with mists where it is hot', () => {
+    for (const air of [5, 20, 32, 40])
+      for (const { sections, isNotNow } of rubber(at(air))) {
+        expect(sections).toBe(1)
+        expect(isNotNow).toBe(false)
+      }
+    expect(rubber(at(40)).some(({ mists }) => mists > 0)).toBe(true)
+  })
+
+  it('have as many mists among the steps as the words say', () => {
+    for (const air of [5, 20, 32, 40]) {
+      const plan = at(air)
+      for (const { stageId, corner, mists, text } of rubber(plan)) {
+        const sprays = plan.steps.filter(
+          (step) => step.stageId === stageId && step.corner === corner && step.act === 'spray',
+        ).length
+        const misted = plan.steps.filter(
+          (step) => step.stageId === stageId && step.corner === corner && step.act === 'reMist',
+        ).length
+        expect(misted).toBe(mists * sprays)
+        expect(/mist/.test(text)).toBe(mists > 0)
+      }
+    }
+  })
+})
+
 describe('the hours of a day', () => {
   const day = Array.from({ length: 24 }, (_, hour) => ({
     hour,

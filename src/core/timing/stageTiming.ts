@@ -48,8 +48,12 @@ const mostMists = 3
  * before the label's time is over. Mists bridge a long dwell.
  * @returns null when even quarters with mists dry
  */
-export function leastSplit(work: ContactWork, wetLimit: number): { sections: number; mists: number } | null {
-  for (const sections of sectionCounts) {
+export function leastSplit(
+  work: ContactWork,
+  wetLimit: number,
+  mostSections: number = sectionCounts.length,
+): { sections: number; mists: number } | null {
+  for (const sections of sectionCounts.slice(0, mostSections)) {
     const contact = Math.ceil(work.contactSeconds / sections)
     for (let mists = 0; mists <= mostMists; mists += 1) {
       const total = work.dwellMinSeconds + contact + 2 * work.toolChangeSeconds
@@ -128,6 +132,7 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     labelMaxSeconds: stage.labelMaxSeconds,
   }
   const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
+  if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
   // Suds from a bucket are put on with the mitt itself; there is nothing to keep wet before the rinse but the wheel.
   const split = stage.delivery === 'bucket' ? { sections: 1, mists: 0 } : leastSplit(work, seconds)
   const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
@@ -155,17 +160,52 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     }
   }
   const way = wayOf(split.sections)
-  const mists =
-    split.mists === 0
-      ? ''
-      : `, with ${split.mists === 1 ? 'a fine mist' : `${split.mists} fine mists`} in between`
   return {
     ...known,
     ...split,
     isNotNow: false,
-    text: `At ${degrees} it ${limit}: ${way}${mists}.${asFoam(stage, corner, work, split, job)}`,
+    text: `At ${degrees} it ${limit}: ${way}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
   }
 }
+
+/** Only a wheel's chemistry is worked in parts. */
+const splitKinds: readonly StageKind[] = ['wash', 'iron', 'mineral']
+/** Solvent and wipe-on go on a dry wheel: no mist. */
+const dryKinds: readonly StageKind[] = ['tar', 'waterless']
+
+/** Liners, tyres, tar spots and waterless work are not split: they are kept wet with mists, or done a little at a time. */
+function unsplitTiming(
+  { kind, delivery }: TimedStage,
+  known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
+  degrees: string,
+  work: ContactWork,
+  wetLimit: number,
+): StageTiming {
+  const whole = { ...known, sections: 1, isNotNow: false }
+  if (wetLimit === Infinity) return { ...whole, mists: 0, text: `At ${degrees} nothing dries.` }
+  const stays = `At ${degrees} it stays wet ${sayMinutes(wetLimit)}`
+  const split = delivery === 'bucket' ? { mists: 0 } : leastSplit(work, wetLimit, 1)
+  if (dryKinds.includes(kind))
+    return {
+      ...whole,
+      mists: 0,
+      text:
+        split?.mists === 0
+          ? `${stays}: all of it at once.`
+          : `${stays}: a little at a time, wiped before it is dry.`,
+    }
+  const mists = split?.mists ?? mostMists
+  return {
+    ...whole,
+    mists,
+    text: split
+      ? `${stays}: all of it at once${sayMists(mists)}.`
+      : `${stays}: scrub a little at a time and mist the rest again and again.`,
+  }
+}
+
+const sayMists = (mists: number): string =>
+  mists === 0 ? '' : `, with ${mists === 1 ? 'a fine mist' : `${mists} fine mists`} in between`
 
 const wayOf = (sections: number): string =>
   sections === 1 ? 'the whole wheel at once' : `a ${sectionNames[sections - 1]} of the wheel at a time`

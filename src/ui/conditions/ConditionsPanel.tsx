@@ -59,7 +59,17 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
   const [said, setSaid] = useState('')
   const [asking, setAsking] = useState(false)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  /** What was typed, until it is passed on: after a pause, or at once when the field is left. */
+  const typed = useRef<ConditionsFile | null>(null)
   useEffect(() => () => clearTimeout(timer.current), [])
+  const passOn = () => {
+    clearTimeout(timer.current)
+    const value = typed.current
+    typed.current = null
+    if (!value || !change) return
+    setDraft({})
+    change(value)
+  }
   const textOf = (key: string, value: number) => draft[key] ?? String(value)
   const merged = (texts: Record<string, string>) => ({
     ...conditions,
@@ -77,11 +87,8 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     setDraft(next)
     clearTimeout(timer.current)
     const valid = parse(conditionsFile, merged(next))
-    if (valid.ok && change)
-      timer.current = setTimeout(() => {
-        setDraft({})
-        change(valid.value)
-      }, pauseMilliseconds)
+    typed.current = valid.ok ? valid.value : null
+    if (valid.ok) timer.current = setTimeout(passOn, pauseMilliseconds)
   }
   const askWeather = async () => {
     setAsking(true)
@@ -132,6 +139,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
                 value={textOf(key, conditions[key])}
                 isInvalid={mendOf(key) !== undefined}
                 onChange={(event) => type(key, event.target.value)}
+                onBlur={passOn}
               />
               <Form.Control.Feedback type="invalid">{mendOf(key)}</Form.Control.Feedback>
             </Form.Group>

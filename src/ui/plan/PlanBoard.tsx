@@ -23,6 +23,7 @@ import { ProblemAlert } from '../ProblemAlert'
 import { drawnWheels } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
 import { PlanChoice } from './PlanChoice'
 import { PlanDetails } from './PlanDetails'
@@ -167,11 +168,13 @@ export function PlanBoard(props: PlanBoardProps) {
             </Link>
           ) : (
             <div className="plan-go">
-              <Link href={`/jobs/${jobId}/run`} className="btn btn-primary">
+              <KeptLink href={`/jobs/${jobId}/run`} keeping={keeping} className="btn btn-primary">
                 {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
                 <ArrowRight aria-hidden size={20} />
-              </Link>
-              <Link href={`/jobs/${jobId}/sheet`}>Job sheet</Link>
+              </KeptLink>
+              <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping}>
+                Job sheet
+              </KeptLink>
             </div>
           )}
         </div>

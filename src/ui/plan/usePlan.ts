@@ -51,6 +51,10 @@ export function usePlan(
   const [pending, setPending] = useState(0)
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const client = useRef<PlanClient | null>(null)
+  /** Changes that the server has not got yet: one that was overtaken by the next goes along with it. */
+  const unkept = useRef<PlanChangeInput>({})
+  /** The newest plan that the server has. */
+  const kept = useRef(first)
   useEffect(() => {
     const mine = new PlanClient()
     client.current = mine
@@ -59,6 +63,7 @@ export function usePlan(
   const change = useCallback(
     (next: JobFile, told: PlanChangeInput) => {
       setFile(next)
+      unkept.current = { ...unkept.current, ...told }
       setPending((count) => count + 1)
       const late = setTimeout(() => setWorking(true), patienceMilliseconds)
       void (async () => {
@@ -68,7 +73,11 @@ export function usePlan(
           if (result.ok) {
             // Drawing a plan of a hundred steps may be broken off for whatever the person does meanwhile.
             startTransition(() => setPlan(result.value))
-            setProblems((await keep(told)).problems)
+            const sent = unkept.current
+            const { problems: refused } = await keep(sent)
+            if (unkept.current === sent) unkept.current = {}
+            if (refused.length === 0) kept.current = result.value
+            setProblems(refused)
           } else setProblems(result.problems)
         } catch {
           setProblems([
@@ -86,10 +95,19 @@ export function usePlan(
   const keepOrder = useCallback(
     (better: PlanFile) => {
       const order = better.sequence?.entries ?? []
+      // What was not kept is not shown either: a reload would take it away without a word.
+      const takeBack = (why: readonly Problem[]) => {
+        setProblems(why)
+        startTransition(() => setPlan(kept.current))
+      }
       setPending((count) => count + 1)
       void keep({ order: order.map((entry) => ({ ...entry })) })
-        .then((kept) => setProblems(kept.problems))
-        .catch(() => setProblems([lostConnection]))
+        .then(({ problems: refused }) => {
+          if (refused.length > 0) return takeBack(refused)
+          kept.current = better
+          setProblems([])
+        })
+        .catch(() => takeBack([lostConnection]))
         .finally(() => setPending((count) => count - 1))
     },
     [keep],

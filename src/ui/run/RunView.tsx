@@ -119,7 +119,8 @@ export function RunView({
   const clock = shownAt ? urgentClock(state.clocks, shownAt, nowMilliseconds) : null
   const reading = clock && readClock(clock, nowMilliseconds)
   const dwellLeft = dwellLeftSeconds(state.clocks, current, nowMilliseconds)
-  const drying = filmToWet(state.clocks, current, dwellLeft !== null, nowMilliseconds)
+  const [theirs] = isShared ? stepsLeft(plan, state, order, 1 - who) : []
+  const drying = filmToWet(state.clocks, theirs ? [current, theirs] : [current], nowMilliseconds)
   const ring: RingMark | undefined =
     clock && reading
       ? {

@@ -1,0 +1,126 @@
+import { randomUUID } from 'node:crypto'
+import type { APIRequestContext, Page } from '@playwright/test'
+import { expect, test } from './server'
+
+const title = (page: Page) => page.locator('.run-now h1')
+const main = (page: Page) => page.locator('.run-acts > .btn-primary')
+const saved = (page: Page) => expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
+
+async function startJob(
+  page: Page,
+  set: string,
+  people: 1 | 2,
+  weather: Record<string, string> = {},
+): Promise<string> {
+  await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
+  await page.locator('.set-row').first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByLabel('Service').selectOption('decontaminate')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page.locator('.plan-answer')).toBeVisible()
+  for (const [label, value] of Object.entries(weather)) {
+    await page.getByLabel(label, { exact: true }).fill(value)
+  }
+  if (people === 2) {
+    await page.getByRole('button', { name: 'Two people' }).click()
+    await expect(page.getByRole('group', { name: 'Person 2' }).getByRole('button').first()).toBeVisible()
+    await expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
+  }
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(title(page)).toBeVisible()
+  return /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
+}
+
+const tapsOf = async (request: APIRequestContext, jobId: string) =>
+  (
+    (await (await request.get(`/api/jobs/${jobId}/events`)).json()) as {
+      events: { stepId: string; kind: string }[]
+    }
+  ).events
+
+test('a film that is nearly dry while its product dwells is misted in one tap, which can be taken back', async ({
+  page,
+  request,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const jobId = await startJob(page, 'Halden', 1, {
+    'Air, °C': '28',
+    'Humidity, %': '30',
+    'Wind, km/h': '12',
+  })
+  const post = async (data: { kind: string; stepId: string; at: string }) =>
+    expect(
+      (await request.post(`/api/jobs/${jobId}/events`, { data: { ...data, requestId: randomUUID() } })).ok(),
+    ).toBe(true)
+  // On to a chemical that dwells longer than its film lasts; its mists are given at once, far too early.
+  const waits = page.getByText(/^Let it dwell [2-9]:/)
+  let mists = 0
+  for (let taps = 0; !(mists > 0 && (await waits.isVisible())); taps += 1) {
+    expect(taps).toBeLessThan(80)
+    const before = await title(page).textContent()
+    mists = (await main(page).textContent()) === 'Misted' ? mists + 1 : 0
+    await main(page).click()
+    await expect(title(page)).not.toHaveText(before ?? '')
+  }
+  await saved(page)
+  const early = (await tapsOf(request, jobId)).slice(-1 - mists)
+  const keepWet = page.locator('.keep-wet')
+  await expect(keepWet).toHaveCount(0)
+  // As if that had been a while ago: longer and longer, until the film is near its end.
+  for (let age = 60; !(await keepWet.isVisible()); age += 15) {
+    expect(age).toBeLessThan(600)
+    for (const { stepId } of [...early].reverse())
+      await post({ kind: 'undone', stepId, at: new Date().toISOString() })
+    for (const { stepId } of early)
+      await post({ kind: 'done', stepId, at: new Date(Date.now() - age * 1000).toISOString() })
+    await page.reload()
+    await saved(page)
+    await page.waitForTimeout(300)
+  }
+  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(1)
+  await expect(keepWet).toContainText('nearly dry')
+  const before = await title(page).textContent()
+  await keepWet.click()
+  await expect(keepWet).toHaveCount(0)
+  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(0)
+  // A mist settles no step.
+  await expect(title(page)).toHaveText(before ?? '')
+  await saved(page)
+  expect((await tapsOf(request, jobId)).at(-1)?.kind).toBe('misted')
+  await page.reload()
+  await saved(page)
+  await expect(keepWet).toHaveCount(0)
+  await page.getByRole('button', { name: /^Undo: the mist/ }).click()
+  await expect(keepWet).toBeVisible()
+})
+
+test('two phones in one bay: each has its own steps and sees what the other did', async ({
+  page,
+  browser,
+  server,
+}) => {
+  const jobId = await startJob(page, 'Corvane', 2)
+  const phone = await browser.newContext({ baseURL: server.address, viewport: { width: 390, height: 844 } })
+  const other = await phone.newPage()
+  await other.goto(`/jobs/${jobId}/run`)
+  await other.getByRole('button', { name: 'Person 2' }).click()
+  await other.reload()
+  await expect(other.getByRole('button', { name: 'Person 2' })).toHaveAttribute('aria-pressed', 'true')
+  // What both do together is settled on one phone and gone from the other.
+  for (let step = 0; step < 3; step += 1) {
+    const before = await title(page).textContent()
+    await main(page).click()
+    await expect(title(page)).not.toHaveText(before ?? '')
+  }
+  await saved(page)
+  await expect(other.locator('.run-state [role=status]')).toHaveText(/^Step 4 /, { timeout: 15_000 })
+  await expect(title(other)).not.toHaveText((await title(page).textContent()) ?? '')
+  await main(other).click()
+  await saved(other)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 5 /, { timeout: 15_000 })
+  const events = (await (await page.request.get(`/api/jobs/${jobId}/events`)).json()) as {
+    events: { person?: number }[]
+  }
+  expect(events.events.map(({ person }) => person)).toEqual([0, 0, 0, 1])
+  await phone.close()
+})
