@@ -140,7 +140,7 @@ describe('going on from the middle', () => {
     const thin = { ...plan, steps }
     expect(resume(job, thin, settledAt(plan, at + 1, dwell + 30))).toMatchObject({ lost: [], dropped: [] })
     const settled = settledAt(plan, at + 1, dwell + 70)
-    expect(resume(job, thin, settled).lost.join()).toContain('wet all of it again first')
+    expect(resume(job, thin, settled).lost.join()).toContain('mist it in time')
     const misted = settled.map((one, index) => (index === at ? { ...one, wettedSecondsAgo: 5 } : one))
     expect(resume(job, thin, misted)).toMatchObject({ lost: [], dropped: [] })
   })

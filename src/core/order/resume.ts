@@ -3,6 +3,7 @@ import type { Plan, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Lag, Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { scheduleOf } from '@/core/sequence/schedule'
 import { solveSequence } from '@/core/sequence/solve'
+import { positionNames } from '@/core/wheel/position'
 import { faultsOf } from '@/core/sequence/verify'
 import { solveWithin } from './orderPlan'
 import { planProblem } from './planProblem'
@@ -230,10 +231,10 @@ export function resume(
   if (asPlanned && faultsOf(problem, asPlanned).length === 0)
     return { entries: entriesOf(asPlanned), lost: [], dropped: [] }
   const say = ({ from, to, why }: Lag): string => {
-    const late = `${made.steps[to]?.title ?? ''} comes late after ${made.steps[from]?.title.toLowerCase() ?? ''} (${why})`
-    return made.steps[to]?.act === 'rinse'
-      ? `${late}: do it now, without brushing, and look for stains.`
-      : `${late}: wet all of it again first, and look for stains.`
+    const next = made.steps[to]
+    if (next?.corner && next.act !== 'rinse')
+      return `${positionNames[next.corner]} dries before the next step there: mist it in time, else look for stains.`
+    return `${next?.title ?? ''} comes late after ${made.steps[from]?.title.toLowerCase() ?? ''} (${why}): do it now, without brushing, and look for stains.`
   }
   const kept = keepWhatCanBeKept(problem, urgentEffort)
   // What is too late is rinsed as it is: nobody brushes on while it dries.
