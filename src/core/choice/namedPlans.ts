@@ -15,6 +15,8 @@ const nothing: Found = { stages: [], cost: noCost }
 
 const noMoreThan = (a: Cost, b: Cost): boolean => a.every((value, at) => value <= (b[at] ?? 0))
 
+const sumOf = (cost: Cost): number => cost.reduce((sum, value) => sum + value, 0)
+
 /** Keeps the fronts of several groups from multiplying without end; the extremes and the balanced ones stay. */
 const mostKept = 60
 
@@ -28,7 +30,8 @@ export function combine(choices: readonly GroupChoice[], score: (cost: Cost) => 
         cost: addCost(one.cost, found.cost),
       })),
     )
-    next.sort((a, b) => score(a.cost) - score(b.cost))
+    // With a value set to nought, plans of one score may still beat each other.
+    next.sort((a, b) => score(a.cost) - score(b.cost) || sumOf(a.cost) - sumOf(b.cost))
     const front: WholeChoice[] = []
     for (const one of next) if (!front.some((kept) => noMoreThan(kept.cost, one.cost))) front.push(one)
     const extremes = [0, 1, 2, 3].map(

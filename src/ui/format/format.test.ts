@@ -3,7 +3,10 @@ import { formatClock, formatDuration, formatMillilitres, formatMoney } from './f
 
 test.each([
   [45, '45 s'],
+  [59.4, '59 s'],
+  [59.6, '1 min'],
   [60, '1 min'],
+  [3590, '1 h 0 min'],
   [2640, '44 min'],
   [4320, '1 h 12 min'],
 ])('%i seconds read %s', (seconds, text) => expect(formatDuration(seconds)).toBe(text))

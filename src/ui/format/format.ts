@@ -2,7 +2,7 @@ import { format, formatDistanceStrict, isSameYear } from 'date-fns'
 
 /** 4 min, 1 h 12 min; under a minute in seconds. */
 export function formatDuration(seconds: number): string {
-  if (seconds < 60) return `${Math.round(seconds)} s`
+  if (Math.round(seconds) < 60) return `${Math.round(seconds)} s`
   const minutes = Math.round(seconds / 60)
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
 }
