@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { familyIds, familyOf } from '@/core/chemistry/families'
+import { runState } from '@/core/run/runState'
 import { soonestDue } from '@/core/protection/dueEntry'
 import { intakeInput } from '@/contracts/intake'
 import { readJob } from '@/contracts/jobFile'
@@ -8,11 +9,12 @@ import { planInOrder } from '@/core/order/orderPlan'
 import { openInMemory, type Database } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
 import { listTools } from '@/data/queries/tools'
-import { listOpenJobs } from '@/data/queries/jobs'
+import { listFinishedJobs, listOpenJobs } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { listWheelSets } from '@/data/queries/wheelSets'
 import { dueList } from '@/services/dueList'
 import { intakeOffer } from '@/services/intakeOffer'
+import { learntPace } from '@/services/learntPace'
 import { jobFileFor } from '@/services/planJob'
 import { fillDemo } from './fillDemo'
 
@@ -75,6 +77,18 @@ describe('the demo shop', () => {
           expect(new Set(sequence?.entries.map(({ person }) => person)).size, name).toBe(2)
       }
   }, 120_000)
+
+  it('has worked jobs whose taps say how fast the shop works', async () => {
+    const pace = await learntPace(database, {})
+    expect(pace.agitate?.factor).toBeGreaterThan(1.08)
+    expect(pace.rinse?.factor).toBeLessThan(0.95)
+    expect(pace.agitate?.times).toBeGreaterThan(20)
+    for (const { job, events } of await listFinishedJobs(database, 50)) {
+      const state = runState(job.plan, events)
+      expect(state.current).toBeNull()
+      expect(state.clocks).toEqual([])
+    }
+  })
 
   it('has two years of records up to today, some protection overdue and some jobs planned', async () => {
     const { visits, total } = await listVisits(database, { pageSize: 1000 })

@@ -4,13 +4,14 @@ import { defaultSettings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
 import { addProduct } from '@/data/queries/cabinet'
 import { putTool } from '@/data/queries/tools'
-import { markFinished } from '@/data/queries/jobs'
+import { findJob, markFinished, storeRunEvents } from '@/data/queries/jobs'
 import { addLayer } from '@/data/queries/protection'
 import { writeSettings } from '@/data/queries/settings'
 import { addVisit } from '@/data/queries/visits'
 import { createWheelSet } from '@/data/queries/wheelSets'
 import { planJob } from '@/services/planJob'
 import { readDemoFiles, type Rhythm } from './readDemoFiles'
+import { workedTaps } from './workedTaps'
 
 const millisecondsPerDay = 86_400_000
 
@@ -96,19 +97,34 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   say(`${visits.length} visits in two years`)
 
   const today = ['corvane-summer', 'brackwater-estate', 'aldery-show']
-  for (const { key, intake } of wheelSets) {
+  const lastDays = (key: string): number =>
+    Math.min(...history.filter(({ wheelSet }) => wheelSet === key).map(({ lastDaysAgo }) => lastDaysAgo))
+  const plan = async ({ key, intake }: (typeof wheelSets)[number], at: Date): Promise<string | null> => {
     const wheelSetId = ids.get(key)
-    if (!wheelSetId) continue
-    const planned = await planJob(
-      database,
-      wheelSetId,
-      { ...intake, conditions: { ...intake.conditions, startAt: now.toISOString() } },
-      now,
-    )
+    if (!wheelSetId) return null
+    const conditions = { ...intake.conditions, startAt: at.toISOString() }
+    const planned = await planJob(database, wheelSetId, { ...intake, conditions }, at)
     if (!planned.ok)
       throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.mend}`)
-    // The others were worked at their last visit; their grades are what the next intake starts from.
-    if (!today.includes(key)) await markFinished(database, planned.value.jobId, now)
+    return planned.value.jobId
+  }
+  // Worked at their last visit; their grades are what the next intake starts from, their taps what the minutes follow.
+  const worked = wheelSets
+    .filter(({ key }) => !today.includes(key))
+    .map((set) => ({ set, days: lastDays(set.key) }))
+    .filter(({ days }) => Number.isFinite(days))
+    .sort((a, b) => b.days - a.days)
+  for (const { set, days } of worked) {
+    const finishedAt = new Date(now.getTime() - days * millisecondsPerDay)
+    const jobId = await plan(set, finishedAt)
+    const job = jobId ? await findJob(database, jobId) : null
+    if (!job) continue
+    await storeRunEvents(database, job.id, workedTaps(job.plan, finishedAt))
+    await markFinished(database, job.id, finishedAt)
+  }
+  for (const key of today) {
+    const set = wheelSets.find((one) => one.key === key)
+    if (set) await plan(set, now)
   }
   say(`${today.length} jobs planned for today`)
 }

@@ -17,6 +17,7 @@ import {
   listRunEvents,
   markFinished,
   replacePlan,
+  storeRunEvents,
 } from './jobs'
 import { createWheelSet } from './wheelSets'
 
@@ -112,6 +113,19 @@ describe('taps', () => {
     await expect(tap(id, { stepId: steps[0] ?? '', ...changes })).rejects.toThrow(/violates check/)
     expect(await listRunEvents(database, id)).toEqual([])
   })
+})
+
+it('taps of a job worked elsewhere are written all at once and come back the same', async () => {
+  const { id, steps } = await newJob()
+  const events = steps.map((stepId, index): RunEvent => ({
+    kind: 'done',
+    stepId,
+    at: at(index),
+    ...(index % 2 ? { person: 1 } : {}),
+  }))
+  await storeRunEvents(database, id, events)
+  expect(await listRunEvents(database, id)).toEqual(events)
+  expect((await findJob(database, id))?.startedAt).toEqual(at(0))
 })
 
 describe('open jobs', () => {

@@ -218,6 +218,35 @@ export function appendRunEvent(
   })
 }
 
+/** Writes the taps of a job that was worked elsewhere, all at once. */
+export async function storeRunEvents(
+  database: Queryable,
+  jobId: string,
+  events: readonly RunEvent[],
+): Promise<void> {
+  await database.query(
+    `with stored as (
+       insert into run_event (job_id, sequence, kind, step_id, at, person, request_id)
+       select $1, e.sequence, e.kind, e.step_id, e.at, e.person, gen_random_uuid()
+       from json_to_recordset($2::json)
+         as e(sequence integer, kind text, step_id text, at timestamptz, person smallint)
+       returning at)
+     update job set started_at = (select min(at) from stored) where id = $1`,
+    [
+      jobId,
+      JSON.stringify(
+        events.map(({ kind, stepId, at, person }, index) => ({
+          sequence: index + 1,
+          kind,
+          step_id: stepId,
+          at,
+          person: person ?? null,
+        })),
+      ),
+    ],
+  )
+}
+
 export async function markFinished(database: Queryable, jobId: string, at: Date): Promise<boolean> {
   const rows = await database.query(
     `update job set started_at = coalesce(started_at, $2), finished_at = $2
