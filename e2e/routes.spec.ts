@@ -43,7 +43,7 @@ test('bad jobs are refused with path, found value and mend, and the server stays
 
 test('taps are refused when they cannot be true', async ({ request, page }) => {
   await page.goto('/')
-  const href = await page.locator('.job-row h3 a').first().getAttribute('href')
+  const href = await page.locator('.job-row').filter({ hasText: 'Aldery' }).locator('h3 a').getAttribute('href')
   const post = (data: object) => request.post(`/api${href}/events`, { data })
   const tap = {
     kind: 'done',
@@ -55,7 +55,10 @@ test('taps are refused when they cannot be true', async ({ request, page }) => {
   expect((await post({ ...tap, at: '2001-01-01T00:00:00.000Z' })).status()).toBe(409)
   expect((await post({ ...tap, at: 'soon' })).status()).toBe(422)
   expect((await post({ ...tap, kind: 'broken' })).status()).toBe(422)
+  expect((await post({ ...tap, person: 2 })).status()).toBe(422)
   expect((await request.post('/api/jobs/nothing/events', { data: tap })).status()).toBe(404)
+  for (const id of ['nothing', '00000000-0000-4000-8000-000000000000'])
+    expect((await request.get(`/api/jobs/${id}/events`)).status()).toBe(404)
   expect((await post(tap)).status()).toBe(200)
   // The same request again is the same tap.
   expect((await post(tap)).status()).toBe(200)
