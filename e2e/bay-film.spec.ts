@@ -77,21 +77,24 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
     await saved(page)
     await page.waitForTimeout(300)
   }
-  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(1)
-  await expect(keepWet).toContainText('nearly dry')
+  // Another wheel may be as near; this is the one that is asked for first.
+  const wheel = (await keepWet.locator('b').textContent()) ?? ''
+  const asked = keepWet.filter({ hasText: wheel })
+  const warm = await page.locator('.run-clock.is-keepWet').count()
+  await expect(asked).toContainText('nearly dry')
   const before = await title(page).textContent()
-  await keepWet.click()
-  await expect(keepWet).toHaveCount(0)
-  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(0)
+  await asked.click()
+  await expect(asked).toHaveCount(0)
+  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(warm - 1)
   // A mist settles no step.
   await expect(title(page)).toHaveText(before ?? '')
   await saved(page)
   expect((await tapsOf(request, jobId)).at(-1)?.kind).toBe('misted')
   await page.reload()
   await saved(page)
-  await expect(keepWet).toHaveCount(0)
+  await expect(asked).toHaveCount(0)
   await page.getByRole('button', { name: /^Undo: the mist/ }).click()
-  await expect(keepWet).toBeVisible()
+  await expect(asked).toBeVisible()
 })
 
 test('two phones in one bay: each has its own steps and sees what the other did', async ({

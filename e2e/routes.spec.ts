@@ -43,7 +43,11 @@ test('bad jobs are refused with path, found value and mend, and the server stays
 
 test('taps are refused when they cannot be true', async ({ request, page }) => {
   await page.goto('/')
-  const href = await page.locator('.job-row').filter({ hasText: 'Aldery' }).locator('h3 a').getAttribute('href')
+  const href = await page
+    .locator('.job-row')
+    .filter({ hasText: 'Aldery' })
+    .locator('h3 a')
+    .getAttribute('href')
   const post = (data: object) => request.post(`/api${href}/events`, { data })
   const tap = {
     kind: 'done',

@@ -59,12 +59,12 @@ export class Deadlines {
    */
   canBeKept(layer: Layer, state: number, worker: number, pass: PassState): boolean {
     const { prepared, people, placeCount, side } = this
-    const { inTime, tolerance, assigned, hidden } = pass
+    const { inTime, assigned, hidden } = pass
     const openCount = layer.openCount[state] as number
     const net = state * side * side
     // In time order nothing starts before the last start.
     const since = inTime
-      ? Math.max(0, layer.net[net + 1 + worker] as number) - (layer.lastStart[state] as number) + tolerance
+      ? Math.max(0, layer.net[net + 1 + worker] as number) - (layer.lastStart[state] as number)
       : 0
     for (let one = 0; one < placeCount; one += 1) layer.slack[state * placeCount + one] = boundless
     const deadlines: Deadline[] = []
@@ -110,7 +110,7 @@ export class Deadlines {
     deadlines.sort((a, b) => a.room - b.room)
     for (let owner = 0; owner < people; owner += 1) if (!this.fits(deadlines, owner, null)) return false
     if (people === 1 || !inTime) return true
-    const from = (layer.lastStart[state] as number) - tolerance
+    const from = layer.lastStart[state] as number
     const busy = Array.from({ length: people }, (_, one) =>
       Math.max(0, (layer.net[net + 1 + one] as number) - from),
     )

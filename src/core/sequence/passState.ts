@@ -3,7 +3,6 @@ import type { Span } from './spans'
 /** How one pass goes about it. */
 export interface PassState {
   readonly inTime: boolean
-  readonly tolerance: number
   readonly assigned: readonly number[] | undefined
   readonly taken: ReadonlyMap<number, readonly Span[]> | undefined
   /** 1 for a place that is left out; its limits do not count. */

@@ -33,6 +33,25 @@ export function symmetriesOf(prepared: Prepared): readonly (readonly number[])[]
   return found
 }
 
+/**
+ * Whether a place not yet touched is the image of an earlier one under what still changes nothing.
+ * @param left a bit for every symmetry that is left
+ */
+export function hasTwin(symmetries: readonly (readonly number[])[], left: number, place: number): boolean {
+  for (let one = 0; one < symmetries.length; one += 1)
+    if ((left & (1 << one)) !== 0 && ((symmetries[one] as readonly number[])[place] as number) < place)
+      return true
+  return false
+}
+
+/** The symmetries that leave one more place where it is, as bits. */
+export function fixing(symmetries: readonly (readonly number[])[], left: number, place: number): number {
+  let fixed = left
+  for (let one = 0; one < symmetries.length; one += 1)
+    if ((symmetries[one] as readonly number[])[place] !== place) fixed &= ~(1 << one)
+  return fixed
+}
+
 /** Places of the same kind have the same operations with the same lags between them. */
 export function kindsOfPlaces(prepared: Prepared): readonly string[] {
   const { placeCount, problem, duration, tool, place, after, isDone } = prepared
