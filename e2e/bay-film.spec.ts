@@ -80,12 +80,10 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
   // Another wheel may be as near; this is the one that is asked for first.
   const wheel = (await keepWet.locator('b').textContent()) ?? ''
   const asked = keepWet.filter({ hasText: wheel })
-  const warm = await page.locator('.run-clock.is-keepWet').count()
   await expect(asked).toContainText('nearly dry')
   const before = await title(page).textContent()
   await asked.click()
   await expect(asked).toHaveCount(0)
-  await expect(page.locator('.run-clock.is-keepWet')).toHaveCount(warm - 1)
   // A mist settles no step.
   await expect(title(page)).toHaveText(before ?? '')
   await saved(page)

@@ -72,6 +72,15 @@ describe('what is left for two', () => {
     for (const steps of [one, other]) expect(steps).toEqual(expect.arrayContaining(together))
   })
 
+  it('does not send one to the end of the job while the other is still at a wheel', () => {
+    const all = stepsLeft(plan, state, null, null)
+    const wheelsOf = (person: number) => ofPerson(person).filter(({ corner }) => corner !== null)
+    const done = [...all.filter(({ corner }) => corner === null).slice(0, 3), ...wheelsOf(0)]
+    const events = done.map(({ id }): RunEvent => ({ kind: 'done', stepId: id, at: new Date(start) }))
+    const after = runState(plan, events)
+    expect(stepsLeft(plan, after, null, 0)[0]?.id).toBe(wheelsOf(1)[0]?.id)
+  })
+
   it('goes over to the other when one has nothing left', () => {
     const mine = new Set(ofPerson(0).map(({ id }) => id))
     const events = [...mine].map((stepId): RunEvent => ({ kind: 'done', stepId, at: new Date(start) }))

@@ -17,9 +17,9 @@ export function stepsLeft(plan: Plan, state: RunState, order: Resumed | null, pe
   const personOf = new Map(
     [...(plan.sequence?.entries ?? []), ...entries].map((entry) => [entry.stepId, entry.person]),
   )
-  // What belongs to no wheel is done together; who has nothing left takes what the other still has.
+  // What belongs to no wheel is done together, when its turn comes; who has no wheel left helps the other.
   const own = left.filter(({ id, corner }) => corner === null || (personOf.get(id) ?? 0) === person)
-  return own.length > 0 ? own : left
+  return own[0] === left[0] || own.some(({ corner }) => corner !== null) ? own : left
 }
 
 /** Brush work of the same wheel and chemical that a rinse out of turn gives up. */

@@ -122,6 +122,16 @@ describe('the run', () => {
     expect(state.settled.get('look')).toEqual({ as: 'done', at: at(0), person: 1 })
   })
 
+  it('offers to undo one’s own last tap, not the other’s', () => {
+    const events = [
+      { ...event('done', 'look', 0), person: 0 },
+      { ...event('done', 'spray', 5), person: 1 },
+    ]
+    expect(runState(plan, events, 0).undoable?.stepId).toBe('look')
+    expect(runState(plan, events, 1).undoable?.stepId).toBe('spray')
+    expect(runState(plan, [event('done', 'look', 0)], 1).undoable?.stepId).toBe('look')
+  })
+
   it('ignores a mist where nothing is wet', () => {
     expect(runState(plan, [event('misted', 'spray', 0)]).clocks).toEqual([])
   })

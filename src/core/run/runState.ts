@@ -92,8 +92,11 @@ function clocksAfter(
   return [...clocks.values()]
 }
 
-/** Replays the events over the plan. Pure: the same events give the same state after a reload. */
-export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
+/**
+ * Replays the events over the plan. Pure: the same events give the same state after a reload.
+ * @param person where two work: whose taps undo takes back
+ */
+export function runState(plan: Plan, events: readonly RunEvent[], person?: number): RunState {
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
   const standing = standingEvents(events, steps)
   const settled = new Map(
@@ -108,7 +111,10 @@ export function runState(plan: Plan, events: readonly RunEvent[]): RunState {
     settledCount: settled.size,
     settled,
     clocks: clocksAfter(plan, standing, steps),
-    undoable: undoableOf(standing.at(-1), steps),
+    undoable: undoableOf(
+      standing.findLast((one) => person === undefined || (one.person ?? person) === person),
+      steps,
+    ),
   }
 }
 

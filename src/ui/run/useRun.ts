@@ -82,7 +82,7 @@ export function useRun(
     }
   }, [queue, isShared])
   const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
-  const state = useMemo(() => runState(plan, events), [plan, events])
+  const state = useMemo(() => runState(plan, events, person), [plan, events, person])
   return {
     state,
     saving,
