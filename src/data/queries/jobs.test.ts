@@ -1,12 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
-import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { makePlan } from '@/core/plan/makePlan'
 import type { RunEvent } from '@/core/run/runState'
-import { intakeInput } from '@/contracts/intake'
+import { jobFormat, readJob } from '@/contracts/jobFile'
+import { writePlan, type PlanFile } from '@/contracts/planFile'
 import { wheelSetInput } from '@/contracts/wheelSet'
-import { planJob } from '@/services/planJob'
 import { openInMemory, type Database } from '../database'
-import { addProduct } from './cabinet'
 import {
   appendRunEvent,
   discardJob,
@@ -17,10 +16,18 @@ import {
   listRunEvents,
   markFinished,
   replacePlan,
+  storeJob,
   storeRunEvents,
 } from './jobs'
 import { createWheelSet } from './wheelSets'
 
+const wheel = {
+  position: 'frontLeft',
+  tyreCode: '255/35 R19',
+  rimWidthInches: 8.5,
+  spokeCount: 10,
+  finishes: [{ zone: 'face', finish: 'paintedGloss' }],
+} as const
 let database: Database
 let wheelSetId = ''
 const start = new Date('2026-05-01T08:00:00Z')
@@ -28,33 +35,26 @@ const at = (minutes: number) => new Date(start.getTime() + minutes * 60_000)
 
 beforeAll(async () => {
   database = await openInMemory()
-  for (const product of starterCabinet) await addProduct(database, product, 'EUR')
   wheelSetId = await createWheelSet(
     database,
     v.parse(wheelSetInput, {
       vehicle: { name: 'Orlen Tessaly', kind: 'car' },
       name: 'Summer set',
-      wheels: [
-        {
-          position: 'frontLeft',
-          tyreCode: '255/35 R19',
-          rimWidthInches: 8.5,
-          spokeCount: 10,
-          finishes: [{ zone: 'face', finish: 'paintedGloss' }],
-        },
-      ],
+      wheels: [wheel],
     }),
   )
 })
 afterAll(() => database.close())
 
 async function newJob(): Promise<{ id: string; steps: readonly string[] }> {
-  const intake = v.parse(intakeInput, {
-    corners: [{ position: 'frontLeft', loads: [{ zone: 'barrel', soil: 'bondedDust', grade: 2 }] }],
+  const read = readJob({
+    format: jobFormat,
+    corners: [{ ...wheel, loads: [{ zone: 'barrel', soil: 'bondedDust', grade: 2 }] }],
   })
-  const made = await planJob(database, wheelSetId, intake, start)
-  if (!made.ok) throw new Error(JSON.stringify(made.problems))
-  return { id: made.value.jobId, steps: made.value.plan.steps.map(({ id }) => id) }
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  const planFile = JSON.parse(JSON.stringify(writePlan(makePlan(read.value.job)))) as PlanFile
+  const id = await storeJob(database, { wheelSetId, jobFile: read.value.file, planFile, plannedFor: null })
+  return { id, steps: planFile.steps.map((step) => step.id) }
 }
 const tap = (
   id: string,
