@@ -7,6 +7,7 @@ import { soils } from '@/core/soils/soil'
 import type * as v from 'valibot'
 import { idsOnce, productFile, type ProductFile } from './cabinet'
 import { cabinetFile } from './formats'
+import { readJsonText } from './jsonText'
 import { parse } from './problems'
 
 /** Larger than any honest cabinet. */
@@ -185,13 +186,10 @@ export function readCabinetText(text: string): Result<v.InferOutput<typeof cabin
       ? succeed({ format: 'even-spoke/cabinet/1', products: products.value, tools: [] })
       : products
   }
-  let value: unknown
-  try {
-    value = JSON.parse(text.replace(/^\uFEFF/, ''))
-  } catch {
+  const json = readJsonText(text)
+  if (!json.ok)
     return fail({ path: '', found: showFound(text.slice(0, 40)), mend: 'This is neither a table nor JSON.' })
-  }
-  const read = parse(cabinetFile, value)
+  const read = parse(cabinetFile, json.value)
   if (!read.ok) return read
   if (!idsOnce(read.value.products))
     return fail({ path: 'products', found: 'an id twice', mend: 'Give each product its own id.' })

@@ -15,6 +15,7 @@ import { zones } from '@/core/wheel/zone'
 import { conditionsFile, conditionsOf } from './conditions'
 import { idsOnce, productFile, productOf, toolFile, toolOf } from './cabinet'
 import { numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
+import { readJsonText } from './jsonText'
 import { parse } from './problems'
 import { oncePerPosition, positionsOnce, wheelEntries } from './wheel'
 
@@ -239,15 +240,7 @@ export function readJobText(text: string): Result<{ file: JobFile; job: Job }> {
       mend: `A job file has at most ${longestJobBytes} bytes; this is something else.`,
     })
   }
-  let value: unknown
-  try {
-    value = JSON.parse(text.replace(/^\uFEFF/, ''))
-  } catch (error) {
-    return fail({
-      path: '',
-      found: JSON.stringify(text.slice(0, 40)),
-      mend: `This is not JSON: ${error instanceof Error ? error.message.slice(0, 120) : 'it cannot be parsed'}.`,
-    })
-  }
-  return readJob(value)
+  const json = readJsonText(text)
+  if (!json.ok) return json
+  return readJob(json.value)
 }

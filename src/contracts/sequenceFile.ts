@@ -1,8 +1,9 @@
 import * as v from 'valibot'
-import { fail, type Result } from '@/core/result'
+import type { Result } from '@/core/result'
 import { checkProblem } from '@/core/sequence/checkProblem'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { wholeNumberFrom } from './fields'
+import { readJsonText } from './jsonText'
 import { parse } from './problems'
 
 export const sequenceFormat = 'wheel-rcpsp-max/1'
@@ -62,17 +63,9 @@ export const problemOf = (file: SequenceFile): SequenceProblem => ({
 
 /** Reads a problem from text: syntax, shape, and whether it makes sense. */
 export function readSequenceText(text: string): Result<SequenceProblem> {
-  let value: unknown
-  try {
-    value = JSON.parse(text.replace(/^\uFEFF/, ''))
-  } catch (error) {
-    return fail({
-      path: '',
-      found: JSON.stringify(text.slice(0, 40)),
-      mend: `This is not JSON: ${error instanceof Error ? error.message.slice(0, 120) : 'it cannot be parsed'}.`,
-    })
-  }
-  const file = parse(sequenceFile, value)
+  const json = readJsonText(text)
+  if (!json.ok) return json
+  const file = parse(sequenceFile, json.value)
   return file.ok ? checkProblem(problemOf(file.value)) : file
 }
 
