@@ -1,5 +1,6 @@
 import type { Exposure } from '@/core/job/exposure'
-import type { Corner } from '@/core/job/job'
+import type { FinishState } from '@/core/rules/judge'
+import type { FinishZone } from '@/core/wheel/zone'
 import { judgedAs } from '@/core/finishes/finish'
 import type { Position } from '@/core/wheel/position'
 import type { BrakeReadings } from './hotBrakes'
@@ -67,7 +68,10 @@ export interface SurfaceEstimate {
 
 /** Surface temperature of a corner: as measured, else from sun, wind and finish. */
 export function surfaceOfCorner(
-  corner: Pick<Corner, 'position' | 'finishes'>,
+  corner: {
+    readonly position: Position
+    readonly finishes: Partial<Record<FinishZone, FinishState>>
+  },
   conditions: Conditions,
   at: Pick<HourAhead, 'sun' | 'airCelsius' | 'windKilometresPerHour' | 'cloudShare'> | null = null,
 ): SurfaceEstimate {

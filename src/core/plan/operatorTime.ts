@@ -1,6 +1,6 @@
 import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
-import type { Paces } from '@/core/run/pace'
+import type { Paces } from '@/core/run/paces'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { spokeGapMillimetres, usualHardwarePieces, type WheelGeometry } from '@/core/wheel-geometry'
 import type { Act, StageKind } from './plan'

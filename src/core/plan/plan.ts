@@ -11,24 +11,11 @@ import type { Soil } from '@/core/soils/soil'
 import type { StageTiming } from '@/core/timing/stageTiming'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
+import type { Act } from './act'
+import type { StageKind } from './stageKind'
 
-export const stageKinds = [
-  'arch', 'tyre', 'waterless', 'wash', 'iron', 'mineral', 'tar', 'protect', 'dress',
-] as const // prettier-ignore
-/** What a stage of chemistry is for, in working order. */
-export type StageKind = (typeof stageKinds)[number]
-
-export const stageNames: Record<StageKind, string> = {
-  arch: 'Arches',
-  tyre: 'Tyres',
-  waterless: 'Waterless',
-  wash: 'Wheel wash',
-  iron: 'Bonded dust',
-  mineral: 'Mineral scale',
-  tar: 'Tar',
-  protect: 'Protection',
-  dress: 'Tyre dressing',
-}
+export { acts, type Act } from './act'
+export { stageKinds, stageNames, type StageKind } from './stageKind'
 
 /** A rule that has a say on a stage. */
 export interface StageRule {
@@ -74,12 +61,6 @@ export interface Stage {
   readonly why: string
   readonly cautions: readonly string[]
 }
-
-export const acts = [
-  'lookRound', 'coolCheck', 'getReady', 'preRinse', 'spray', 'reMist', 'agitate', 'scrub', 'wipe', 'rinse', 'lookAgain', 'dry',
-  'protect', 'dress', 'body', 'brakes', 'writeDown',
-] as const // prettier-ignore
-export type Act = (typeof acts)[number]
 
 /** One thing to do with one's hands. */
 export interface Step {

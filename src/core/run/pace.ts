@@ -1,16 +1,7 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Act, Plan } from '@/core/plan/plan'
+import type { Paces } from './paces'
 import { runState, type RunEvent } from './runState'
-
-/** How a person's own logged times compare with the house's. */
-export interface Pace {
-  /** 1.2: a fifth longer than the house's value. */
-  readonly factor: number
-  /** Logged times it rests on. */
-  readonly times: number
-}
-
-export type Paces = Partial<Record<Act, Pace>>
 
 /** One step as it was worked. */
 export interface LoggedTime {

@@ -1,7 +1,7 @@
 import type { Pair } from './anneal'
 import { patient, quick } from './patience'
 import { offerPair, pairsOfShares, shiftedPair } from './shareOut'
-import type { Search, Standing } from './solve'
+import type { Search, Standing } from './search'
 
 /** A first round for every pair: moves tried, heat at its beginning and end as a share of the whole time. */
 const firstRound = { tries: 15_000, hot: 0.001, cold: 0.00015 }

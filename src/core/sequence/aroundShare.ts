@@ -1,10 +1,10 @@
 import type { Pair } from './anneal'
-import type { FoundOrder } from './layeredSearch'
+import type { FoundOrder } from './passOptions'
 import { manners } from './manners'
 import type { Patience } from './patience'
 import { scheduleOf } from './schedule'
 import type { Alternatives } from './shareOrders'
-import { silently, type Search, type Standing } from './solve'
+import { silently, type Search, type Standing } from './search'
 import type { Span } from './spans'
 
 /** The best order of one share with the other put around it, where the first has the single tools. */

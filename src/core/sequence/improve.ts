@@ -1,5 +1,5 @@
-import type { FoundOrder } from './layeredSearch'
-import type { Search, Standing } from './solve'
+import type { FoundOrder } from './passOptions'
+import type { Search, Standing } from './search'
 
 /** Operations in a row that are put in order anew at once. */
 const windowLength = 24

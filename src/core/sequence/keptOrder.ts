@@ -1,6 +1,6 @@
 import type { Ground } from './ground'
 import type { Layer } from './layer'
-import type { PassOptions } from './layeredSearch'
+import type { PassOptions } from './passOptions'
 import type { Prepared } from './prepared'
 import type { PlaceProgress } from './progress'
 import type { PlaceWaste } from './waste'

@@ -1,4 +1,4 @@
-import type { PassOptions } from './layeredSearch'
+import type { PassOptions } from './passOptions'
 
 /** How a pass goes about it: how many wet places it lets be, and how it ranks. From careful to free. */
 export const manners: readonly Pick<PassOptions, 'share' | 'mostWet' | 'doubt'>[] = [

@@ -1,4 +1,5 @@
-import type { FoundOrder, LayeredSearch } from './layeredSearch'
+import type { LayeredSearch } from './layeredSearch'
+import type { FoundOrder } from './passOptions'
 import type { Prepared } from './prepared'
 
 interface PlaceRun {

@@ -1,4 +1,4 @@
-import type { FoundOrder } from './layeredSearch'
+import type { FoundOrder } from './passOptions'
 import { setupSeconds, type Schedule, type SequenceProblem } from './problem'
 
 /**

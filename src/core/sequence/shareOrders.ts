@@ -1,10 +1,11 @@
-import { LayeredSearch, type FoundOrder } from './layeredSearch'
+import { LayeredSearch } from './layeredSearch'
 import { manners } from './manners'
+import type { FoundOrder } from './passOptions'
 import { quick, type Patience } from './patience'
 import { prepare } from './prepared'
 import type { Operation, Schedule, SequenceProblem } from './problem'
 import { scheduleOf } from './schedule'
-import { silently, solveSequence, type Search, type Standing } from './solve'
+import { silently, type Search, type Standing } from './search'
 
 /** Orders of a share for one person, the best first, and the places they are for. */
 export interface Alternatives {
@@ -25,7 +26,7 @@ export function* ordersOfShare(
   if (!orders) {
     const found: number[][] = []
     const effort = patience.effortOfShare(places.length)
-    const running = solveSequence(problem, effort)
+    const running = search.solve(problem, effort)
     let last: Schedule | null = null
     let spent = 0
     for (let step = running.next(); ; step = running.next()) {

@@ -3,7 +3,7 @@ import { oneAroundTheOther } from './aroundShare'
 import type { Patience } from './patience'
 import { ordersOfShare, type Alternatives } from './shareOrders'
 import { shifted } from './shifted'
-import type { Search, Standing } from './solve'
+import type { Search, Standing } from './search'
 
 /** Pairs of one way to share. */
 const mostPairs = 5

@@ -1,22 +1,11 @@
 import { annealRounds } from './annealRounds'
-import { Annealer } from './anneal'
-import { LayeredSearch, type FoundOrder, type PassOptions, type PassResult } from './layeredSearch'
+import { LayeredSearch } from './layeredSearch'
+import { Search, silently, type Standing } from './search'
 import { manners } from './manners'
 import { improve } from './improve'
 import { bestRound } from './onePlace'
 import { prepare, type Prepared } from './prepared'
-import type { Schedule, SequenceProblem } from './problem'
-import { scheduleOf } from './schedule'
-
-/** Where the search stands. */
-export interface Standing {
-  /** The best so far; null until one is found. */
-  readonly schedule: Schedule | null
-  /** No order is shorter than this. */
-  readonly lowerBoundSeconds: number
-  /** States looked into: the same on every machine, unlike seconds. */
-  readonly effort: number
-}
+import type { SequenceProblem } from './problem'
 
 export interface Answer extends Standing {
   /** True when every order is broken by some lag; then `places` names where that shows. */
@@ -39,75 +28,6 @@ const quickEffort = 30_000
 const quickWidths = [12, 25]
 const tinyWidths = [narrow, 4000, 16_000]
 
-/** What the parts of the search share. */
-export class Search {
-  best: FoundOrder | null = null
-  schedule: Schedule | null = null
-  lowerBoundSeconds: number
-  /** Spent on shares that are solved as problems of their own. */
-  effortOfShares = 0
-  private ownAnnealer: Annealer | null = null
-
-  constructor(
-    readonly problem: SequenceProblem,
-    readonly prepared: Prepared,
-    readonly layers: LayeredSearch,
-    /** The same for one person, to solve shares alone. */
-    readonly alone: LayeredSearch,
-    /** An answer is wanted in a moment: narrow searches only. */
-    readonly isQuick: boolean,
-  ) {
-    this.lowerBoundSeconds = layers.rootBound()
-  }
-
-  /** Made when two people's orders are put together; one person has no use for it. */
-  get annealer(): Annealer {
-    return (this.ownAnnealer ??= new Annealer(this.prepared))
-  }
-
-  get effort(): number {
-    return (
-      this.effortOfShares +
-      (this.ownAnnealer?.effort ?? 0) +
-      this.layers.effort +
-      (this.alone === this.layers ? 0 : this.alone.effort)
-    )
-  }
-
-  get isProven(): boolean {
-    return this.best !== null && this.best.makespanSeconds <= this.lowerBoundSeconds
-  }
-
-  standing(): Standing {
-    return { schedule: this.schedule, lowerBoundSeconds: this.lowerBoundSeconds, effort: this.effort }
-  }
-
-  /** Takes an order if it is the best so far; its clock is worked out anew, independent of the search. */
-  offer(order: FoundOrder | null): boolean {
-    if (!order || (this.best && order.makespanSeconds >= this.best.makespanSeconds)) return false
-    const schedule = scheduleOf(this.problem, order)
-    if (!schedule || (this.schedule && schedule.makespanSeconds >= this.schedule.makespanSeconds))
-      return false
-    this.best = { ...order, makespanSeconds: schedule.makespanSeconds }
-    this.schedule = schedule
-    return true
-  }
-
-  *pass(options: Omit<PassOptions, 'below'>): Generator<Standing, PassResult> {
-    const running = this.layers.pass({ below: this.best?.makespanSeconds ?? Infinity, ...options })
-    let step = running.next()
-    while (!step.done) {
-      yield this.standing()
-      step = running.next()
-    }
-    return step.value
-  }
-
-  *try(options: Omit<PassOptions, 'below'>): Generator<Standing, boolean> {
-    return this.offer((yield* this.pass(options)).best)
-  }
-}
-
 /**
  * The order of work that ends first, better and better. Deterministic: what it yields depends on the problem alone, and a caller
  * may stop it at any time with the best so far in hand.
@@ -120,7 +40,7 @@ export function* solveSequence(
   const prepared = prepare(problem)
   const layers = new LayeredSearch(prepared)
   const alone = prepared.people === 1 ? layers : new LayeredSearch(prepare({ ...problem, people: 1 }))
-  const search = new Search(problem, prepared, layers, alone, effort < quickEffort)
+  const search = new Search(problem, prepared, layers, alone, effort < quickEffort, solveSequence)
   const end = (isInfeasible: boolean, places: readonly number[] = []): Answer => ({
     ...search.standing(),
     isInfeasible,
@@ -196,13 +116,3 @@ function* stuckPlaces(search: Search): Generator<Standing, number[]> {
 
 const needsOthers = ({ problem, place: placeOf }: Prepared, place: number): boolean =>
   problem.lags.some(({ from, to }) => (placeOf[to] === place) !== (placeOf[from] === place))
-
-/** Lets another search run with its steps counted as one's own. */
-export function* silently<T>(running: Generator<void, T>, search: Search): Generator<Standing, T> {
-  let step = running.next()
-  while (!step.done) {
-    yield search.standing()
-    step = running.next()
-  }
-  return step.value
-}

@@ -5,7 +5,7 @@ import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '
 import type { Delivery } from '@/core/chemistry/family'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
-import type { StageKind } from '@/core/plan/plan'
+import type { StageKind } from '@/core/plan/stageKind'
 import type { Position } from '@/core/wheel/position'
 
 /** How a stage is worked at one wheel so that nothing dries. */
