@@ -19,6 +19,12 @@ const zones = [
   message: `src/${layer} must not depend on this layer; see docs/architecture.md.`,
 }))
 
+/** Functions in whose last digit two engines may differ: a plan has to be the same in the browser and on the server. */
+const unsteady = [
+  "MemberExpression[object.name='Math'][property.name=/^(exp|expm1|log|log2|log10|log1p|pow|sin|cos|tan|asin|acos|atan|atan2|cbrt|hypot)$/]",
+  "BinaryExpression[operator='**']",
+].map((selector) => ({ selector, message: 'Use core/quantity/steady, or multiply.' }))
+
 export default tseslint.config(
   {
     ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**'],
@@ -63,8 +69,18 @@ export default tseslint.config(
           selector: "NewExpression[callee.name='Date'][arguments.length=0]",
           message: 'The core is told the time.',
         },
+        ...unsteady,
       ],
     },
+  },
+  {
+    files: ['src/contracts/**/*.ts'],
+    ignores: ['src/contracts/**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...unsteady] },
+  },
+  {
+    files: ['src/core/quantity/steady.ts'],
+    rules: { 'no-restricted-syntax': 'off' },
   },
   {
     files: ['src/**/*.{ts,tsx}'],

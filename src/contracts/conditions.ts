@@ -5,6 +5,7 @@ import type { SunPosition } from '@/core/conditions/sun'
 import { exposures } from '@/core/job/exposure'
 import { positions } from '@/core/wheel/position'
 import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { cos } from '@/core/quantity/steady'
 
 /** Where the shop stands, for the sun. */
 export const placeFile = v.strictObject({
@@ -65,7 +66,8 @@ export const conditionsFile = v.strictObject({
 export type ConditionsInput = v.InferInput<typeof conditionsFile>
 export type ConditionsFile = v.InferOutput<typeof conditionsFile>
 
-const degrees = (radians: number): number => (radians * 180) / Math.PI
+/** Rounded to a millionth, so that the sun stands the same for every engine. */
+const degrees = (radians: number): number => Math.round(((radians * 180) / Math.PI) * 1e6) / 1e6
 
 const sunAt = (at: Date, { latitude, longitude }: v.InferOutput<typeof placeFile>): SunPosition => {
   const { altitude, azimuth } = SunCalc.getPosition(at, latitude, longitude)
@@ -82,8 +84,7 @@ export function conditionsOf(file: ConditionsFile): Conditions {
   const { place, startAt, utcOffsetMinutes, forecast, humidityPercent, cloudPercent, ...rest } = file
   const local = startAt ? new Date(new Date(startAt).getTime() + utcOffsetMinutes * 60_000) : null
   const startHour = local ? local.getUTCHours() + local.getUTCMinutes() / 60 : null
-  const swing = (hour: number): number =>
-    dailySwingCelsius * Math.cos(((hour - warmestHour) / 24) * 2 * Math.PI)
+  const swing = (hour: number): number => dailySwingCelsius * cos(((hour - warmestHour) / 24) * 2 * Math.PI)
   const day: HourAhead[] =
     place && local && startHour !== null
       ? Array.from({ length: 24 }, (_, hour) => {

@@ -3,6 +3,7 @@ import type { Job } from '@/core/job/job'
 import { services, type Target } from '@/core/services/service'
 import { amountOfGrade, type Soil } from '@/core/soils/soil'
 import type { WheelGroup } from './wheelGroup'
+import { log } from '@/core/quantity/steady'
 
 /** Soils that chemistry takes off a wheel; grit goes with the rinse. */
 export const wheelSoils = ['film', 'freshDust', 'bondedDust', 'tar', 'mineral', 'organic'] as const satisfies readonly Soil[] // prettier-ignore
@@ -37,7 +38,7 @@ function neediest(group: WheelGroup, soil: Soil, target: number): number {
   return group.zones.reduce((most, zone) => {
     const amount = amountAt(group, zone, soil)
     if (amount <= target) return most
-    return Math.max(most, Math.log(amount / target) / (group.mechanics.get(zone) ?? 1))
+    return Math.max(most, log(amount / target) / (group.mechanics.get(zone) ?? 1))
   }, 0)
 }
 

@@ -40,7 +40,7 @@ export function promising(options: readonly Option[], need: Need, pinned: readon
   for (const pull of pulls) {
     const price = ({ cost }: Option) => cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
     for (let count = 1; count <= 8 && kept.size < mostPromising; count += 1)
-      take(count, (option) => worth(option) ** 2 / price(option))
+      take(count, (option) => (worth(option) * worth(option)) / price(option))
   }
   return [...kept].sort((a, b) => a - b)
 }
@@ -69,7 +69,7 @@ export function firstGuesses(
         }, 0)
         const price = option.cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
         // Squared, so that what finishes the job goes before what is merely cheap.
-        const value = done ** 2 / price
+        const value = (done * done) / price
         if (value > best.value) best = { index, value, effect }
       })
       if (best.index < 0) break

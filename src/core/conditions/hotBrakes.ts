@@ -1,4 +1,5 @@
 import { fail, showFound, succeed, type Result } from '@/core/result'
+import { exp, log } from '@/core/quantity/steady'
 
 /** Two readings of a brake, some minutes apart. */
 export interface BrakeReadings {
@@ -39,10 +40,10 @@ export function coolingOf(readings: BrakeReadings, airCelsius: number, okCelsius
       found: showFound(secondCelsius),
       mend: 'The second reading has to be lower than the first; measure the same spot again after some minutes.',
     })
-  const tauMinutes = minutesApart / Math.log((firstCelsius - airCelsius) / (secondCelsius - airCelsius))
+  const tauMinutes = minutesApart / log((firstCelsius - airCelsius) / (secondCelsius - airCelsius))
   return succeed({
     tauMinutes,
-    waitMinutes: tauMinutes * Math.log((secondCelsius - airCelsius) / (okCelsius - airCelsius)),
+    waitMinutes: tauMinutes * log((secondCelsius - airCelsius) / (okCelsius - airCelsius)),
   })
 }
 
@@ -53,6 +54,4 @@ export const coolingCelsius = (
   tauMinutes: number,
   minutes: number,
 ): number =>
-  tauMinutes === 0
-    ? secondCelsius
-    : airCelsius + (secondCelsius - airCelsius) * Math.exp(-minutes / tauMinutes)
+  tauMinutes === 0 ? secondCelsius : airCelsius + (secondCelsius - airCelsius) * exp(-minutes / tauMinutes)

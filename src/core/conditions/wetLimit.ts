@@ -1,5 +1,6 @@
 import type { Delivery } from '@/core/chemistry/family'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { power } from '@/core/quantity/steady'
 
 /**
  * Evaporation from a wet surface, kg/m²h. Uno, ACI Materials Journal 95-M34 (1998):
@@ -11,7 +12,7 @@ export function evaporationKilogramsPerM2Hour(
   humidityShare: number,
   windKilometresPerHour: number,
 ): number {
-  const vapour = (celsius: number): number => Math.max(0, celsius + 18) ** 2.5
+  const vapour = (celsius: number): number => power(Math.max(0, celsius + 18), 2.5)
   return (
     5 * (vapour(surfaceCelsius) - humidityShare * vapour(airCelsius)) * (windKilometresPerHour + 4) * 1e-6
   )

@@ -6,6 +6,7 @@ import { millilitresAtCorner } from '@/core/plan/amounts'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import { wheelZones } from '@/core/wheel/zone'
+import { log } from '@/core/quantity/steady'
 
 /** One package of a product on the same dirt: what a clean wheel costs with it. */
 export interface CleanWheelCost {
@@ -39,7 +40,7 @@ export function cleanWheelCosts(
   bucketLitres: number,
   own: OwnEstimates,
 ): CleanWheelCost[] {
-  const wanted = Math.log(Math.max(1, amountOfGrade(grade) / estimate('targetMaintained', own)))
+  const wanted = log(Math.max(1, amountOfGrade(grade) / estimate('targetMaintained', own)))
   return products
     .filter((product) => !product.archived && ratingOf(product, soil) > 0)
     .flatMap((product) => {

@@ -3,6 +3,7 @@ import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Soil } from '@/core/soils/soil'
+import { exp, power } from '@/core/quantity/steady'
 
 /** How a product is used in one stage. */
 export interface Use {
@@ -24,7 +25,7 @@ export function activity(dwellSeconds: number, product: Product): number {
   const { activeLifeSeconds } = familyOf(product.family)
   const label = product.dwellSeconds.max
   if (label <= 0) return 1
-  const risen = (seconds: number) => 1 - Math.exp((-3 * seconds) / activeLifeSeconds)
+  const risen = (seconds: number) => 1 - exp((-3 * seconds) / activeLifeSeconds)
   return risen(dwellSeconds) / risen(label)
 }
 
@@ -35,8 +36,8 @@ export function activity(dwellSeconds: number, product: Product): number {
 export function removalExponent(soil: Soil, use: Use, own: OwnEstimates): number {
   const reference = referenceOf(ratingOf(use.product, soil), own)
   if (reference === 0) return 0
-  const strength = (use.fraction / use.product.strength.to) ** estimate('strengthExponent', own)
-  const warmth = estimate('q10', own) ** ((clip(use.surfaceCelsius, 0, 40) - 20) / 10)
+  const strength = power(use.fraction / use.product.strength.to, estimate('strengthExponent', own))
+  const warmth = power(estimate('q10', own), (clip(use.surfaceCelsius, 0, 40) - 20) / 10)
   return reference * strength * warmth * activity(use.dwellSeconds, use.product)
 }
 
@@ -49,6 +50,6 @@ export interface Left {
 
 export function leftOf(amount: number, exponent: number, own: OwnEstimates): Left {
   const band = estimate('removalBand', own)
-  const after = (share: number) => amount * Math.exp(-exponent * share)
+  const after = (share: number) => amount * exp(-exponent * share)
   return { expected: after(1), low: after(1 + band), high: after(Math.max(0, 1 - band)) }
 }

@@ -1,3 +1,5 @@
+import { log } from '@/core/quantity/steady'
+
 /** A coefficient that nobody published: a value to start from, with its reason. A shop can put its own in its place. */
 export interface Estimate {
   readonly value: number
@@ -60,10 +62,10 @@ export const houseEstimates = {
   shareFace: one(0.35, 'share', 0.05, 0.9, 'Windows, face and lip.'),
 
   // What a product removes: K by rating, and what changes it.
-  removalRating1: one(Math.log(2), 'e-folds', 0.1, 2, 'Rated 1: half of it goes.'),
-  removalRating2: one(Math.log(4), 'e-folds', 0.2, 3, 'Rated 2: three quarters go.'),
-  removalRating3: one(Math.log(10), 'e-folds', 0.4, 5, 'Rated 3: nine tenths go.'),
-  removalRating4: one(Math.log(33), 'e-folds', 0.8, 7, 'Rated 4: all but a thirtieth goes.'),
+  removalRating1: one(log(2), 'e-folds', 0.1, 2, 'Rated 1: half of it goes.'),
+  removalRating2: one(log(4), 'e-folds', 0.2, 3, 'Rated 2: three quarters go.'),
+  removalRating3: one(log(10), 'e-folds', 0.4, 5, 'Rated 3: nine tenths go.'),
+  removalRating4: one(log(33), 'e-folds', 0.8, 7, 'Rated 4: all but a thirtieth goes.'),
   strengthExponent: one(0.6, '', 0, 1.5, 'Twice the strength does not clean twice as well.'),
   q10: one(1.5, '', 1, 3, 'Ten degrees warmer, about half as fast again.'),
   mechanicsNone: one(0.4, 'factor', 0.05, 1, 'Where no tool reaches, the chemistry is alone.'),

@@ -13,6 +13,7 @@ import { gradeOfAmount } from '@/core/soils/expectedLoad'
 import { gradeNames, soilNames } from '@/core/soils/soil'
 import type { LadderStep } from './plan'
 import type { GroupStage } from './wheelStages'
+import { log } from '@/core/quantity/steady'
 
 const listed = (parts: readonly string[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
@@ -155,7 +156,7 @@ export function oneGradeMore(
 }
 
 /** Need from which a strong product is worth a word. */
-const worthAWord = Math.log(16)
+const worthAWord = log(16)
 
 /** A strong product that only a shop setting keeps back, where there is enough of what it takes. */
 export function heldBackBySchool(choices: readonly GroupChoice[]): string | null {

@@ -16,6 +16,7 @@ import { wheelZones } from '@/core/wheel/zone'
 import { millilitresAtCorner } from './amounts'
 import { stageSeconds } from './operatorTime'
 import type { StageKind } from './plan'
+import { log } from '@/core/quantity/steady'
 
 /** Chemistry for rubber or liner on some wheels. */
 export interface RubberStage {
@@ -79,7 +80,7 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
   for (const soil of soilsOf[surface]) {
     const grade = worstGrade(corners, [surface], soil)
     const target = targetAmount(targets[soil] ?? 'maintained', job.estimates)
-    const wanted = grade === 0 ? 0 : Math.log(amountOfGrade(grade) / target)
+    const wanted = grade === 0 ? 0 : log(amountOfGrade(grade) / target)
     if (wanted <= 0) continue
     const each = removalExponent(soil, use, job.estimates) * mechanics
     const needed = each > 0 ? Math.ceil(wanted / each - 1e-9) : Infinity

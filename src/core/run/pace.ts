@@ -2,6 +2,7 @@ import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Act, Plan } from '@/core/plan/plan'
 import type { Paces } from './paces'
 import { runState, type RunEvent } from './runState'
+import { exp, log } from '@/core/quantity/steady'
 
 /** One step as it was worked. */
 export interface LoggedTime {
@@ -59,11 +60,11 @@ export function pacesOf(logged: readonly LoggedTime[], own: OwnEstimates): Paces
   const trust = estimate('paceTrust', own)
   const ratios = new Map<Act, number[]>()
   for (const { act, houseSeconds, takenSeconds } of logged)
-    ratios.set(act, [...(ratios.get(act) ?? []), Math.log(takenSeconds / houseSeconds)])
+    ratios.set(act, [...(ratios.get(act) ?? []), log(takenSeconds / houseSeconds)])
   return Object.fromEntries(
     [...ratios].map(([act, list]) => {
       const drawn = (median(list) * list.length) / (list.length + trust)
-      const factor = Math.min(believed.most, Math.max(believed.least, Math.exp(drawn)))
+      const factor = Math.min(believed.most, Math.max(believed.least, exp(drawn)))
       return [act, { factor: Math.round(factor * 100) / 100, times: list.length }]
     }),
   )

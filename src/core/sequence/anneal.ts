@@ -1,6 +1,7 @@
 import { Draws } from './draws'
 import { Merger } from './merge'
 import type { Prepared } from './prepared'
+import { log, power } from '@/core/quantity/steady'
 
 /** Two people's orders with their clock. */
 export interface Pair {
@@ -91,8 +92,8 @@ export class Annealer {
       if (at % 256 === 255) yield null
       const orders = this.moved(here, draws)
       if (!orders) continue
-      const heat = from.makespanSeconds * hot * (cold / hot) ** (at / tries)
-      const mayCost = -heat * Math.log(draws.share())
+      const heat = from.makespanSeconds * hot * power(cold / hot, at / tries)
+      const mayCost = -heat * log(draws.share())
       const mostCost = here.cost + mayCost
       // What the other end may fall to is not known before; a tenth is allowed for.
       const others = 0.9 * (here.cost - here.makespanSeconds)

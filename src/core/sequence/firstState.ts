@@ -3,6 +3,7 @@ import { mostOpen, none, type Layer } from './layer'
 import { toolIndex, type Prepared } from './prepared'
 import type { PlaceProgress } from './progress'
 import type { PlaceWaste } from './waste'
+import { power } from '@/core/quantity/steady'
 
 /** Writes the one state a pass begins from: what is done and wet already, where the people are and when they can begin. */
 export function writeFirstState(ground: Ground, layer: Layer, hidden: Uint8Array): void {
@@ -20,7 +21,7 @@ export function writeFirstState(ground: Ground, layer: Layer, hidden: Uint8Array
   }
   layer.awaySum[0] = away
   layer.remaining[0] = remaining
-  layer.symmetries[0] = 2 ** symmetries.length - 1
+  layer.symmetries[0] = power(2, symmetries.length) - 1
   for (let single = 0; single < singles.length; single += 1) layer.lastUser[single] = -1
   const open = openAtFirst(prepared)
   layer.openCount[0] = open.length

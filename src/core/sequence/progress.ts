@@ -38,7 +38,7 @@ export class PlaceProgress {
     this.localOf = new Int32Array(prepared.count).fill(-1)
     for (const [id, at] of this.local) this.localOf[id] = at
     this.ancestors = this.ids.map((id) => this.ancestorsOf(id))
-    this.chains = new Int32Array(this.ids.length ** 2).fill(-2)
+    this.chains = new Int32Array(this.ids.length * this.ids.length).fill(-2)
     const done = Uint8Array.from(this.ids, (id) => prepared.isDone[id] as number)
     this.start = this.intern(done)
   }

@@ -4,6 +4,7 @@ import { discFactors, padFactors, type Brakes } from '@/core/wheel/brakes'
 import { axleOf, type Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { amountOfGrade, grades, type Grade, type Soil } from './soil'
+import { log, power } from '@/core/quantity/steady'
 
 /** What happened since the wheels were last clean. */
 export interface SinceClean {
@@ -20,7 +21,7 @@ export interface SinceClean {
 export function gradeOfAmount(amount: number): Grade {
   if (amount < 0.5) return 0
   return grades.slice(1).reduce<Grade>((nearest, grade) => {
-    const distance = (one: Grade) => Math.abs(Math.log(amount / amountOfGrade(one)))
+    const distance = (one: Grade) => Math.abs(log(amount / amountOfGrade(one)))
     return distance(grade) < distance(nearest) ? grade : nearest
   }, 1)
 }
@@ -78,5 +79,5 @@ export function learntDustFactor(factor: number, expectedAmount: number, gradedA
   if (expectedAmount < 0.25) return factor
   // A clean wheel says "less", not "nothing".
   const ratio = Math.max(0.25, gradedAmount) / expectedAmount
-  return Math.min(4, Math.max(0.25, factor * ratio ** learningRate))
+  return Math.min(4, Math.max(0.25, factor * power(ratio, learningRate)))
 }

@@ -1,3 +1,5 @@
+import { power } from '@/core/quantity/steady'
+
 export const soils = [
   'grit', 'film', 'freshDust', 'bondedDust', 'tar', 'mineral', 'organic', 'tyreBrowning',
 ] as const // prettier-ignore
@@ -39,4 +41,4 @@ export const gradeNames: Record<Grade, string> = {
 }
 
 /** Amount behind a grade: each grade doubles, 0 1 2 4 8. House scale. */
-export const amountOfGrade = (grade: Grade): number => (grade === 0 ? 0 : 2 ** (grade - 1))
+export const amountOfGrade = (grade: Grade): number => (grade === 0 ? 0 : power(2, grade - 1))

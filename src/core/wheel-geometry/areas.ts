@@ -30,7 +30,7 @@ export const archEstimates = {
 
 /** Ring of the outer sidewall: π/4 (OD² − (25.4 D)²). Inputs mm, result m². */
 const ringM2 = (outerMillimetres: number, innerMillimetres: number): number =>
-  ((Math.PI / 4) * (outerMillimetres ** 2 - innerMillimetres ** 2)) / 1e6
+  ((Math.PI / 4) * (outerMillimetres * outerMillimetres - innerMillimetres * innerMillimetres)) / 1e6
 
 /**
  * Areas from the geometry. Sidewall, barrel (π·25.4D·25.4J) and disc are exact for the nominal size;

@@ -21,8 +21,9 @@ export function estimateOpenness(
   const lip = faceShares.lip.value
   const spokeLength = ((lip - hub) * rimDiameterMillimetres) / 2
   const spokes =
-    (spokeCount * spokeWidthMillimetres * spokeLength) / ((Math.PI / 4) * rimDiameterMillimetres ** 2)
-  return Math.min(0.95, Math.max(0, lip ** 2 - hub ** 2 - spokes))
+    (spokeCount * spokeWidthMillimetres * spokeLength) /
+    ((Math.PI / 4) * rimDiameterMillimetres * rimDiameterMillimetres)
+  return Math.min(0.95, Math.max(0, lip * lip - hub * hub - spokes))
 }
 
 /** Length of one spoke between hub and lip, mm. */
