@@ -225,3 +225,20 @@ test('looking longer for an order shows what is found, can be stopped, and is ke
   await page.reload()
   await expect(async () => expect(await bars()).toBe(better)).toPass()
 })
+
+test('what was typed last goes along: into the bay, and with the change that overtakes it', async ({
+  page,
+}) => {
+  await planOf(page, 'Tusker')
+  await condition(page, 'Air, °C').fill('31')
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(page.locator('.run-now h1')).toBeVisible()
+  await page.getByRole('link', { name: /^Leave the bay/ }).click()
+  await expect(condition(page, 'Air, °C')).toHaveValue('31')
+  await condition(page, 'Humidity, %').fill('29')
+  await page.getByRole('button', { name: 'Two people' }).click()
+  await settled(page)
+  await page.reload()
+  await expect(condition(page, 'Humidity, %')).toHaveValue('29')
+  await expect(page.getByRole('button', { name: 'Two people' })).toHaveAttribute('aria-pressed', 'true')
+})

@@ -1,30 +1,34 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState, type MouseEvent, type ReactNode } from 'react'
+import { useState, type MouseEvent, type ReactNode } from 'react'
 
 interface KeptLinkProps {
   readonly href: string
   /** A change is still on its way to the server. */
   readonly keeping: boolean
+  readonly whenKept: () => Promise<boolean>
   readonly className?: string
   readonly children: ReactNode
 }
 
-/** A link away from the plan: it waits until the newest change is on the server, so that the next page has it. */
-export function KeptLink({ href, keeping, className, children }: KeptLinkProps) {
+/**
+ * A link away from the plan. It waits until the newest change is on the server, so that the next page has it; where that was
+ * refused the plan stays in front, with the reason.
+ */
+export function KeptLink({ href, keeping, whenKept, className, children }: KeptLinkProps) {
   'use memo'
   const router = useRouter()
-  const [isLeaving, setIsLeaving] = useState(false)
-  useEffect(() => {
-    if (isLeaving && !keeping) router.push(href)
-  }, [isLeaving, keeping, href, router])
-  const leave = (event: MouseEvent) => {
+  const [isWaiting, setIsWaiting] = useState(false)
+  const follow = async (event: MouseEvent) => {
     if (!keeping || event.metaKey || event.ctrlKey || event.shiftKey) return
     event.preventDefault()
-    setIsLeaving(true)
+    setIsWaiting(true)
+    const isKept = await whenKept()
+    setIsWaiting(false)
+    if (isKept) router.push(href)
   }
   return (
-    <Link href={href} className={className} aria-busy={isLeaving} onClick={leave}>
+    <Link href={href} className={className} aria-busy={isWaiting} onClick={(event) => void follow(event)}>
       {children}
     </Link>
   )

@@ -55,6 +55,7 @@ export function PlanBoard(props: PlanBoardProps) {
     working,
     keeping,
     problems,
+    whenKept,
     wish,
     setConditions,
     setPeople,
@@ -168,11 +169,16 @@ export function PlanBoard(props: PlanBoardProps) {
             </Link>
           ) : (
             <div className="plan-go">
-              <KeptLink href={`/jobs/${jobId}/run`} keeping={keeping} className="btn btn-primary">
+              <KeptLink
+                href={`/jobs/${jobId}/run`}
+                keeping={keeping}
+                whenKept={whenKept}
+                className="btn btn-primary"
+              >
                 {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
                 <ArrowRight aria-hidden size={20} />
               </KeptLink>
-              <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping}>
+              <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping} whenKept={whenKept}>
                 Job sheet
               </KeptLink>
             </div>

@@ -19,6 +19,8 @@ export interface PlanState {
   /** The newest change is not on the server yet. */
   readonly keeping: boolean
   readonly problems: readonly Problem[]
+  /** Comes once the server has answered to every change; false where it refused the last. */
+  whenKept(): Promise<boolean>
   wish(changes: Partial<Wishes>): void
   setConditions(conditions: ConditionsFile): void
   setPeople(people: number): void
@@ -53,6 +55,8 @@ export function usePlan(
   const client = useRef<PlanClient | null>(null)
   /** Changes that the server has not got yet: one that was overtaken by the next goes along with it. */
   const unkept = useRef<PlanChangeInput>({})
+  /** The change that was made last, on its way to the server. */
+  const newest = useRef<Promise<boolean>>(Promise.resolve(true))
   /** The newest plan that the server has. */
   const kept = useRef(first)
   useEffect(() => {
@@ -66,10 +70,10 @@ export function usePlan(
       unkept.current = { ...unkept.current, ...told }
       setPending((count) => count + 1)
       const late = setTimeout(() => setWorking(true), patienceMilliseconds)
-      void (async () => {
+      newest.current = (async () => {
         try {
           const result = await client.current?.plan(next)
-          if (!result) return
+          if (!result) return true
           if (result.ok) {
             // Drawing a plan of a hundred steps may be broken off for whatever the person does meanwhile.
             startTransition(() => setPlan(result.value))
@@ -78,7 +82,9 @@ export function usePlan(
             if (unkept.current === sent) unkept.current = {}
             if (refused.length === 0) kept.current = result.value
             setProblems(refused)
-          } else setProblems(result.problems)
+            return refused.length === 0
+          }
+          setProblems(result.problems)
         } catch {
           setProblems([
             { path: '', found: '', mend: 'The plan could not be worked out here; load the page again.' },
@@ -88,6 +94,7 @@ export function usePlan(
           setWorking(false)
           setPending((count) => count - 1)
         }
+        return false
       })()
     },
     [keep],
@@ -99,13 +106,15 @@ export function usePlan(
       const takeBack = (why: readonly Problem[]) => {
         setProblems(why)
         startTransition(() => setPlan(kept.current))
+        return false
       }
       setPending((count) => count + 1)
-      void keep({ order: order.map((entry) => ({ ...entry })) })
+      newest.current = keep({ order: order.map((entry) => ({ ...entry })) })
         .then(({ problems: refused }) => {
           if (refused.length > 0) return takeBack(refused)
           kept.current = better
           setProblems([])
+          return true
         })
         .catch(() => takeBack([lostConnection]))
         .finally(() => setPending((count) => count - 1))
@@ -120,6 +129,13 @@ export function usePlan(
     working,
     keeping: pending > 0,
     problems,
+    whenKept: async () => {
+      for (;;) {
+        const last = newest.current
+        const isKept = await last
+        if (last === newest.current) return isKept
+      }
+    },
     wish: (changes) => {
       // Another choice of products makes other steps: what was put to a time by hand no longer means anything.
       const wishes = writable({ ...file.wishes, ...('placed' in changes ? {} : { placed: [] }), ...changes })
