@@ -78,7 +78,7 @@ export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 
           </li>
         ))}
         {paces.length === 0 && (
-          <li className="soft">Finish a job on your own in the bay and your own times count here.</li>
+          <li className="soft">Finish a job in the bay and your own times count here.</li>
         )}
       </ul>
     </details>
