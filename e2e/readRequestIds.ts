@@ -1,4 +1,4 @@
-import { openDatabase } from '../src/data/database'
+import { openDatabase } from '../src/data/openDatabase'
 
 const folder = process.argv[2] ?? ''
 const database = await openDatabase(folder)

@@ -31,6 +31,18 @@ async function answers(url) {
   }
 }
 
+const passedOn = ['SIGINT', 'SIGTERM', 'SIGHUP']
+
+/** npm passes on a request to stop, but cannot when it is killed itself; then this process gets another parent. */
+function stopWithCaller(child) {
+  if (!process.env.npm_lifecycle_event || process.platform === 'win32') return
+  const caller = process.ppid
+  const timer = setInterval(() => {
+    if (process.ppid !== caller) child.kill('SIGTERM')
+  }, 1000)
+  timer.unref()
+}
+
 /** Starts the built application and resolves with it once it answers; a failed start ends this process with its code. */
 export async function serve({ dataFolder, port, app = root, healthPath = '/api/health' }) {
   const address = `http://${host}:${port}`
@@ -45,10 +57,16 @@ export async function serve({ dataFolder, port, app = root, healthPath = '/api/h
         NODE_ENV: 'production',
         EVEN_SPOKE_DATA: dataFolder,
         EVEN_SPOKE_ADDRESS: address,
+        EVEN_SPOKE_STOPS_WITH_PARENT: '1',
+        EVEN_SPOKE_TAKE_OVER: flag('take-over') ? '1' : '',
+        EVEN_SPOKE_RECOVERY: flag('last-good') ? 'lastGood' : flag('as-it-is') ? 'asItIs' : '',
       },
-      stdio: ['ignore', 'ignore', 'inherit'],
+      // Nothing is ever written to its input: that it ends tells the application that this process has ended.
+      stdio: ['pipe', 'ignore', 'inherit'],
     },
   )
+  for (const signal of passedOn) process.on(signal, () => child.kill(signal))
+  stopWithCaller(child)
   let ended = null
   child.once('exit', (code, signal) => {
     ended = code ?? (signal ? 1 : 0)
@@ -62,9 +80,9 @@ export async function serve({ dataFolder, port, app = root, healthPath = '/api/h
   return { child, address }
 }
 
-/** Keeps running until the application ends; passes on a request to stop. */
+/** Keeps running until the application ends. */
 export function stayWith(child) {
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  if (child.exitCode !== null) process.exit(child.exitCode)
   child.once('exit', (code) => process.exit(code ?? 0))
 }
 

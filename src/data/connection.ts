@@ -1,8 +1,13 @@
 import 'server-only'
-import { openDatabase, type Database } from './database'
+import type { Database } from './database'
+import { DataFailure } from './dataFailure'
+import { openDatabase } from './openDatabase'
 
 /** Next bundles modules more than once; the process must still open the folder once only. */
-const shared = globalThis as typeof globalThis & { evenSpokeDatabase?: Promise<Database> }
+const shared = globalThis as typeof globalThis & {
+  evenSpokeDatabase?: Promise<Database>
+  evenSpokeStops?: boolean
+}
 
 export function dataFolder(): string {
   const folder = process.env.EVEN_SPOKE_DATA
@@ -10,17 +15,26 @@ export function dataFolder(): string {
   return folder
 }
 
+const recoveryOf = (text: string | undefined) => (text === 'lastGood' || text === 'asItIs' ? text : undefined)
+
 /** The one database of this process, opened at first use. */
 export function database(): Promise<Database> {
-  shared.evenSpokeDatabase ??= openDatabase(dataFolder(), () => {
-    process.stderr.write('Another process took over the data folder; stopping so that nothing is lost.\n')
-    process.exit(75)
+  if (shared.evenSpokeStops) return Promise.reject(new DataFailure('engine', 'The program is stopping.'))
+  shared.evenSpokeDatabase ??= openDatabase(dataFolder(), {
+    upkeep: true,
+    takeOver: process.env.EVEN_SPOKE_TAKE_OVER === '1',
+    recovery: recoveryOf(process.env.EVEN_SPOKE_RECOVERY),
+    say: (text) => process.stderr.write(`${text}\n`),
+    onLost: (text) => {
+      process.stderr.write(`${text}\n`)
+      process.exit(75)
+    },
   })
   return shared.evenSpokeDatabase
 }
 
+/** Closes the database for good; the process is about to end. */
 export async function closeDatabase(): Promise<void> {
-  const open = shared.evenSpokeDatabase
-  shared.evenSpokeDatabase = undefined
-  await (await open)?.close()
+  shared.evenSpokeStops = true
+  await (await shared.evenSpokeDatabase)?.close()
 }

@@ -5,6 +5,7 @@ export const failureExitCodes = {
   diskFull: 74,
   newerDatabase: 78,
   changedMigration: 78,
+  damaged: 65,
   engine: 70,
 } as const
 

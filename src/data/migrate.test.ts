@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { openDatabase, openInMemory } from './database'
+import { openInMemory } from './database'
+import { openDatabase } from './openDatabase'
 import { migrate, readMigrations, type Migration } from './migrate'
 
 const extra = (sql: string, number = readMigrations().length + 1): Migration => ({
@@ -70,7 +71,7 @@ describe('the data folder', () => {
     const database = await openDatabase(folder)
     await database.close()
     const older = readMigrations().slice(0, -1)
-    await expect(openDatabase(folder, undefined, older)).rejects.toMatchObject({
+    await expect(openDatabase(folder, { migrations: older })).rejects.toMatchObject({
       reason: 'newerDatabase',
       exitCode: 78,
     })

@@ -1,16 +1,40 @@
+import { constants } from 'node:os'
 import { closeDatabase, database } from './connection'
 import { isDataFailure } from './dataFailure'
 
+/** Longer than any clean stop takes; then the process ends all the same, ms. Nothing acknowledged is lost by that. */
+const longestStopMilliseconds = 30_000
+
 /** Opens the database or ends the process with a plain text and the exit code of the reason. */
 export async function openAtStart(): Promise<void> {
+  stopInOrder()
   try {
-    const opened = await database()
-    // The engine has no cleaner of its own: dead rows and old statistics would slow every query.
-    await opened.query('vacuum analyze')
+    await database()
   } catch (error) {
     const failure = isDataFailure(error) ? error : null
     process.stderr.write(`${failure?.message ?? (error instanceof Error ? error.message : String(error))}\n`)
     process.exit(failure?.exitCode ?? 70)
   }
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void closeDatabase())
+}
+
+/**
+ * A request to stop, or the end of the script that started this process, closes the database before the process ends.
+ * The framework's own handlers are taken off: they end the process without waiting for that.
+ */
+function stopInOrder(): void {
+  let stopping = false
+  const stop = (code: number): void => {
+    if (stopping) return
+    stopping = true
+    setTimeout(() => process.exit(code), longestStopMilliseconds).unref()
+    closeDatabase()
+      .catch((error: unknown) => process.stderr.write(`Closing the data failed: ${String(error)}\n`))
+      .finally(() => process.exit(code))
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.removeAllListeners(signal)
+    process.on(signal, () => stop(128 + constants.signals[signal]))
+  }
+  // The start script holds the other end; it closes with that process, however it ends.
+  if (process.env.EVEN_SPOKE_STOPS_WITH_PARENT === '1') process.stdin.on('close', () => stop(0)).resume()
 }

@@ -1,8 +1,8 @@
 import { access, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { isDataFailure } from '@/data/dataFailure'
-import { lockFolder } from '@/data/folderLock'
-import { openDatabase } from '@/data/database'
+import { lockFolder } from '@/data/folder/folderLock'
+import { openDatabase } from '@/data/openDatabase'
 import { fillDemo } from './fillDemo'
 
 /** Left in the folder when the demo data is whole; without it the next start fills anew. */
@@ -23,10 +23,10 @@ async function main(folder: string): Promise<void> {
     )
   }
   // The lock is held while the old data goes, so that a running demo is refused and not pulled from under.
-  const lock = await lockFolder(folder, () => process.exit(75))
+  const lock = await lockFolder(folder, { onLost: () => process.exit(75) })
   await writeFile(join(folder, demoMark), 'Demo data: a reset deletes the database in this folder.\n')
   await rm(join(folder, completeMark), { force: true })
-  await rm(join(folder, 'database'), { recursive: true, force: true })
+  for (const old of ['database', 'copies']) await rm(join(folder, old), { recursive: true, force: true })
   await lock.release()
   const database = await openDatabase(folder)
   await fillDemo(database, new Date(), (text) => process.stdout.write(`  ${text}\n`))

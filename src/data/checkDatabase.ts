@@ -1,0 +1,113 @@
+import type { PGlite } from '@electric-sql/pglite'
+
+/** Rows by table as the tables themselves have counted them. */
+export async function keptCounts(postgres: PGlite): Promise<Record<string, number>> {
+  const { rows } = await postgres.query<{ name: string; rows: number }>(
+    'select name, rows::double precision as rows from table_count order by name',
+  )
+  return Object.fromEntries(rows.map(({ name, rows: count }) => [name, count]))
+}
+
+const errorText = (error: unknown): string => (error instanceof Error ? error.message : String(error))
+
+/** Reads every page of every table, and not an index in its place. */
+async function countedNow(postgres: PGlite, table: string): Promise<number | string> {
+  try {
+    const { rows } = await postgres.query<{ rows: number }>(
+      `select count(*)::double precision as rows from ${quoted(table)}`,
+    )
+    return rows[0]?.rows ?? 0
+  } catch (error) {
+    return errorText(error)
+  }
+}
+
+const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`
+
+async function tableProblems(postgres: PGlite): Promise<string[]> {
+  const tables = await postgres.query<{ name: string }>(
+    "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('schema_migration', 'table_count') order by 1",
+  )
+  const kept = await keptCounts(postgres)
+  const problems: string[] = []
+  for (const { name } of tables.rows) {
+    const found = await countedNow(postgres, name)
+    const wanted = kept[name]
+    if (typeof found === 'string') problems.push(`${name}: ${found}`)
+    else if (wanted === undefined) problems.push(`${name}: nobody knows how many rows it should have`)
+    else if (wanted !== found) problems.push(`${name}: ${found} of ${wanted} rows`)
+  }
+  return problems
+}
+
+interface Finding {
+  readonly name: string
+  readonly msg: string
+}
+
+const storedRelations = `select c.oid, c.relname::text as name, c.relkind = 'i' as is_index
+  from pg_class c left join pg_am a on a.oid = c.relam
+  where (c.relkind in ('r', 't') and c.relnamespace in ('public'::regnamespace, 'pg_toast'::regnamespace))
+     or (c.relkind = 'i' and a.amname = 'btree' and c.relpersistence = 'p')`
+
+/** Damaged tables give rows; a damaged index, or a page that cannot be read, throws. */
+const findings = (where: string): string => `
+  select r.name, found.msg from (${storedRelations}) r
+    cross join lateral verify_heapam(r.oid, on_error_stop => true, check_toast => true) found
+    where not r.is_index and ${where}
+  union all
+  select r.name, null from (${storedRelations}) r cross join lateral bt_index_check(r.oid) where r.is_index and ${where}`
+
+/** What the engine's own check says of tables with their long values, and of every index. */
+async function structureProblems(postgres: PGlite): Promise<string[]> {
+  const look = async (where: string): Promise<string[]> =>
+    (await postgres.query<Finding>(findings(where))).rows.flatMap(({ name, msg }) =>
+      msg === null ? [] : [`${name}: ${msg}`],
+    )
+  try {
+    return await look('true')
+  } catch {
+    // One by one, to name them all.
+    const { rows } = await postgres.query<{ oid: number; name: string }>(
+      `select oid::int as oid, name from (${storedRelations}) r order by oid`,
+    )
+    const problems: string[] = []
+    for (const { oid, name } of rows) {
+      problems.push(
+        ...(await look(`r.oid = ${Number(oid)}`).catch((error: unknown) => [`${name}: ${errorText(error)}`])),
+      )
+    }
+    return problems
+  }
+}
+
+/**
+ * A quick look at everything that is stored: damage gives a line each, in the words of the table it is in. Empty where
+ * all is well.
+ */
+export async function damageIn(postgres: PGlite): Promise<string[]> {
+  try {
+    await postgres.exec(
+      'create extension if not exists amcheck; set enable_indexscan = off; set enable_indexonlyscan = off; set enable_bitmapscan = off',
+    )
+    const problems = [...(await tableProblems(postgres)), ...(await structureProblems(postgres))]
+    await postgres.exec('reset enable_indexscan; reset enable_indexonlyscan; reset enable_bitmapscan')
+    return problems
+  } catch (error) {
+    return [errorText(error)]
+  }
+}
+
+/** Takes what is there now for the right number; for a person who goes on with what is left. */
+export async function recount(postgres: PGlite): Promise<void> {
+  await postgres.exec(`
+    create temporary table counted as select tablename as name from pg_tables
+      where schemaname = 'public' and tablename not in ('schema_migration', 'table_count');
+    do $$ declare t text; begin
+      for t in select name from counted loop
+        execute format('insert into table_count (name, rows) select %L, count(*) from %I
+          on conflict (name) do update set rows = excluded.rows', t, t);
+      end loop;
+    end $$;
+    drop table counted`)
+}

@@ -1,0 +1,59 @@
+import type { Engine } from '../engine'
+import { copyWhileRunning, listCopies, type About } from './goodCopies'
+
+/** A checkpoint after so much log keeps a start after a power cut short and the log small, bytes. */
+const logBytesOfCheckpoint = 8 * 1024 * 1024
+/** And after so long, however little was written, ms. */
+const checkpointMilliseconds = 10 * 60_000
+const lookMilliseconds = 15_000
+const dayMilliseconds = 24 * 3_600_000
+
+export interface Keeper {
+  stop(): Promise<void>
+}
+
+/**
+ * Does in the background what the engine does not do by itself here: checkpoints, and a good copy once a day.
+ * @param copies also makes the daily copy
+ */
+export function startKeeper(
+  folder: string,
+  engine: Engine,
+  countRows: () => Promise<About['rows']>,
+  { copies, say, now = () => new Date() }: { copies: boolean; say: (text: string) => void; now?: () => Date },
+): Keeper {
+  let sinceCheckpoint = engine.files.logBytes
+  let checkpointAt = performance.now()
+  let work: Promise<void> = Promise.resolve()
+
+  const checkpoint = async (): Promise<void> => {
+    const written = engine.files.logBytes - sinceCheckpoint
+    const old = performance.now() - checkpointAt > checkpointMilliseconds
+    if (written < logBytesOfCheckpoint && !(old && written > 0)) return
+    await engine.postgres.exec('checkpoint')
+    sinceCheckpoint = engine.files.logBytes
+    checkpointAt = performance.now()
+  }
+  const copy = async (): Promise<void> => {
+    const newest = listCopies(folder)[0]
+    // A clock set back makes the newest look to come; then a copy is due, too.
+    const age = newest ? Math.abs(now().getTime() - new Date(newest.madeAt).getTime()) : Infinity
+    if (age > dayMilliseconds) await copyWhileRunning(folder, engine, countRows, now())
+  }
+  const look = (): void => {
+    work = work
+      .then(checkpoint)
+      .then(() => (copies ? copy() : undefined))
+      .catch((error: unknown) =>
+        say(`Keeping ${folder} in order failed: ${error instanceof Error ? error.message : String(error)}`),
+      )
+  }
+  const timer = setInterval(look, lookMilliseconds)
+  timer.unref()
+  return {
+    stop: () => {
+      clearInterval(timer)
+      return work
+    },
+  }
+}

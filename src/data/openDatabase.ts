@@ -1,0 +1,210 @@
+import { existsSync } from 'node:fs'
+import { statfs } from 'node:fs/promises'
+import type { PGlite } from '@electric-sql/pglite'
+import { damageIn, keptCounts, recount } from './checkDatabase'
+import { overEngine, type Database } from './database'
+import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
+import { startEngine, type Engine } from './engine'
+import { buildBeside, databaseFolderOf, stateOf } from './folder/databaseFolder'
+import { damageText, describeCopy } from './folder/damageText'
+import { lockFolder, type FolderLock } from './folder/folderLock'
+import { copyClosed, copyWhileRunning, listCopies, restoreCopy, type GoodCopy } from './folder/goodCopies'
+import { startKeeper } from './folder/keeper'
+import { readPlace, readWatermark } from './folder/watermark'
+import { migrate, readMigrations, type Migration } from './migrate'
+
+/** A database in a data folder. */
+export interface StoredDatabase extends Database {
+  /** Makes a good copy beside it, without stopping work. */
+  copy(): Promise<GoodCopy>
+}
+
+export interface OpenOptions {
+  /** Called when the folder was lost or cannot be written any more, with the text for the person; stop at once. */
+  readonly onLost?: (text: string) => void
+  readonly migrations?: readonly Migration[]
+  readonly takeOver?: boolean
+  /** What to do with damaged data: put the last good copy in its place, or go on with what is left. */
+  readonly recovery?: 'lastGood' | 'asItIs'
+  /** Tidies up at the start, and makes good copies at the close and once a day; for the program, not for tools. */
+  readonly upkeep?: boolean
+  readonly say?: (text: string) => void
+}
+
+/** Less room than this and the engine could stop in the middle of a write. */
+const leastFreeBytes = 32 * 1024 * 1024
+
+const errorText = (error: unknown): string => (error instanceof Error ? error.message : String(error))
+
+async function requireRoom(folder: string): Promise<void> {
+  const { bavail, bsize } = await statfs(folder)
+  if (bavail * bsize >= leastFreeBytes) return
+  throw new DataFailure(
+    'diskFull',
+    `The disk with ${folder} has less than ${leastFreeBytes / 1024 / 1024} MB left. Nothing was changed; free some space and start again.`,
+  )
+}
+
+/** Makes a first, empty database. Data without a whole database is never built over. */
+async function ensureDatabase(folder: string, migrations: readonly Migration[]): Promise<void> {
+  const place = databaseFolderOf(folder)
+  const state = stateOf(place)
+  if (state === 'whole') return
+  const copies = listCopies(folder)
+  if (state === 'broken')
+    throw new DataFailure(
+      'damaged',
+      damageText(folder, [`${place} holds data, but no PG_VERSION`], copies, false),
+    )
+  if (copies.length > 0)
+    throw new DataFailure('damaged', damageText(folder, [`${place} is missing or empty`], copies, false))
+  await buildBeside(place, async (beside) => {
+    const engine = await startEngine(beside, () => true)
+    await migrate(overEngine(engine.postgres, folder), migrations)
+    await engine.postgres.close()
+  })
+}
+
+async function lostLog(postgres: PGlite, folder: string, reached: bigint | null): Promise<string | null> {
+  const { rows } = await postgres.query<{ place: string }>(
+    'select pg_current_wal_insert_lsn()::text as place',
+  )
+  const place = readPlace(rows[0]?.place ?? '')
+  if (reached === null || place === null || place >= reached) return null
+  return `The end of the log in ${folder} is damaged: the last ${reached - place} bytes that were written before the program ended are missing. Look whether the last taps and entries are there.`
+}
+
+interface Opened {
+  readonly engine: Engine
+  readonly problems: readonly string[]
+}
+
+/** Starts the engine and looks at what it opened. @throws DataFailure `damaged` where it does not start */
+async function openAndCheck(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
+  const place = databaseFolderOf(folder)
+  const reached = readWatermark(place)
+  let engine: Engine
+  try {
+    engine = await startEngine(place, lock.stillOwned)
+  } catch (error) {
+    const full = failureOfFileError(error, folder)
+    throw (
+      full ??
+      new DataFailure('damaged', damageText(folder, [errorText(error)], listCopies(folder), false), {
+        cause: error,
+      })
+    )
+  }
+  const lost = await lostLog(engine.postgres, folder, reached)
+  if (lost) say(lost)
+  return { engine, problems: await damageIn(engine.postgres) }
+}
+
+/** Puts the newest good copy that opens in the place of the database. */
+async function openLastGood(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
+  const copies = listCopies(folder)
+  if (copies.length === 0)
+    throw new DataFailure('damaged', `There is no good copy in ${folder} yet. Nothing was changed.`)
+  for (const copy of copies) {
+    const aside = await restoreCopy(folder, copy, new Date())
+    say(
+      `Put the good copy ${describeCopy(copy)} in place.${aside ? ` What was there before is in ${aside}.` : ''}`,
+    )
+    const opened = await openAndCheck(folder, lock, say).catch((error: unknown) => {
+      say(errorText(error))
+      return null
+    })
+    if (opened?.problems.length === 0) return opened
+    say('That copy is damaged, too.')
+    await opened?.engine.postgres.close().catch(() => undefined)
+  }
+  throw new DataFailure(
+    'damaged',
+    `None of the ${copies.length} good copies in ${folder} opens. They and the data are still there.`,
+  )
+}
+
+async function openWhole(folder: string, lock: FolderLock, options: OpenOptions): Promise<Engine> {
+  const say = options.say ?? (() => undefined)
+  if (options.recovery === 'lastGood') return (await openLastGood(folder, lock, say)).engine
+  await ensureDatabase(folder, options.migrations ?? readMigrations())
+  const { engine, problems } = await openAndCheck(folder, lock, say)
+  if (problems.length === 0) return engine
+  if (options.recovery === 'asItIs') {
+    say(`Going on with what is left in ${folder}:\n${problems.map((problem) => `  ${problem}`).join('\n')}`)
+    await recount(engine.postgres)
+    return engine
+  }
+  await engine.postgres.close().catch(() => undefined)
+  throw new DataFailure('damaged', damageText(folder, problems, listCopies(folder), true))
+}
+
+/**
+ * Opens the database of a data folder: takes the lock, makes a first database or checks the one that is there, migrates.
+ * What a query or transaction has written is on the disk when it resolves.
+ * @throws DataFailure with its reason
+ */
+export async function openDatabase(folder: string, options: OpenOptions = {}): Promise<StoredDatabase> {
+  const place = databaseFolderOf(folder)
+  const lose = options.onLost ?? (() => undefined)
+  const lock = await lockFolder(folder, {
+    takeOver: options.takeOver,
+    say: options.say,
+    onLost: () =>
+      lose(
+        existsSync(place)
+          ? `Another process took over ${folder}; stopping so that nothing is lost.`
+          : `${place} was moved or deleted while the program ran; stopping. Put it back, or start anew.`,
+      ),
+  })
+  let engine: Engine | null = null
+  try {
+    await requireRoom(folder)
+    engine = await openWhole(folder, lock, options)
+    lock.needs(place)
+    engine.files.commits.onFailure = (error) =>
+      lose(
+        `The disk with ${folder} refused to keep what was written (${errorText(error)}); stopping. What was acknowledged before is safe.`,
+      )
+    const database = overEngine(engine.postgres, folder, engine.files)
+    await database.query("set time zone 'UTC'")
+    await migrate(database, options.migrations ?? readMigrations())
+    // The engine has no cleaner of its own: dead rows and old statistics would slow every query.
+    if (options.upkeep) await database.query('vacuum analyze')
+    return keptDatabase(folder, database, engine, lock, options)
+  } catch (error) {
+    await engine?.postgres.close().catch(() => undefined)
+    await lock.release()
+    if (isDataFailure(error)) throw error
+    throw (
+      failureOfFileError(error, folder) ??
+      new DataFailure('engine', `The data in ${folder} could not be opened: ${errorText(error)}`, {
+        cause: error,
+      })
+    )
+  }
+}
+
+function keptDatabase(
+  folder: string,
+  database: Database,
+  engine: Engine,
+  lock: FolderLock,
+  { upkeep = false, say = () => undefined }: OpenOptions,
+): StoredDatabase {
+  const countRows = () => keptCounts(engine.postgres)
+  const keeper = startKeeper(folder, engine, countRows, { copies: upkeep, say })
+  const bytesAtStart = engine.files.logBytes
+  return {
+    ...database,
+    copy: () => copyWhileRunning(folder, engine, countRows, new Date()),
+    close: async () => {
+      await keeper.stop()
+      const changed = engine.files.logBytes > bytesAtStart || listCopies(folder).length === 0
+      const rows = upkeep && changed ? await countRows() : null
+      await database.close()
+      if (rows) await copyClosed(folder, rows, engine.files.currentLog, new Date())
+      await lock.release()
+    },
+  }
+}
