@@ -1,5 +1,5 @@
-import { spawnSync } from 'node:child_process'
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { cpSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 // The shared test, though its server is not used: so this long file starts early, beside the others.
 import { expect, newFolder, startServer, test } from './server'
@@ -8,11 +8,7 @@ test('kill -9 twenty times during a run of writes loses nothing that was acknowl
   test.setTimeout(300_000)
   const folder = newFolder()
   const prepared = process.env.EVEN_SPOKE_TEST_DEMO ?? ''
-  spawnSync(process.execPath, [
-    '-e',
-    `require('fs').cpSync(${JSON.stringify(prepared)}, ${JSON.stringify(folder)}, {recursive:true})`,
-  ])
-  rmSync(join(folder, 'owner.json'), { force: true })
+  cpSync(prepared, folder, { recursive: true })
   const acknowledged: string[] = []
   let job = ''
   let count = 0
@@ -78,6 +74,72 @@ test('a second process on the same folder is refused and told who has it', async
   expect(second.stderr).not.toContain('    at ')
   expect((await fetch(`${first.address}/api/health`)).ok).toBe(true)
   await first.stop()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** Posts a tap that counts; true when the server acknowledged it. */
+const tapAt = (address: string, job: string, requestId: string): Promise<boolean> =>
+  fetch(`${address}/api${job}/events`, {
+    method: 'POST',
+    body: JSON.stringify({ kind: 'misted', stepId: 'lookRound', at: new Date().toISOString(), requestId }),
+  }).then(
+    (answer) => answer.ok,
+    () => false,
+  )
+
+test('a suspended server keeps its folder: a second start is refused, and no tap is lost', async () => {
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  const server = await startServer(folder)
+  const job = /\/jobs\/[0-9a-f-]{36}/.exec(await (await fetch(server.address)).text())?.[0] ?? ''
+  const taps = Array.from({ length: 8 }, () => crypto.randomUUID())
+  for (const id of taps.slice(0, 4)) expect(await tapAt(server.address, job, id)).toBe(true)
+  server.process.kill('SIGSTOP')
+  const second = refusedStart(folder)
+  expect(second.status).toBe(75)
+  expect(second.stderr).toContain(`process ${server.process.pid}`)
+  server.process.kill('SIGCONT')
+  for (const id of taps.slice(4)) expect(await tapAt(server.address, job, id)).toBe(true)
+  await server.stop('SIGKILL')
+  const again = await startServer(folder)
+  const answer = await fetch(`${again.address}/api${job}/events`)
+  expect(((await answer.json()) as { events: unknown[] }).events).toHaveLength(taps.length)
+  await again.stop()
+  expect(readdirSync(join(folder, 'copies')).length).toBeGreaterThan(0)
+  rmSync(folder, { recursive: true, force: true })
+})
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP', 'SIGKILL'] as const) {
+  test(`the start script ends its server with it: ${signal}`, async () => {
+    const folder = newFolder()
+    const script = spawn(process.execPath, ['scripts/start.mjs', '--data', folder, '--port', '4877'], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    })
+    let said = ''
+    script.stdout.on('data', (data: Buffer) => (said += data.toString()))
+    await expect(() => expect(said).toMatch(/Even Spoke: http/)).toPass({ timeout: 60_000 })
+    const address = /http:\S+/.exec(said)?.[0] ?? ''
+    expect((await fetch(`${address}/api/health`)).ok).toBe(true)
+    script.kill(signal)
+    await expect(async () => {
+      const answers = await fetch(`${address}/api/health`).then(
+        () => true,
+        () => false,
+      )
+      expect(answers).toBe(false)
+      expect(readdirSync(join(folder, 'owners'))).toEqual([])
+    }).toPass({ timeout: 20_000 })
+    rmSync(folder, { recursive: true, force: true })
+  })
+}
+
+test('the database folder vanishing stops the server with a text', async () => {
+  const folder = newFolder()
+  const server = await startServer(folder)
+  const ended = new Promise((resolve) => server.process.once('exit', resolve))
+  rmSync(join(folder, 'database'), { recursive: true, force: true })
+  expect(await ended).toBe(75)
+  expect(server.errors()).toContain('was moved or deleted while the program ran')
   rmSync(folder, { recursive: true, force: true })
 })
 

@@ -41,6 +41,20 @@ test('bad jobs are refused with path, found value and mend, and the server stays
   expect((await request.get('/api/health')).ok()).toBe(true)
 })
 
+test('thousands of empty wheels do not hold the program', async ({ request }) => {
+  const corners = Array.from({ length: 300_000 }, () => '{}').join(',')
+  const junk = `{"format":"even-spoke/job/1","corners":[${corners}]}`
+  const answer = await request.post('/api/plan', {
+    data: junk,
+    headers: { 'content-type': 'application/json' },
+  })
+  expect(answer.status()).toBe(422)
+  const { problems } = (await answer.json()) as { problems: { path: string; found: string }[] }
+  expect(problems).toEqual([
+    { path: 'corners', found: 'a list of 300000', mend: 'At most 12 wheels in one job; split it.' },
+  ])
+})
+
 test('taps are refused when they cannot be true', async ({ request, page }) => {
   await page.goto('/')
   const href = await page

@@ -86,7 +86,6 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
         if (!prepared)
           throw new Error('EVEN_SPOKE_TEST_DEMO names no demo data; run the tests with `npm test`.')
         cpSync(prepared, folder, { recursive: true })
-        rmSync(join(folder, 'owner.json'), { force: true })
       }
       const server = await startServer(folder)
       await provide(server)

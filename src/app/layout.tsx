@@ -8,6 +8,7 @@ import type { ReactNode } from 'react'
 import { Mark } from '@/ui/frame/Mark'
 import { PlaceLinks } from '@/ui/frame/PlaceLinks'
 import { ThemeToggle } from '@/ui/frame/ThemeToggle'
+import { DeviceTaps } from '@/ui/run/DeviceTaps'
 
 export const metadata: Metadata = {
   title: { default: 'Even Spoke', template: '%s · Even Spoke' },
@@ -43,6 +44,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             </div>
           </nav>
           <main id="main" className="frame-main">
+            <DeviceTaps />
             {children}
           </main>
         </div>

@@ -19,6 +19,8 @@ export const metadata: Metadata = { title: 'Today' }
 
 /** Share of a pack at which a product runs out soon. */
 const lowStockShare = 0.25
+/** Drawn one by one; more stand as lines below. */
+const jobsShown = 20
 
 export default async function TodayPage() {
   const db = await database()
@@ -54,7 +56,7 @@ export default async function TodayPage() {
             <h2 id="jobs">Jobs</h2>
           </div>
           <ul className="rows">
-            {jobs.map((job) => {
+            {jobs.slice(0, jobsShown).map((job) => {
               const wheel = drawnWheel(job.firstCorner)
               return (
                 <li key={job.id} className="row-item job-row">
@@ -103,6 +105,21 @@ export default async function TodayPage() {
               </li>
             )}
           </ul>
+          {jobs.length > jobsShown && (
+            <details className="mt-2">
+              <summary>{jobs.length - jobsShown} more open jobs</summary>
+              <ul className="rows">
+                {jobs.slice(jobsShown).map((job) => (
+                  <li key={job.id} className="row-item stock-row">
+                    <Link href={job.startedAt ? `/jobs/${job.id}/run` : `/jobs/${job.id}`} prefetch={false}>
+                      {job.vehicleName}, {job.wheelSetName}
+                    </Link>
+                    <span>{job.headline}</span>
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
           {low.length > 0 && (
             <>
               <div className="section-head mt-4">

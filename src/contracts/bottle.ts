@@ -1,8 +1,9 @@
 import * as v from 'valibot'
-import { numberFrom, shortText } from './fields'
+import { numberFrom, requestId, shortText } from './fields'
 
 /** A bottle as it was mixed at the bench. */
 export const bottleInput = v.strictObject({
+  requestId: v.optional(requestId),
   productId: shortText('product', 60),
   fraction: numberFrom(0.00005, 1),
   totalMillilitres: numberFrom(1, 100_000, 'ml'),

@@ -13,7 +13,11 @@ import {
   type Tool,
   type ToolKind,
 } from '@/core/tools/tool'
-import { numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
+
+/** As many as a plan can weigh; a cabinet holds no more in use, so that every plan can be made. */
+export const mostProducts = 500
+export const mostTools = 200
 
 const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
 const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
@@ -37,14 +41,13 @@ const productFields = v.strictObject({
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml'), 1000),
   wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
   otherPacks: v.optional(
-    v.pipe(
-      v.array(
-        v.strictObject({
-          millilitres: numberFrom(1, 1_000_000, 'ml'),
-          priceMinor: wholeNumberFrom(1, 100_000_000, 'minor units'),
-        }),
-      ),
-      v.maxLength(8, 'At most 8 other packs.'),
+    list(
+      v.strictObject({
+        millilitres: numberFrom(1, 1_000_000, 'ml'),
+        priceMinor: wholeNumberFrom(1, 100_000_000, 'minor units'),
+      }),
+      8,
+      'At most 8 other packs.',
     ),
     [],
   ),

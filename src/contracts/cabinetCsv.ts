@@ -2,10 +2,9 @@ import Papa from 'papaparse'
 import { familyIds } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'
 import type { Product } from '@/core/chemistry/product'
-import { fail, showFound, succeed, type Problem, type Result } from '@/core/result'
+import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 import { soils } from '@/core/soils/soil'
-import type * as v from 'valibot'
-import { idsOnce, productFile, type ProductFile } from './cabinet'
+import { idsOnce, productFile, type ProductFile, type ToolFile } from './cabinet'
 import { cabinetFile } from './formats'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
@@ -61,6 +60,16 @@ export function readNumber(text: string): number {
 
 const yes = (text: string): boolean => /^(yes|true|1|x|ja)$/i.test(text)
 
+/** Fields that an empty cell says something about: as the family has it, or no. */
+const saidByEmptyCell: readonly string[] = ['wear', 'contains fluoride', 'archived', ...ratingColumns]
+
+/** Fields of a product that a row of the table speaks of; a rating as `ratings.soil`. */
+const saidByRow = (row: Record<string, string>): string[] =>
+  columns
+    .filter((column) => row[column] !== undefined)
+    .filter((column) => saidByEmptyCell.includes(column) || (row[column] ?? '').trim() !== '')
+    .map((column) => fieldOfColumn[column] ?? column.replace('rating ', 'ratings.'))
+
 function productOfRow(row: Record<string, string>): unknown {
   const text = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
   const number = (column: (typeof columns)[number]) => {
@@ -95,23 +104,33 @@ function productOfRow(row: Record<string, string>): unknown {
   }
 }
 
+const fieldOfColumn: Partial<Record<string, string>> = {
+  'shortest dwell s': 'dwellSeconds',
+  'longest dwell s': 'dwellSeconds',
+  'pack ml': 'packMillilitres',
+  'pack price': 'packPriceMinor',
+  'stock ml': 'stockMillilitres',
+  'contains fluoride': 'containsFluoride',
+}
+
 /** Columns by the field a problem stands at, so that a person finds the cell. */
 const columnOf = (path: string): string =>
-  ({
-    'dwellSeconds.min': 'shortest dwell s',
-    'dwellSeconds.max': 'longest dwell s',
-    dwellSeconds: 'longest dwell s',
-    packMillilitres: 'pack ml',
-    packPriceMinor: 'pack price',
-    stockMillilitres: 'stock ml',
-    containsFluoride: 'contains fluoride',
-  })[path] ?? path.replace('ratings.', 'rating ')
+  path === 'dwellSeconds.min'
+    ? 'shortest dwell s'
+    : (columns.findLast((column) => fieldOfColumn[column] === path.replace('.max', '')) ??
+      path.replace('ratings.', 'rating '))
+
+/** A product of a file, and the fields that the file speaks of; of a known product the others stay. */
+export interface ReadProduct {
+  readonly product: ProductFile
+  readonly said: ReadonlySet<string>
+}
 
 /**
  * Reads a cabinet from a table: comma or semicolon, decimal point or comma, with or without a byte order mark. Every
  * problem names its row (the head is row 1) and its column; one problem and nothing is taken.
  */
-export function readCabinetCsv(text: string): Result<ProductFile[]> {
+function readCabinetCsv(text: string): Result<ReadProduct[]> {
   const table = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -138,7 +157,7 @@ export function readCabinetCsv(text: string): Result<ProductFile[]> {
   if (table.data.length === 0)
     return fail({ path: '', found: 'no rows', mend: 'The table has a head but no products.' })
   const problems: Problem[] = []
-  const products: ProductFile[] = []
+  const products: ReadProduct[] = []
   const ids = new Map<string, number>()
   table.data.forEach((row, index) => {
     const line = index + 2
@@ -153,25 +172,29 @@ export function readCabinetCsv(text: string): Result<ProductFile[]> {
         })
       }
       ids.set(read.value.id, line)
-      products.push(read.value)
+      products.push({ product: read.value, said: new Set(saidByRow(row)) })
       return
     }
     problems.push(
       ...read.problems.map((problem) => ({ ...problem, path: `row ${line}, ${columnOf(problem.path)}` })),
     )
   })
-  if (products.length > 500) {
-    problems.push({
-      path: '',
-      found: `${products.length} products`,
-      mend: 'At most 500 products in one cabinet.',
-    })
-  }
-  return problems.length > 0 ? fail(...problems) : succeed(products)
+  return problems.length > 0 ? failWith(problems) : succeed(products)
+}
+
+const saidByEntry = (entry: object): string[] =>
+  Object.keys(entry).flatMap((field) =>
+    field === 'ratings' ? soils.map((soil) => `ratings.${soil}`) : [field],
+  )
+
+/** What an import brings. */
+export interface ReadCabinet {
+  readonly products: readonly ReadProduct[]
+  readonly tools: readonly ToolFile[]
 }
 
 /** Reads a cabinet from a table or from a cabinet file in JSON, whichever it is. */
-export function readCabinetText(text: string): Result<v.InferOutput<typeof cabinetFile>> {
+export function readCabinetText(text: string): Result<ReadCabinet> {
   if (new TextEncoder().encode(text).length > longestCabinetBytes) {
     return fail({
       path: '',
@@ -182,18 +205,23 @@ export function readCabinetText(text: string): Result<v.InferOutput<typeof cabin
   if (text.trim() === '') return fail({ path: '', found: 'nothing', mend: 'The file is empty.' })
   if (!/^\uFEFF?\s*[{[]/.test(text)) {
     const products = readCabinetCsv(text)
-    return products.ok
-      ? succeed({ format: 'even-spoke/cabinet/1', products: products.value, tools: [] })
-      : products
+    return products.ok ? succeed({ products: products.value, tools: [] }) : products
   }
   const json = readJsonText(text)
   if (!json.ok)
     return fail({ path: '', found: showFound(text.slice(0, 40)), mend: 'This is neither a table nor JSON.' })
   const read = parse(cabinetFile, json.value)
   if (!read.ok) return read
-  if (!idsOnce(read.value.products))
+  const { products, tools } = read.value
+  if (!idsOnce(products))
     return fail({ path: 'products', found: 'an id twice', mend: 'Give each product its own id.' })
-  return read
+  if (!idsOnce(tools))
+    return fail({ path: 'tools', found: 'an id twice', mend: 'Give each tool its own id.' })
+  const written = (json.value as { products?: object[] }).products ?? []
+  return succeed({
+    products: products.map((product, at) => ({ product, said: new Set(saidByEntry(written[at] ?? {})) })),
+    tools,
+  })
 }
 
 /** Families a table may name, for the text beside the import. */

@@ -4,7 +4,7 @@ import type { Conditions, HourAhead } from '@/core/conditions/conditions'
 import type { SunPosition } from '@/core/conditions/sun'
 import { exposures } from '@/core/job/exposure'
 import { positions } from '@/core/wheel/position'
-import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, wholeNumberFrom } from './fields'
 import { cos } from '@/core/quantity/steady'
 
 /** Where the shop stands, for the sun. */
@@ -46,7 +46,7 @@ export const brakeReadings = v.strictObject({
 export const conditionsFile = v.strictObject({
   airCelsius: v.optional(air, 18),
   surfaceCelsius: v.optional(surface),
-  readings: v.optional(v.pipe(v.array(surfaceReading), v.maxLength(100, 'At most 100 readings.')), []),
+  readings: v.optional(list(surfaceReading, 100, 'At most 100 readings.'), []),
   exposure: v.optional(oneOf(exposures), 'shade'),
   humidityPercent: v.optional(humidity, 55),
   windKilometresPerHour: v.optional(wind, 8),
@@ -56,11 +56,8 @@ export const conditionsFile = v.strictObject({
   startAt: v.optional(instantText),
   /** What the clock on the wall is ahead of universal time. */
   utcOffsetMinutes: v.optional(wholeNumberFrom(-720, 840, 'minutes'), 0),
-  forecast: v.optional(v.pipe(v.array(forecastHour), v.maxLength(48, 'At most 48 hours ahead.')), []),
-  brakes: v.optional(
-    v.pipe(v.array(brakeReadings), v.maxLength(12, 'At most one pair of readings a wheel.')),
-    [],
-  ),
+  forecast: v.optional(list(forecastHour, 48, 'At most 48 hours ahead.'), []),
+  brakes: v.optional(list(brakeReadings, 12, 'At most one pair of readings a wheel.'), []),
 })
 
 export type ConditionsInput = v.InferInput<typeof conditionsFile>

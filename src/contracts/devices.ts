@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { forecastHour, instantText } from './conditions'
-import { numberFrom, oneOf } from './fields'
+import { list, numberFrom, oneOf } from './fields'
 
 /** What a weather feed says. A real feed sends the same shape; a simulated one says so. */
 export const weatherReading = v.object({
@@ -10,7 +10,7 @@ export const weatherReading = v.object({
   humidityPercent: numberFrom(0, 100, '%'),
   windKilometresPerHour: numberFrom(0, 120, 'km/h'),
   cloudPercent: numberFrom(0, 100, '%'),
-  forecast: v.optional(v.pipe(v.array(forecastHour), v.maxLength(48)), []),
+  forecast: v.optional(list(forecastHour, 48, 'At most 48 hours ahead.'), []),
 })
 export type WeatherReading = v.InferOutput<typeof weatherReading>
 

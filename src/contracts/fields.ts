@@ -14,6 +14,26 @@ export const numberFrom = (low: number, high: number, unit = '') => {
 export const wholeNumberFrom = (low: number, high: number, unit = '') =>
   v.pipe(numberFrom(low, high, unit), v.integer('Give a whole number.'))
 
+/**
+ * A list of at most so many. Its length is looked at first: the entries of a list that is too long are not looked at,
+ * so that junk costs nothing.
+ */
+export function list<const TItem extends v.GenericSchema>(item: TItem, most: number, tooMany: string) {
+  const entries = v.array(item)
+  const guarded: typeof entries = {
+    ...entries,
+    '~run'(dataset, config) {
+      if (!Array.isArray(dataset.value) || dataset.value.length <= most)
+        return entries['~run'](dataset, config)
+      const checked = v.safeParse(v.pipe(v.array(v.unknown()), v.maxLength(most, tooMany)), dataset.value)
+      return { typed: false, value: dataset.value, issues: checked.issues } as ReturnType<
+        (typeof entries)['~run']
+      >
+    },
+  }
+  return v.pipe(guarded, v.maxLength(most, tooMany))
+}
+
 /** A short text a person typed: any script, any emoji, but no control characters. */
 export const shortText = (what: string, longest = 80) =>
   v.pipe(
@@ -40,6 +60,9 @@ export const strengthText = v.pipe(
     addIssue({ message })
   }),
 )
+
+/** Made by whoever sends something, new for every thing: sent twice it counts once. */
+export const requestId = v.pipe(v.string(), v.uuid('Give a UUID, new for every thing that is sent.'))
 
 const uuid = v.pipe(v.string(), v.uuid())
 export const isUuid = (text: string): boolean => v.is(uuid, text)

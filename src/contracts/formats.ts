@@ -1,17 +1,24 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import * as v from 'valibot'
 import { productFile, toolFile } from './cabinet'
+import { list } from './fields'
 import { jobFile } from './jobFile'
 import { planFile } from './planFile'
 import { wheelSetFile } from './wheelSet'
 
 export const cabinetFormat = 'even-spoke/cabinet/1'
 
+/** Archived products go along, so that it may hold more than a plan can weigh. */
+const longestCabinet = 2000
+
 /** Products and tools as one file. */
 export const cabinetFile = v.strictObject({
   format: v.literal(cabinetFormat),
-  products: v.optional(v.array(productFile), []),
-  tools: v.optional(v.array(toolFile), []),
+  products: v.optional(
+    list(productFile, longestCabinet, `At most ${longestCabinet} products in one file.`),
+    [],
+  ),
+  tools: v.optional(list(toolFile, longestCabinet, `At most ${longestCabinet} tools in one file.`), []),
 })
 
 /** The open formats, by the name of their published schema. */

@@ -2,15 +2,20 @@ import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
 import { serviceIds } from '@/core/services/service'
-import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, requestId, wholeNumberFrom } from './fields'
 import { conditionsFile } from './conditions'
-import { loadEntry } from './jobFile'
+import { cornerLoads } from './jobFile'
 import { oncePerPosition, positionsOnce } from './wheel'
 
 /** What a person found at the wheels. Wheels left out are not worked on. */
 export const intakeInput = v.strictObject({
+  requestId: v.optional(requestId),
   corners: v.pipe(
-    v.array(v.strictObject({ position: oneOf(positions), loads: v.array(loadEntry) })),
+    list(
+      v.strictObject({ position: oneOf(positions), loads: cornerLoads }),
+      positions.length,
+      'At most one entry a wheel.',
+    ),
     v.minLength(1, 'Choose at least one wheel.'),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),

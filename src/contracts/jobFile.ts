@@ -5,7 +5,7 @@ import { planNames, type Corner, type Job, type ZoneLoads } from '@/core/job/job
 import { defaultSchools, schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/job/schools'
 import { acts, type Act } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
-import { fail, succeed, type Problem, type Result } from '@/core/result'
+import { fail, failWith, succeed, type Problem, type Result } from '@/core/result'
 import { serviceIds } from '@/core/services/service'
 import { soils } from '@/core/soils/soil'
 import { starterTools } from '@/core/tools/starterTools'
@@ -13,8 +13,8 @@ import { wheelGeometry } from '@/core/wheel-geometry'
 import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
 import { conditionsFile, conditionsOf } from './conditions'
-import { idsOnce, productFile, productOf, toolFile, toolOf } from './cabinet'
-import { numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
+import { idsOnce, mostProducts, mostTools, productFile, productOf, toolFile, toolOf } from './cabinet'
+import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
 import { oncePerPosition, positionsOnce, wheelEntries } from './wheel'
@@ -24,25 +24,27 @@ export const jobFormat = 'even-spoke/job/1'
 /** Larger than any honest job; junk is turned away before it is parsed. */
 export const longestJobBytes = 1_000_000
 
-export const loadEntry = v.strictObject({
+const loadEntry = v.strictObject({
   zone: oneOf(zones),
   soil: oneOf(soils),
   grade: v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (none) to 4 (neglected).'),
 })
 
+const everySoilOnce = 'Grade every soil of a zone once.'
+
+/** What was graded at one wheel. */
+export const cornerLoads = v.pipe(
+  list(loadEntry, zones.length * soils.length, everySoilOnce),
+  v.check(
+    (loads) => new Set(loads.map(({ zone, soil }) => `${zone} ${soil}`)).size === loads.length,
+    everySoilOnce,
+  ),
+)
+
 const corner = v.strictObject({
   ...wheelEntries,
-  loads: v.optional(
-    v.pipe(
-      v.array(loadEntry),
-      v.check(
-        (list) => new Set(list.map(({ zone, soil }) => `${zone} ${soil}`)).size === list.length,
-        'Grade every soil of a zone once.',
-      ),
-    ),
-    [],
-  ),
-  protection: v.optional(v.array(oneOf(protectionKinds)), []),
+  loads: v.optional(cornerLoads, []),
+  protection: v.optional(list(oneOf(protectionKinds), 50, 'At most 50 layers of protection.'), []),
   curing: v.optional(v.boolean(), false),
 })
 
@@ -86,19 +88,20 @@ export const paceFile = v.strictObject(
   Object.fromEntries(acts.map((act) => [act, paceOfAct])) as Record<Act, typeof paceOfAct>,
 )
 
+const productIds = list(shortText('product id', 60), mostProducts, `At most ${mostProducts} products.`)
+
 export const wishesFile = v.strictObject({
   prefer: v.optional(oneOf(planNames), 'gentlest'),
-  pinned: v.optional(v.array(shortText('product id', 60)), []),
-  forbidden: v.optional(v.array(shortText('product id', 60)), []),
+  pinned: v.optional(productIds, []),
+  forbidden: v.optional(productIds, []),
   placed: v.optional(
-    v.pipe(
-      v.array(
-        v.strictObject({
-          stepId: shortText('step id', 120),
-          startSeconds: numberFrom(0, 200_000, 'seconds'),
-        }),
-      ),
-      v.maxLength(50, 'At most 50 steps put to a time by hand.'),
+    list(
+      v.strictObject({
+        stepId: shortText('step id', 120),
+        startSeconds: numberFrom(0, 200_000, 'seconds'),
+      }),
+      50,
+      'At most 50 steps put to a time by hand.',
     ),
     [],
   ),
@@ -136,9 +139,8 @@ export const jobFile = v.strictObject({
   ),
   wheelSet: v.optional(v.strictObject({ name: v.optional(shortText('wheel set name'), 'Wheel set') }), {}),
   corners: v.pipe(
-    v.array(corner),
+    list(corner, 12, 'At most 12 wheels in one job; split it.'),
     v.minLength(1, 'Give at least one wheel with its position.'),
-    v.maxLength(12, 'At most 12 wheels in one job; split it.'),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
   service: v.optional(oneOf(serviceIds), 'decontaminate'),
@@ -146,16 +148,14 @@ export const jobFile = v.strictObject({
   crew: v.optional(v.strictObject({ people: v.optional(wholeNumberFrom(1, 2, 'people'), 1) }), {}),
   cabinet: v.optional(
     v.pipe(
-      v.array(productFile),
+      list(productFile, mostProducts, `At most ${mostProducts} products.`),
       v.minLength(1, 'The cabinet is empty; add products or leave it out for the house cabinet.'),
-      v.maxLength(500, 'At most 500 products.'),
       v.check((list) => idsOnce(list), 'Two products share an id.'),
     ),
   ),
   tools: v.optional(
     v.pipe(
-      v.array(toolFile),
-      v.maxLength(200, 'At most 200 tools.'),
+      list(toolFile, mostTools, `At most ${mostTools} tools.`),
       v.check((list) => idsOnce(list), 'Two tools share an id.'),
     ),
   ),
@@ -201,7 +201,7 @@ export function jobOf(file: JobFile): Result<Job> {
       },
     ]
   })
-  if (problems.length > 0) return fail(...problems)
+  if (problems.length > 0) return failWith(problems)
   return succeed({
     vehicleName: file.vehicle.name,
     vehicleKind: file.vehicle.kind,

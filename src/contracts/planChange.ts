@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { conditionsFile } from './conditions'
-import { numberFrom, shortText, wholeNumberFrom } from './fields'
+import { list, numberFrom, shortText, wholeNumberFrom } from './fields'
 import { wishesFile } from './jobFile'
 
 /** What can be changed in a plan that was not begun; what is left out stays. */
@@ -10,16 +10,15 @@ export const planChange = v.strictObject({
   people: v.optional(wholeNumberFrom(1, 2, 'people')),
   /** An order found by looking longer; it is checked before it is kept. */
   order: v.optional(
-    v.pipe(
-      v.array(
-        v.strictObject({
-          stepId: shortText('step id', 120),
-          person: wholeNumberFrom(0, 1),
-          startSeconds: numberFrom(0, 200_000, 'seconds'),
-          endSeconds: numberFrom(0, 200_000, 'seconds'),
-        }),
-      ),
-      v.maxLength(2000, 'At most 2000 steps.'),
+    list(
+      v.strictObject({
+        stepId: shortText('step id', 120),
+        person: wholeNumberFrom(0, 1),
+        startSeconds: numberFrom(0, 200_000, 'seconds'),
+        endSeconds: numberFrom(0, 200_000, 'seconds'),
+      }),
+      2000,
+      'At most 2000 steps.',
     ),
   ),
 })

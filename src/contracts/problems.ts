@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { fail, showFound, succeed, type Problem, type Result } from '@/core/result'
+import { failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 
 function pathOf(issue: v.BaseIssue<unknown>): string {
   return (issue.path ?? []).reduce((text, item) => {
@@ -33,5 +33,5 @@ export function parse<TSchema extends v.GenericSchema>(
   input: unknown,
 ): Result<v.InferOutput<TSchema>> {
   const parsed = v.safeParse(schema, input)
-  return parsed.success ? succeed(parsed.output) : fail(...problemsOf(parsed.issues))
+  return parsed.success ? succeed(parsed.output) : failWith(problemsOf(parsed.issues))
 }

@@ -1,13 +1,14 @@
 import * as v from 'valibot'
 import type { Result } from '@/core/result'
-import { checkProblem } from '@/core/sequence/checkProblem'
+import { checkProblem, mostOperations, mostPlaces } from '@/core/sequence/checkProblem'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
-import { wholeNumberFrom } from './fields'
+import { list, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
 
 export const sequenceFormat = 'wheel-rcpsp-max/1'
 
+const tooManyPlaces = `At most ${mostPlaces} wheels in one job; split it.`
 const seconds = wholeNumberFrom(0, 1_000_000, 'seconds')
 const index = wholeNumberFrom(0, 10_000)
 
@@ -18,14 +19,18 @@ export const sequenceFile = v.object({
   workers: v.number(),
   max_workers_per_wheel: v.optional(wholeNumberFrom(1, 10), 2),
   tool_change_s: v.optional(seconds, 0),
-  single_tools: v.optional(v.array(v.string()), []),
-  wheels: v.pipe(v.array(v.string()), v.minLength(1, 'Give at least one wheel.')),
-  walk_s: v.array(v.array(seconds)),
+  single_tools: v.optional(list(v.string(), 100, 'At most 100 tools.'), []),
+  wheels: v.pipe(list(v.string(), mostPlaces, tooManyPlaces), v.minLength(1, 'Give at least one wheel.')),
+  walk_s: list(list(seconds, mostPlaces, tooManyPlaces), mostPlaces, tooManyPlaces),
   ops: v.pipe(
-    v.array(v.object({ id: index, wheel: index, name: v.string(), dur_s: seconds, tool: v.string() })),
+    list(
+      v.object({ id: index, wheel: index, name: v.string(), dur_s: seconds, tool: v.string() }),
+      mostOperations,
+      `At most ${mostOperations} operations in one job; split it.`,
+    ),
     v.minLength(1, 'Give at least one operation.'),
   ),
-  lags: v.array(
+  lags: list(
     v.object({
       a: index,
       b: index,
@@ -33,6 +38,8 @@ export const sequenceFile = v.object({
       max_s: v.nullable(seconds),
       why: v.optional(v.string(), 'order'),
     }),
+    100_000,
+    'At most 100000 lags.',
   ),
 })
 

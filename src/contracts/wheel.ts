@@ -4,7 +4,7 @@ import { usualHardwarePieces, wheelLimits, wheelMeasureProblems } from '@/core/w
 import { readTyreCode } from '@/core/tyre/tyreCode'
 import { positions } from '@/core/wheel/position'
 import { finishZones } from '@/core/wheel/zone'
-import { numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, wholeNumberFrom } from './fields'
 
 const limit = (field: keyof typeof wheelLimits) => {
   const { low, high, unit } = wheelLimits[field]
@@ -44,6 +44,8 @@ export const zoneFinish = v.pipe(
   }),
 )
 
+const everyZoneOnce = 'Name every zone once.'
+
 /** Measures and finishes of one wheel; what a wheel set and a job file share. */
 export const wheelEntries = {
   position: oneOf(positions),
@@ -56,8 +58,8 @@ export const wheelEntries = {
   hardwarePieces: v.optional(limit('hardwarePieces'), usualHardwarePieces),
   finishes: v.optional(
     v.pipe(
-      v.array(zoneFinish),
-      v.check((list) => new Set(list.map(({ zone }) => zone)).size === list.length, 'Name every zone once.'),
+      list(zoneFinish, finishZones.length, everyZoneOnce),
+      v.check((all) => new Set(all.map(({ zone }) => zone)).size === all.length, everyZoneOnce),
     ),
     [],
   ),

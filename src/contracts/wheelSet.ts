@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { discKinds, padKinds } from '@/core/wheel/brakes'
 import { archLiners, vehicleKinds } from '@/core/wheel/position'
-import { numberFrom, oneOf, shortText } from './fields'
+import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { oncePerPosition, positionsOnce, wheelEntries, wheelExists } from './wheel'
 
 export const wheelEntry = v.pipe(
@@ -34,14 +34,34 @@ export const wheelSetInput = v.strictObject({
   name: shortText('name for the set'),
   note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
   wheels: v.pipe(
-    v.array(wheelEntry),
+    list(wheelEntry, 12, 'At most 12 wheels in one set.'),
     v.minLength(1, 'A wheel set needs at least one wheel.'),
-    v.maxLength(12, 'At most 12 wheels in one set.'),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
 })
 
 export type WheelSetInput = v.InferOutput<typeof wheelSetInput>
+
+/** A vehicle that is known, as a new set of it starts from. */
+export interface KnownVehicle {
+  readonly id: string
+  readonly version: number
+  readonly vehicle: WheelSetInput['vehicle']
+  /** Names of its sets, to tell vehicles of one name apart. */
+  readonly setNames: readonly string[]
+}
+
+/** Whose a new set is: of a known vehicle as the form saw it, of another one of that name, or not asked. */
+export const newSetOwner = v.variant('kind', [
+  v.strictObject({
+    kind: v.literal('known'),
+    id: v.pipe(v.string(), v.uuid('Choose one of the vehicles shown.')),
+    version: wholeNumberFrom(1, 2_000_000_000),
+  }),
+  v.strictObject({ kind: v.literal('another') }),
+  v.strictObject({ kind: v.literal('unsaid') }),
+])
+export type NewSetOwner = v.InferOutput<typeof newSetOwner>
 
 /** A wheel set as a file. */
 export const wheelSetFormat = 'even-spoke/wheel-set/1'

@@ -16,11 +16,47 @@ export const succeed = <T>(value: T): Result<T> => ({ ok: true, value })
 
 export const fail = (...problems: Problem[]): Result<never> => ({ ok: false, problems })
 
+/** More than these nobody reads. */
+const mostProblems = 20
+
+/** For lists of any length: nothing is spread over the stack, and what is too much to read is counted. */
+export function failWith(problems: readonly Problem[]): Result<never> {
+  const rest = problems.length - mostProblems
+  if (rest <= 0) return { ok: false, problems }
+  const counted = {
+    path: '',
+    found: `${problems.length} problems`,
+    mend: `Mend these first; ${rest} more follow.`,
+  }
+  return { ok: false, problems: [...problems.slice(0, mostProblems), counted] }
+}
+
 const longestShown = 60
+
+/** Lists and objects are looked into so far; more would not be shown anyway. */
+const entriesShown = 20
+const depthShown = 4
+
+/** What is shown of a value, without reading all of it: junk may be huge or nested without end. */
+function excerpt(value: unknown, depth: number): unknown {
+  if (typeof value === 'string') return value.slice(0, 4 * longestShown)
+  if (typeof value !== 'object' || value === null) return value
+  if (depth === 0) return Array.isArray(value) ? '[…]' : '{…}'
+  if (Array.isArray(value)) return value.slice(0, entriesShown).map((entry) => excerpt(entry, depth - 1))
+  const shown: Record<string, unknown> = {}
+  let entries = 0
+  for (const key in value) {
+    if ((entries += 1) > entriesShown) break
+    shown[key] = excerpt((value as Record<string, unknown>)[key], depth - 1)
+  }
+  return shown
+}
 
 /** Shortens a found value so that junk of any size stays readable in a message. */
 export function showFound(value: unknown): string {
-  const text = typeof value === 'string' ? JSON.stringify(value) : (JSON.stringify(value) ?? String(value))
+  if (Array.isArray(value) && value.length > entriesShown) return `a list of ${value.length}`
+  const shown = excerpt(value, depthShown)
+  const text = JSON.stringify(shown) ?? String(value)
   const characters = Array.from(text)
   return characters.length > longestShown ? `${characters.slice(0, longestShown).join('')}…` : text
 }

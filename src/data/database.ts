@@ -29,6 +29,7 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
     try {
       return await work()
     } catch (error) {
+      files?.mayWrite()
       throw failureOfFileError(error, folder) ?? error
     } finally {
       // Also after a read or a refusal: what it tells must not be lost again.

@@ -10,7 +10,7 @@ import { damageText, describeCopy } from './folder/damageText'
 import { lockFolder, type FolderLock } from './folder/folderLock'
 import { copyClosed, copyWhileRunning, listCopies, restoreCopy, type GoodCopy } from './folder/goodCopies'
 import { startKeeper } from './folder/keeper'
-import { readPlace, readWatermark } from './folder/watermark'
+import { readPlace, readWatermark, wasShutDown } from './folder/watermark'
 import { migrate, readMigrations, type Migration } from './migrate'
 
 /** A database in a data folder. */
@@ -65,13 +65,22 @@ async function ensureDatabase(folder: string, migrations: readonly Migration[]):
   })
 }
 
-async function lostLog(postgres: PGlite, folder: string, reached: bigint | null): Promise<string | null> {
+/** What was found of the log before the engine went over it. */
+interface FoundLog {
+  readonly reached: bigint | null
+  readonly wasShutDown: boolean
+}
+
+async function lostLog(postgres: PGlite, folder: string, found: FoundLog): Promise<string | null> {
+  // After a kill the first thing written behind what was replayed is a checkpoint.
   const { rows } = await postgres.query<{ place: string }>(
-    'select pg_current_wal_insert_lsn()::text as place',
+    found.wasShutDown
+      ? 'select pg_current_wal_insert_lsn()::text as place'
+      : 'select checkpoint_lsn::text as place from pg_control_checkpoint()',
   )
   const place = readPlace(rows[0]?.place ?? '')
-  if (reached === null || place === null || place >= reached) return null
-  return `The end of the log in ${folder} is damaged: the last ${reached - place} bytes that were written before the program ended are missing. Look whether the last taps and entries are there.`
+  if (found.reached === null || place === null || place >= found.reached) return null
+  return `The end of the log in ${folder} is damaged: the last ${found.reached - place} bytes that were written before the program ended are missing. Look whether the last taps and entries are there.`
 }
 
 interface Opened {
@@ -82,7 +91,7 @@ interface Opened {
 /** Starts the engine and looks at what it opened. @throws DataFailure `damaged` where it does not start */
 async function openAndCheck(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
   const place = databaseFolderOf(folder)
-  const reached = readWatermark(place)
+  const found: FoundLog = { reached: readWatermark(place), wasShutDown: wasShutDown(place) }
   let engine: Engine
   try {
     engine = await startEngine(place, lock.stillOwned)
@@ -95,7 +104,7 @@ async function openAndCheck(folder: string, lock: FolderLock, say: (text: string
       })
     )
   }
-  const lost = await lostLog(engine.postgres, folder, reached)
+  const lost = await lostLog(engine.postgres, folder, found)
   if (lost) say(lost)
   return { engine, problems: await damageIn(engine.postgres) }
 }

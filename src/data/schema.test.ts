@@ -139,3 +139,46 @@ describe('cabinet and kit', () => {
     expect(left?.stockMillilitres).toBe(0)
   })
 })
+
+describe('rows are counted by the tables themselves', () => {
+  it('in every table there is', async () => {
+    const tables = await database.query<{ name: string }>(
+      `select tablename as name from pg_tables where schemaname = 'public'
+         and tablename not in ('schema_migration', 'table_count') order by 1`,
+    )
+    const counted = await database.query<{ name: string }>('select name from table_count order by 1')
+    expect(counted).toEqual(tables)
+    const triggers = await database.query<{ name: string }>(
+      `select relname::text as name from pg_trigger t join pg_class c on c.oid = t.tgrelid
+       where tgname in ('count_inserted', 'count_deleted', 'count_truncated') group by 1 having count(*) = 3 order by 1`,
+    )
+    expect(triggers).toEqual(tables)
+  })
+
+  it('through inserts, conflicts, cascades and rollbacks', async () => {
+    const kept = async (name: string) =>
+      (
+        await database.query<{ rows: number }>('select rows::int as rows from table_count where name = $1', [
+          name,
+        ])
+      )[0]?.rows
+    const there = async (name: string) =>
+      (await database.query<{ rows: number }>(`select count(*)::int as rows from ${name}`))[0]?.rows
+    const [set] = await database.query<{ id: string }>(wheelSet)
+    for (const position of ['frontLeft', 'rearLeft'])
+      await database.query(insertWheel, [set?.id ?? '', position, '205/55 R16', 7, 5])
+    await database.query(`${insertWheel} on conflict do nothing`, [
+      set?.id ?? '',
+      'rearLeft',
+      '205/55 R16',
+      7,
+      5,
+    ])
+    await tried((query) => query(insertWheel, [set?.id ?? '', 'frontRight', '205/55 R16', 7, 5]))
+    expect(await kept('wheel')).toBe(await there('wheel'))
+    await database.query('delete from wheel_set')
+    for (const name of ['wheel', 'wheel_set', 'vehicle']) expect(await kept(name)).toBe(await there(name))
+    await database.query('truncate vehicle cascade')
+    for (const name of ['vehicle', 'visit', 'job']) expect(await kept(name)).toBe(0)
+  })
+})

@@ -8,7 +8,7 @@ import { findJob, markFinished, storeRunEvents } from '@/data/queries/jobs'
 import { addLayer } from '@/data/queries/protection'
 import { writeSettings } from '@/data/queries/settings'
 import { addVisit } from '@/data/queries/visits'
-import { createWheelSet } from '@/data/queries/wheelSets'
+import { addWheelSet, listVehicles } from '@/data/queries/wheelSets'
 import { planJob } from '@/services/planJob'
 import { readDemoFiles, type Rhythm } from './readDemoFiles'
 import { workedTaps } from './workedTaps'
@@ -44,7 +44,10 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
     for (const tool of tools) await putTool(transaction, toolOf(tool))
   })
   say(`${cabinet.length} products, ${tools.length} tools`)
-  for (const { key, input } of wheelSets) ids.set(key, await createWheelSet(database, input))
+  for (const { key, input } of wheelSets) {
+    const owner = (await listVehicles(database)).find(({ vehicle }) => vehicle.name === input.vehicle.name)
+    ids.set(key, await addWheelSet(database, input, owner))
+  }
   say(`${wheelSets.length} wheel sets`)
 
   const visits = history

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { intakeInput } from '@/contracts/intake'
+import { writeCabinetCsv } from '@/contracts/cabinetCsv'
 import { wishesFile } from '@/contracts/jobFile'
 import { wheelSetInput } from '@/contracts/wheelSet'
 import { openInMemory, type Database } from '@/data/database'
@@ -10,7 +11,7 @@ import { addProduct, findProduct, listProducts, updateProduct } from '@/data/que
 import { appendRunEvent, findJob } from '@/data/queries/jobs'
 import { listTools } from '@/data/queries/tools'
 import { addVisit } from '@/data/queries/visits'
-import { createWheelSet, findWheelSet } from '@/data/queries/wheelSets'
+import { addWheelSet, findWheelSet } from '@/data/queries/wheelSets'
 import { exportCabinet, importCabinet, previewImport } from './cabinetFiles'
 import { intakeOffer } from './intakeOffer'
 import { mixBottle } from './mixBottle'
@@ -60,6 +61,67 @@ describe('importing a cabinet', () => {
     }
     expect(await listTools(database)).toEqual([])
   })
+
+  it('leaves of a known product what the table says nothing about, and what points at it', async () => {
+    const packs = [{ millilitres: 5000, priceMinor: 4000 }]
+    const soap = (await findProduct(database, 'wheelShampoo'))!
+    await updateProduct(
+      database,
+      soap.version,
+      { ...soap, otherPacks: packs, stockMillilitres: 77, ratings: { film: 3 } },
+      'EUR',
+    )
+    const bottle = await mixBottle(
+      database,
+      { productId: 'wheelShampoo', fraction: 0.01, totalMillilitres: 100, mixedBy: '' },
+      now,
+    )
+    const before = (await findProduct(database, 'wheelShampoo'))!
+    const taken = await importCabinet(database, writeCabinetCsv([{ ...before, name: 'Renamed' }]))
+    expect(taken.ok).toBe(true)
+    expect(await findProduct(database, 'wheelShampoo')).toEqual({
+      ...before,
+      name: 'Renamed',
+      version: before.version + 1,
+    })
+    await importCabinet(database, 'id,name,family,rating tar\nwheelShampoo,Short,wheelShampoo,1')
+    expect(await findProduct(database, 'wheelShampoo')).toMatchObject({
+      name: 'Short',
+      otherPacks: packs,
+      stockMillilitres: 76,
+      ratings: { film: 3, tar: 1 },
+    })
+    const linked = await database.query('select product_id from bottle where id = $1', [
+      bottle.ok ? bottle.value : '',
+    ])
+    expect(linked).toEqual([{ product_id: 'wheelShampoo' }])
+    if (bottle.ok) await emptyBottle(database, bottle.value, now)
+  })
+
+  it('says at the door where a cabinet would hold more than a plan can weigh; archived ones do not count', async () => {
+    const rows = (archived: string) =>
+      [
+        'id,name,family,archived',
+        ...Array.from({ length: 501 }, (_, at) => `p${at},P ${at},degreaser,${archived}`),
+      ].join('\n')
+    const refused = await previewImport(database, rows(''))
+    expect(refused).toMatchObject({ ok: false, problems: [{ path: 'products' }] })
+    expect((await importCabinet(database, rows(''))).ok).toBe(false)
+    expect((await previewImport(database, rows('yes'))).ok).toBe(true)
+    const tools = Array.from({ length: 201 }, (_, at) => ({
+      id: `t${at}`,
+      name: `T ${at}`,
+      kind: 'mitt',
+      diameterMillimetres: 100,
+    }))
+    expect(
+      await importCabinet(database, JSON.stringify({ format: 'even-spoke/cabinet/1', tools })),
+    ).toMatchObject({
+      ok: false,
+      problems: [{ path: 'tools' }],
+    })
+    expect(await listTools(database)).toEqual([])
+  })
 })
 
 describe('a product', () => {
@@ -72,6 +134,24 @@ describe('a product', () => {
     expect(await updateProduct(database, 1, { ...product, id: 'nobody' }, 'EUR')).toBe('gone')
     expect((await findProduct(database, 'degreaser'))?.name).toBe('Cut')
   })
+})
+
+it('stock that was used is not brought back by a form opened before', async () => {
+  const opened = (await findProduct(database, 'ironRemover'))!
+  await mixBottle(database, { productId: opened.id, fraction: 1, totalMillilitres: 100, mixedBy: '' }, now)
+  expect(await updateProduct(database, opened.version, opened, 'EUR')).toBe('changedMeanwhile')
+  expect((await findProduct(database, opened.id))?.stockMillilitres).toBe(opened.stockMillilitres - 100)
+  for (const bottle of await listFullBottles(database)) await emptyBottle(database, bottle.id, now)
+})
+
+it('a bottle that is sent twice is mixed once', async () => {
+  const requestId = crypto.randomUUID()
+  const before = (await findProduct(database, 'degreaser'))!.stockMillilitres
+  const input = { requestId, productId: 'degreaser', fraction: 0.1, totalMillilitres: 100, mixedBy: '' }
+  const first = await mixBottle(database, input, now)
+  expect(await mixBottle(database, input, now)).toEqual(first)
+  expect((await findProduct(database, 'degreaser'))!.stockMillilitres).toBeCloseTo(before - 10, 6)
+  await emptyBottle(database, requestId, now)
 })
 
 describe('mixing a bottle', () => {
@@ -142,7 +222,7 @@ describe('first visits and later ones', () => {
     })
 
   it('offers decontamination first, then maintenance, and decontamination again after a long break', async () => {
-    const id = await createWheelSet(database, set('Rhythm'))
+    const id = await addWheelSet(database, set('Rhythm'))
     const offered = async () =>
       (await intakeOffer(database, (await findWheelSet(database, id))!, now)).service
     expect(await offered()).toBe('decontaminate')
@@ -152,8 +232,16 @@ describe('first visits and later ones', () => {
     expect(await offered()).toBe('maintain')
   })
 
+  it('a plan that is sent twice is one job', async () => {
+    const id = await addWheelSet(database, set('Twice'))
+    const sent = { ...seen(1), requestId: crypto.randomUUID() }
+    const first = await planJob(database, id, sent, now)
+    const second = await planJob(database, id, sent, now)
+    expect(first.ok && second.ok && first.value.jobId === second.value.jobId).toBe(true)
+  })
+
   it('learns how a vehicle differs from what was expected', async () => {
-    const id = await createWheelSet(database, set('Dusty'))
+    const id = await addWheelSet(database, set('Dusty'))
     await planJob(database, id, seen(4), now)
     expect((await findWheelSet(database, id))?.dustFactor).toBe(1)
     await visit(id, daysAgo(20))
@@ -165,7 +253,7 @@ describe('first visits and later ones', () => {
   })
 
   it('plans anew with other wishes until the work has begun', async () => {
-    const id = await createWheelSet(database, set('Wishes'))
+    const id = await addWheelSet(database, set('Wishes'))
     const planned = await planJob(database, id, seen(3), now)
     if (!planned.ok) throw new Error(planned.problems[0]?.mend)
     const { jobId } = planned.value

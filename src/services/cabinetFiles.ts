@@ -1,11 +1,13 @@
-import type { ProductFile } from '@/contracts/cabinet'
+import type { Product } from '@/core/chemistry/product'
+import { fail, succeed, type Problem, type Result } from '@/core/result'
+import { soils } from '@/core/soils/soil'
 import { productOf, toolOf } from '@/contracts/cabinet'
-import { readCabinetText } from '@/contracts/cabinetCsv'
-import { succeed, type Result } from '@/core/result'
-import type { Database } from '@/data/database'
-import { listProducts, putProducts } from '@/data/queries/cabinet'
+import { readCabinetText, type ReadCabinet, type ReadProduct } from '@/contracts/cabinetCsv'
+import type { Database, Queryable } from '@/data/database'
+import { listProducts, putProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { listTools, putTools } from '@/data/queries/tools'
+import { listTools, putTool } from '@/data/queries/tools'
+import { roomProblem } from './cabinetRoom'
 import { productToFile } from './planJob'
 
 /** What an import would do, before anything is written. */
@@ -15,28 +17,64 @@ export interface ImportPreview {
   readonly tools: readonly string[]
 }
 
+/** A product as it is after an import: of a known one, what the file says nothing about stays. */
+function merged({ product: file, said }: ReadProduct, known: Product | undefined): Product {
+  const product = productOf(file)
+  if (!known) return product
+  const unsaid = Object.entries(known).filter(([field]) => field !== 'ratings' && !said.has(field))
+  const ratings = Object.fromEntries(
+    soils.flatMap((soil) => {
+      const rating = (said.has(`ratings.${soil}`) ? product : known).ratings[soil]
+      return rating === undefined ? [] : [[soil, rating]]
+    }),
+  )
+  return { ...product, ...Object.fromEntries(unsaid), ratings }
+}
+
+interface Import extends ImportPreview {
+  readonly products: readonly Product[]
+}
+
+async function prepare(database: Queryable, { products, tools }: ReadCabinet): Promise<Import | Problem> {
+  const known = new Map((await listProducts(database)).map((product) => [product.id, product]))
+  const after = new Map<string, Product>(known)
+  const taken = products.map((read) => merged(read, known.get(read.product.id)))
+  for (const product of taken) after.set(product.id, product)
+  const toolIds = new Set([...(await listTools(database)), ...tools].map(({ id }) => id))
+  const names = (isKnown: boolean) =>
+    taken.filter(({ id }) => known.has(id) === isKnown).map(({ name }) => name)
+  return (
+    roomProblem([...after.values()], toolIds.size) ?? {
+      products: taken,
+      added: names(false),
+      replaced: names(true),
+      tools: tools.map(({ name }) => name),
+    }
+  )
+}
+
+const previewOf = ({ added, replaced, tools }: ImportPreview): ImportPreview => ({ added, replaced, tools })
+
 /** Reads a table or a cabinet file and says what it would change. */
 export async function previewImport(database: Database, text: string): Promise<Result<ImportPreview>> {
   const read = readCabinetText(text)
   if (!read.ok) return read
-  const known = new Set((await listProducts(database)).map(({ id }) => id))
-  const names = (list: readonly ProductFile[]) => list.map(({ name }) => name)
-  return succeed({
-    added: names(read.value.products.filter(({ id }) => !known.has(id))),
-    replaced: names(read.value.products.filter(({ id }) => known.has(id))),
-    tools: read.value.tools.map(({ name }) => name),
-  })
+  const prepared = await prepare(database, read.value)
+  return 'mend' in prepared ? fail(prepared) : succeed(previewOf(prepared))
 }
 
 /** Takes a table or a cabinet file over, all of it or nothing. */
 export async function importCabinet(database: Database, text: string): Promise<Result<ImportPreview>> {
-  const preview = await previewImport(database, text)
   const read = readCabinetText(text)
-  if (!preview.ok || !read.ok) return preview
-  const { currency } = await readSettings(database)
-  await putProducts(database, read.value.products.map(productOf), currency)
-  await putTools(database, read.value.tools.map(toolOf))
-  return preview
+  if (!read.ok) return read
+  return database.transaction(async (transaction) => {
+    const prepared = await prepare(transaction, read.value)
+    if ('mend' in prepared) return fail(prepared)
+    const { currency } = await readSettings(transaction)
+    for (const product of prepared.products) await putProduct(transaction, product, currency)
+    for (const tool of read.value.tools) await putTool(transaction, toolOf(tool))
+    return succeed(previewOf(prepared))
+  })
 }
 
 /** The whole cabinet and kit as a cabinet file. */

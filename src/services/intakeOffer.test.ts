@@ -5,7 +5,7 @@ import { wheelSetInput } from '@/contracts/wheelSet'
 import { openInMemory, type Database } from '@/data/database'
 import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
-import { createWheelSet, findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+import { addWheelSet, findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
 import { dueList } from './dueList'
 import { intakeOffer } from './intakeOffer'
 
@@ -20,7 +20,7 @@ beforeAll(async () => {
 afterAll(() => database.close())
 
 async function newSet(name: string, changes: object = {}): Promise<string> {
-  return createWheelSet(
+  return addWheelSet(
     database,
     v.parse(wheelSetInput, {
       vehicle: { name, kind: 'car', ...changes },

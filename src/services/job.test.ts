@@ -7,7 +7,7 @@ import { openInMemory, type Database } from '@/data/database'
 import { addProduct, listProducts } from '@/data/queries/cabinet'
 import { findJob, listOpenJobs, listRunEvents } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
-import { createWheelSet } from '@/data/queries/wheelSets'
+import { addWheelSet } from '@/data/queries/wheelSets'
 import { dueList } from './dueList'
 import { finishJob } from './finishJob'
 import { planJob, replanJob } from './planJob'
@@ -21,7 +21,7 @@ const minutesLater = (minutes: number) => new Date(now.getTime() + minutes * 60_
 beforeAll(async () => {
   database = await openInMemory()
   for (const product of starterCabinet) await addProduct(database, product, 'EUR')
-  wheelSetId = await createWheelSet(
+  wheelSetId = await addWheelSet(
     database,
     v.parse(wheelSetInput, {
       vehicle: { name: 'Orlen Tessaly', kind: 'car' },

@@ -1,12 +1,15 @@
+import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
 import type { BottleInput } from '@/contracts/bottle'
 import type { Database } from '@/data/database'
-import { addBottle } from '@/data/queries/bottles'
+import { addBottle, findBottle } from '@/data/queries/bottles'
 import { findProduct, takeFromStock } from '@/data/queries/cabinet'
 
 /** Writes a mixed bottle down and takes its concentrate off the stock, both or neither. */
 export function mixBottle(database: Database, input: BottleInput, now: Date): Promise<Result<string>> {
   return database.transaction(async (transaction) => {
+    const sentBefore = input.requestId ? await findBottle(transaction, input.requestId) : null
+    if (sentBefore) return succeed(sentBefore.id)
     const product = await findProduct(transaction, input.productId)
     if (!product)
       return fail({
@@ -21,7 +24,7 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
         mend: 'It contains fluoride: this program neither plans nor mixes with it.',
       })
     }
-    const id = await addBottle(transaction, {
+    const id = await addBottle(transaction, input.requestId ?? randomUUID(), {
       productId: product.id,
       productName: product.name,
       family: product.family,

@@ -118,6 +118,8 @@ export async function planJob(
   intake: IntakeInput,
   now: Date,
 ): Promise<Result<{ jobId: string; plan: PlanFile }>> {
+  const sentBefore = intake.requestId ? await findJob(database, intake.requestId) : null
+  if (sentBefore) return succeed({ jobId: sentBefore.id, plan: sentBefore.plan })
   const wheelSet = await findWheelSet(database, wheelSetId)
   if (!wheelSet)
     return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
@@ -126,6 +128,7 @@ export async function planJob(
   const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(planInOrder(read.value.job)))) as PlanFile
   return database.transaction(async (transaction) => {
     const jobId = await storeJob(transaction, {
+      id: intake.requestId,
       wheelSetId,
       jobFile: read.value.file,
       planFile: plan,

@@ -1,11 +1,11 @@
 import { planInOrder } from '@/core/order/orderPlan'
-import { fail, type Result } from '@/core/result'
+import { failWith, type Result } from '@/core/result'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 
 /** Plans a job file that was checked before. Plain data in and out, so that it can cross to a worker and back. */
 export function planFromFile(file: JobFile): Result<PlanFile> {
   const job = jobOf(file)
-  if (!job.ok) return fail(...job.problems)
+  if (!job.ok) return failWith(job.problems)
   return { ok: true, value: JSON.parse(JSON.stringify(writePlan(planInOrder(job.value)))) as PlanFile }
 }

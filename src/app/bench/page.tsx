@@ -10,6 +10,7 @@ import { readSettings } from '@/data/queries/settings'
 import { MixingBench } from '@/ui/bench/MixingBench'
 import { formatAgo, formatMillilitres } from '@/ui/format/format'
 import { keepBottle, markEmpty } from './actions'
+import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Mixing bench' }
@@ -79,11 +80,13 @@ export default async function BenchPage({
                     {formatAgo(bottle.mixedAt, now)}
                     {days > oldDays && ', old'}
                   </div>
-                  <form action={markEmpty.bind(null, bottle.id)}>
-                    <button className="link-button" aria-label={`${bottle.productName} is empty`}>
-                      It is empty
-                    </button>
-                  </form>
+                  <ActionButton
+                    action={markEmpty.bind(null, bottle.id)}
+                    className="link-button"
+                    label={`${bottle.productName} is empty`}
+                  >
+                    It is empty
+                  </ActionButton>
                 </li>
               )
             })}

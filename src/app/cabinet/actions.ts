@@ -7,10 +7,12 @@ import type { ToolState } from '@/core/tools/tool'
 import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
+import type { Database } from '@/data/database'
 import { isDataFailure } from '@/data/dataFailure'
-import { addProduct, findProduct, updateProduct } from '@/data/queries/cabinet'
+import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { listTools, putTool, removeTool, setToolState } from '@/data/queries/tools'
+import { roomProblem } from '@/services/cabinetRoom'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
 
 interface Refusal {
@@ -39,6 +41,8 @@ export async function saveProduct(fromVersion: number | null, input: unknown): P
     if (fromVersion === null) {
       if (await findProduct(db, product.id))
         return refuse('name', product.name, 'There is a product of this name; give this one another.')
+      const full = await inRoom(db, [product], 0)
+      if (full) return full
       await db.transaction((transaction) => addProduct(transaction, product, currency))
       return null
     }
@@ -59,14 +63,29 @@ export async function saveProduct(fromVersion: number | null, input: unknown): P
   redirect('/cabinet')
 }
 
-export async function archiveProduct(id: string, archived: boolean): Promise<void> {
-  const db = await database()
-  const product = await findProduct(db, id)
-  if (product) {
+/** Whether one more product in use, or tool, still fits. */
+async function inRoom(
+  db: Database,
+  added: readonly { archived: boolean }[],
+  tools: number,
+): Promise<Refusal | null> {
+  const problem = roomProblem([...(await listProducts(db)), ...added], (await listTools(db)).length + tools)
+  return problem && { problems: [problem] }
+}
+
+export async function archiveProduct(id: string, archived: boolean): Promise<Refusal> {
+  const refusal = await writing(async () => {
+    const db = await database()
+    const product = await findProduct(db, id)
+    if (!product) return refuse('', id, 'This product was removed meanwhile.')
+    const full = archived || !product.archived ? null : await inRoom(db, [{ archived: false }], 0)
+    if (full) return full
     const { currency } = await readSettings(db)
     await updateProduct(db, product.version, { ...product, archived }, currency)
-  }
+    return null
+  })
   revalidatePath('/cabinet')
+  return refusal ?? { problems: [] }
 }
 
 export async function saveTool(isNew: boolean, input: unknown): Promise<Refusal> {
@@ -76,6 +95,8 @@ export async function saveTool(isNew: boolean, input: unknown): Promise<Refusal>
     const db = await database()
     if (isNew && (await listTools(db)).some(({ id }) => id === read.value.id))
       return refuse('name', read.value.name, 'There is a tool of this name; give this one another.')
+    const full = isNew ? await inRoom(db, [], 1) : null
+    if (full) return full
     await putTool(db, toolOf(read.value))
     return null
   })

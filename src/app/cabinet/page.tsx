@@ -13,6 +13,7 @@ import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { formatMillilitres, formatMoney } from '@/ui/format/format'
 import { archiveProduct } from './actions'
+import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Cabinet' }
@@ -130,9 +131,13 @@ export default async function CabinetPage({
                   <li key={product.id} className="row-item product-row">
                     <span>{product.name}</span>
                     <span />
-                    <form action={archiveProduct.bind(null, product.id, false)}>
-                      <button className="link-button">Take back</button>
-                    </form>
+                    <ActionButton
+                      action={archiveProduct.bind(null, product.id, false)}
+                      className="link-button"
+                      label={`Take ${product.name} back`}
+                    >
+                      Take back
+                    </ActionButton>
                   </li>
                 ))}
               </ul>

@@ -6,10 +6,12 @@ import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { intakeInput } from '@/contracts/intake'
 import { parse } from '@/contracts/problems'
-import { wheelSetInput } from '@/contracts/wheelSet'
+import { newSetOwner, wheelSetInput, type NewSetOwner, type WheelSetInput } from '@/contracts/wheelSet'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
-import { createWheelSet, updateWheelSet } from '@/data/queries/wheelSets'
+import type { Database } from '@/data/database'
+import { createWheelSet, listVehicles, updateWheelSet, type SeenVehicle } from '@/data/queries/wheelSets'
+import { isSameName } from '@/core/wheel/vehicleName'
 import { planJob } from '@/services/planJob'
 
 /** What a form shows when its action was refused; a success redirects instead. */
@@ -25,36 +27,73 @@ function refusalOf(error: unknown): Refusal {
   throw error
 }
 
-/** Saves a new wheel set, or an edit of the version it was made from. */
-export async function saveWheelSet(id: string | null, fromVersion: number, input: unknown): Promise<Refusal> {
+const meanwhile = (what: string): string =>
+  `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here. Open the saved state, and enter what is missing there.`
+
+const ownerOf = async (
+  db: Database,
+  owner: NewSetOwner,
+  vehicle: WheelSetInput['vehicle'],
+): Promise<SeenVehicle | null | Refusal> => {
+  if (owner.kind === 'known') return owner
+  const sameName = (await listVehicles(db)).some((known) => isSameName(known.vehicle.name, vehicle.name))
+  return owner.kind === 'unsaid' && sameName
+    ? refuse(
+        'vehicle',
+        vehicle.name,
+        'There is a vehicle of this name. Say whether this is a set of it or another vehicle.',
+      )
+    : null
+}
+
+/** Saves a new wheel set. Sent twice it is stored once. */
+export async function saveNewWheelSet(id: string, ownerInput: unknown, input: unknown): Promise<Refusal> {
   const read = parse(wheelSetInput, input)
   if (!read.ok) return { problems: read.problems }
-  if (id !== null && (!isUuid(id) || !Number.isInteger(fromVersion))) {
-    return refuse('', String(id), 'This wheel set does not exist.')
-  }
-  let savedId: string
+  const owner = parse(newSetOwner, ownerInput)
+  if (!owner.ok) return { problems: owner.problems }
+  if (!isUuid(id)) return refuse('', id, 'Load the page again; your entries stay.')
   try {
     const db = await database()
-    if (id === null) {
-      savedId = await createWheelSet(db, read.value)
-    } else {
-      const outcome = await updateWheelSet(db, id, fromVersion, read.value)
-      if (outcome === 'gone')
-        return refuse('', read.value.name, 'This wheel set was removed meanwhile; nothing was saved.')
-      if (outcome === 'changedMeanwhile') {
-        return refuse(
-          'version',
-          String(fromVersion),
-          'This wheel set was changed in another window since you opened it. Nothing was overwritten; your entries are still here. Open the saved state, and enter what is missing there.',
-        )
-      }
-      savedId = id
-    }
+    const seen = await ownerOf(db, owner.value, read.value.vehicle)
+    if (seen && 'problems' in seen) return seen
+    const outcome = await createWheelSet(db, id, read.value, seen)
+    if (outcome !== 'saved')
+      return refuse(
+        'vehicle',
+        read.value.vehicle.name,
+        outcome === 'gone'
+          ? 'This vehicle was removed meanwhile; nothing was saved.'
+          : meanwhile('This vehicle'),
+      )
   } catch (error) {
     return refusalOf(error)
   }
   revalidatePath('/wheels')
-  redirect(`/wheels/${savedId}`)
+  redirect(`/wheels/${id}`)
+}
+
+/** Saves an edit of a wheel set over the versions it was made from. */
+export async function saveWheelSet(
+  id: string,
+  from: { version: number; vehicleVersion: number },
+  input: unknown,
+): Promise<Refusal> {
+  const read = parse(wheelSetInput, input)
+  if (!read.ok) return { problems: read.problems }
+  if (!isUuid(id) || !Number.isInteger(from.version) || !Number.isInteger(from.vehicleVersion))
+    return refuse('', id, 'This wheel set does not exist.')
+  try {
+    const outcome = await updateWheelSet(await database(), id, from, read.value)
+    if (outcome === 'gone')
+      return refuse('', read.value.name, 'This wheel set was removed meanwhile; nothing was saved.')
+    if (outcome === 'changedMeanwhile')
+      return refuse('version', String(from.version), meanwhile('This wheel set or its vehicle'))
+  } catch (error) {
+    return refusalOf(error)
+  }
+  revalidatePath('/wheels')
+  redirect(`/wheels/${id}`)
 }
 
 /** Plans a visit from what was seen at the wheels and opens the plan. */

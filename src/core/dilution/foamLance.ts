@@ -1,4 +1,4 @@
-import { fail, succeed, showFound, type Result } from '@/core/result'
+import { fail, failWith, succeed, showFound, type Result } from '@/core/result'
 
 /** Litres a minute: what the washer delivers, and what the lance draws from its bottle. */
 export interface LanceFlow {
@@ -47,5 +47,7 @@ export function calibrateLance(bottleMillilitres: number, emptiedSeconds: number
           },
         ]),
   ]
-  return problems.length > 0 ? fail(...problems) : succeed((bottleMillilitres / 1000) * (60 / emptiedSeconds))
+  return problems.length > 0
+    ? failWith(problems)
+    : succeed((bottleMillilitres / 1000) * (60 / emptiedSeconds))
 }

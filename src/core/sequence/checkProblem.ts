@@ -1,4 +1,4 @@
-import { fail, showFound, succeed, type Problem, type Result } from '@/core/result'
+import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 import type { Lag, SequenceProblem } from './problem'
 
 /** More are not one job. */
@@ -40,7 +40,7 @@ export function checkProblem(problem: SequenceProblem): Result<SequenceProblem> 
     problem.walkSeconds.some((row) => row.length !== places.length)
   )
     say('walk_s', problem.walkSeconds.length, `Give ${places.length} rows of ${places.length} walking times.`)
-  if (problems.length > 0) return fail(...problems)
+  if (problems.length > 0) return failWith(problems)
   const cycle = cycleOf(operations.length, lags)
   if (cycle)
     return fail({

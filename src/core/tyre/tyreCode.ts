@@ -1,4 +1,4 @@
-import { fail, showFound, succeed, type Problem, type Result } from '@/core/result'
+import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 
 export const tyreKinds = ['passenger', 'lightTruck', 'commercial', 'trailer', 'motorcycle'] as const
 export type TyreKind = (typeof tyreKinds)[number]
@@ -76,7 +76,7 @@ export function readTyreCode(code: string): Result<Tyre> {
       ...between('aspect', aspectPercent, 20, 100, '%', 'aspect ratio'),
       ...between('rim', rimDiameterInches, 8, 30, 'in', 'rim diameter'),
     ]
-    if (problems.length > 0) return fail(...problems)
+    if (problems.length > 0) return failWith(problems)
     const sidewallMillimetres = (widthMillimetres * aspectPercent) / 100
     return succeed({
       kind: kindOf(prefix, suffix, motorcycle),
@@ -106,7 +106,7 @@ export function readTyreCode(code: string): Result<Tyre> {
         mend: 'The tyre must be at least 2 inches larger than its rim; the last number is the rim.',
       })
     }
-    if (problems.length > 0) return fail(...problems)
+    if (problems.length > 0) return failWith(problems)
     const outerDiameterMillimetres = outerInches * millimetresPerInch
     return succeed({
       kind: kindOf(prefix, suffix ?? (prefix ? undefined : 'LT'), false),

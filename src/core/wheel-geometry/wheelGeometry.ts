@@ -1,4 +1,4 @@
-import { fail, succeed, showFound, type Problem, type Result } from '@/core/result'
+import { failWith, succeed, showFound, type Problem, type Result } from '@/core/result'
 import { millimetresPerInch, readTyreCode, type Tyre } from '@/core/tyre/tyreCode'
 import { estimateOpenness } from './openness'
 
@@ -80,7 +80,7 @@ export function wheelMeasureProblems(measures: WheelMeasures): Problem[] {
 export function wheelGeometry(measures: WheelMeasures): Result<WheelGeometry> {
   const problems = wheelMeasureProblems(measures)
   const tyre = readTyreCode(measures.tyreCode)
-  if (problems.length > 0 || !tyre.ok) return fail(...problems)
+  if (problems.length > 0 || !tyre.ok) return failWith(problems)
   const rimDiameterMillimetres = tyre.value.rimDiameterInches * millimetresPerInch
   return succeed({
     tyre: tyre.value,

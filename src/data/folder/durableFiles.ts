@@ -4,10 +4,8 @@ import {
   closeSync,
   fsync,
   fsyncSync,
-  mkdirSync,
   open,
   openSync,
-  readdirSync,
   renameSync,
   writeSync,
 } from 'node:fs'

@@ -65,7 +65,7 @@ export class SyncedFiles extends NodeFS {
    */
   constructor(
     private readonly root: string,
-    private readonly mayWrite: () => boolean,
+    readonly mayWrite: () => boolean,
   ) {
     super(root)
     this.#watermark = watermarkFile(root)

@@ -58,6 +58,19 @@ export function watermarkFile(databaseFolder: string) {
   }
 }
 
+/** Place and value of the engine's state in its control file: 1 is shut down in order (PostgreSQL's pg_control.h). */
+const stateOffset = 16
+const shutDown = 1
+
+/** Whether the engine was stopped in order, so that the log ends with its last word and not with what was replayed. */
+export function wasShutDown(databaseFolder: string): boolean {
+  try {
+    return readFileSync(join(databaseFolder, 'global', 'pg_control')).readInt32LE(stateOffset) === shutDown
+  } catch {
+    return false
+  }
+}
+
 /** How far the log once was on the disk; null where nobody knows. */
 export function readWatermark(databaseFolder: string): bigint | null {
   try {

@@ -38,12 +38,14 @@ const bottleOfRow = (row: BottleRow): Bottle => ({
 
 export async function addBottle(
   database: Queryable,
+  id: string,
   bottle: Omit<Bottle, 'id' | 'emptiedAt'> & { readonly productId: string },
 ): Promise<string> {
-  const rows = await database.query<{ id: string }>(
-    `insert into bottle (product_id, product_name, family, fraction, total_millilitres, mixed_at, mixed_by)
-     values ($1, $2, $3, $4, $5, $6, $7) returning id`,
+  await database.query(
+    `insert into bottle (id, product_id, product_name, family, fraction, total_millilitres, mixed_at, mixed_by)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [
+      id,
       bottle.productId,
       bottle.productName,
       bottle.family,
@@ -53,8 +55,6 @@ export async function addBottle(
       bottle.mixedBy,
     ],
   )
-  const id = rows[0]?.id
-  if (id === undefined) throw new Error('The new bottle has no id')
   return id
 }
 

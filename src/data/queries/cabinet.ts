@@ -137,41 +137,48 @@ export function updateProduct(
   currency: string,
 ): Promise<SaveOutcome> {
   return database.transaction(async (transaction) => {
-    const rows = await transaction.query(
-      `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
+    if (await overwriteProduct(transaction, fromVersion, product, currency)) return 'saved'
+    return (await findProduct(transaction, product.id)) ? 'changedMeanwhile' : 'gone'
+  })
+}
+
+async function overwriteProduct(
+  database: Queryable,
+  fromVersion: number,
+  product: Product,
+  currency: string,
+): Promise<boolean> {
+  const rows = await database.query(
+    `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
          dwell_max_seconds = $7, delivery = $8, pack_millilitres = $9, pack_price_minor = $10, currency = $11,
          stock_millilitres = $12, wear = $13, contains_fluoride = $14, archived = $15, version = version + 1
        where id = $1 and version = $16 returning id`,
-      [...values(product, currency), fromVersion],
-    )
-    if (rows.length === 0) return (await findProduct(transaction, product.id)) ? 'changedMeanwhile' : 'gone'
-    await writeDetails(transaction, product)
-    return 'saved'
-  })
+    [...values(product, currency), fromVersion],
+  )
+  if (rows.length === 0) return false
+  await writeDetails(database, product)
+  return true
 }
 
-/** Adds products or puts them in the place of those with the same id; all or nothing. */
-export function putProducts(
-  database: Database,
-  products: readonly Product[],
-  currency: string,
-): Promise<void> {
-  return database.transaction(async (transaction) => {
-    for (const product of products) {
-      await transaction.query('delete from product where id = $1', [product.id])
-      await addProduct(transaction, product, currency)
-    }
-  })
+/** Adds a product, or saves it over the one with its id; what points at that one goes on pointing at it. */
+export async function putProduct(database: Queryable, product: Product, currency: string): Promise<void> {
+  const known = await database.query<{ version: number }>('select version from product where id = $1', [
+    product.id,
+  ])
+  const version = known[0]?.version
+  if (version === undefined) await addProduct(database, product, currency)
+  else await overwriteProduct(database, version, product, currency)
 }
 
-/** Takes used concentrate off the stock; never below nothing. */
+/** Takes used concentrate off the stock; never below nothing. A form opened before is out of date then. */
 export async function takeFromStock(
   database: Queryable,
   productId: string,
   millilitres: number,
 ): Promise<void> {
   await database.query(
-    'update product set stock_millilitres = greatest(0, stock_millilitres - $2) where id = $1',
+    `update product set stock_millilitres = greatest(0, stock_millilitres - $2), version = version + 1
+     where id = $1 and stock_millilitres > 0 and $2 > 0`,
     [productId, millilitres],
   )
 }

@@ -19,7 +19,7 @@ import {
   storeJob,
   storeRunEvents,
 } from './jobs'
-import { createWheelSet } from './wheelSets'
+import { addWheelSet } from './wheelSets'
 
 const wheel = {
   position: 'frontLeft',
@@ -35,7 +35,7 @@ const at = (minutes: number) => new Date(start.getTime() + minutes * 60_000)
 
 beforeAll(async () => {
   database = await openInMemory()
-  wheelSetId = await createWheelSet(
+  wheelSetId = await addWheelSet(
     database,
     v.parse(wheelSetInput, {
       vehicle: { name: 'Orlen Tessaly', kind: 'car' },

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import * as v from 'valibot'
 import { conditionsFile } from '@/contracts/conditions'
 import { paceFile, wishesFile, type JobFile } from '@/contracts/jobFile'
@@ -55,14 +56,13 @@ const jobOfRow = (row: JobRow): StoredJob => ({
 
 export async function storeJob(
   database: Queryable,
-  job: { wheelSetId: string; jobFile: JobFile; planFile: PlanFile; plannedFor: Date | null },
+  job: { id?: string; wheelSetId: string; jobFile: JobFile; planFile: PlanFile; plannedFor: Date | null },
 ): Promise<string> {
-  const rows = await database.query<{ id: string }>(
-    'insert into job (wheel_set_id, job_file, plan_file, planned_for) values ($1, $2::jsonb, $3::jsonb, $4) returning id',
-    [job.wheelSetId, JSON.stringify(job.jobFile), JSON.stringify(job.planFile), job.plannedFor],
+  const id = job.id ?? randomUUID()
+  await database.query(
+    'insert into job (id, wheel_set_id, job_file, plan_file, planned_for) values ($1, $2, $3::jsonb, $4::jsonb, $5)',
+    [id, job.wheelSetId, JSON.stringify(job.jobFile), JSON.stringify(job.planFile), job.plannedFor],
   )
-  const id = rows[0]?.id
-  if (id === undefined) throw new Error('The new job has no id')
   return id
 }
 
@@ -123,7 +123,7 @@ interface OpenJobRow {
   first_corner: JobFile['corners'][number]
 }
 
-/** Jobs not finished yet: running ones first, then by the time they are planned for. */
+/** All jobs not finished yet: running ones first, then by the time they are planned for. */
 export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
   const rows = await database.query<OpenJobRow>(
     `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.headline, j.operator_seconds,
@@ -132,7 +132,7 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
           from run_event e where e.job_id = j.id)::integer as settled
      from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
      where j.finished_at is null
-     order by (j.started_at is null), j.planned_for nulls last, j.created_at desc limit 20`,
+     order by (j.started_at is null), j.planned_for nulls last, j.created_at desc`,
   )
   return rows.map((row) => ({
     id: row.id,

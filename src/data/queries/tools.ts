@@ -1,5 +1,5 @@
 import { usualDuty, type Tool } from '@/core/tools/tool'
-import type { Database, Queryable } from '../database'
+import type { Queryable } from '../database'
 
 interface ToolRow {
   id: string
@@ -48,12 +48,6 @@ export async function putTool(database: Queryable, tool: Tool): Promise<void> {
       tool.dedicatedTo,
     ],
   )
-}
-
-export function putTools(database: Database, tools: readonly Tool[]): Promise<void> {
-  return database.transaction(async (transaction) => {
-    for (const tool of tools) await putTool(transaction, tool)
-  })
 }
 
 export async function setToolState(database: Queryable, id: string, state: Tool['state']): Promise<void> {

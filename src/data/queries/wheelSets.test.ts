@@ -2,7 +2,14 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { wheelSetInput } from '@/contracts/wheelSet'
 import { openInMemory, type Database } from '../database'
-import { createWheelSet, findWheelSet, listVehicles, listWheelSets, updateWheelSet } from './wheelSets'
+import {
+  addWheelSet,
+  createWheelSet,
+  findWheelSet,
+  listVehicles,
+  listWheelSets,
+  updateWheelSet,
+} from './wheelSets'
 import { addLayer, listLiveLayers } from './protection'
 
 let database: Database
@@ -24,18 +31,25 @@ const input = (vehicle: string, name: string, positions: readonly string[] = ['f
     })),
   })
 
+const withKilometres = (vehicle: string, name: string, kilometresPerWeek: number) => {
+  const plain = input(vehicle, name)
+  return { ...plain, vehicle: { ...plain.vehicle, kilometresPerWeek } }
+}
+const first = { version: 1, vehicleVersion: 1 }
+
 describe('wheel sets', () => {
-  it('come back as they were saved, and share their vehicle', async () => {
-    const summer = await createWheelSet(database, input('Orlen', 'Summer'))
-    await createWheelSet(database, input('orlen', 'Winter'))
-    expect(await listVehicles(database)).toHaveLength(1)
+  it('come back as they were saved, and share their vehicle where it is said', async () => {
+    const summer = await addWheelSet(database, input('Orlen', 'Summer'))
+    const [orlen] = await listVehicles(database)
+    await addWheelSet(database, input('Orlen', 'Winter'), orlen)
+    expect((await listVehicles(database)).map(({ setNames }) => setNames)).toEqual([['Summer', 'Winter']])
     const stored = await findWheelSet(database, summer)
     expect(stored?.wheels).toEqual(input('Orlen', 'Summer').wheels)
     expect(stored).toMatchObject({ vehicleName: 'Orlen', version: 1, lastVisitAt: null })
   })
 
   it('are found by text that looks like a pattern, and only by it', async () => {
-    await createWheelSet(database, input('Percent', '100%_set'))
+    await addWheelSet(database, input('Percent', '100%_set'))
     expect((await listWheelSets(database, '0%_')).map(({ name }) => name)).toEqual(['100%_set'])
     expect(await listWheelSets(database, '%%%')).toEqual([])
     expect(await listWheelSets(database, `'; drop table wheel_set; --`)).toEqual([])
@@ -43,28 +57,56 @@ describe('wheel sets', () => {
   })
 
   it('are saved only over the version the edit was made from', async () => {
-    const id = await createWheelSet(database, input('Twice', 'A'))
-    expect(await updateWheelSet(database, id, 1, input('Twice', 'B'))).toBe('saved')
-    expect(await updateWheelSet(database, id, 1, input('Twice', 'C'))).toBe('changedMeanwhile')
+    const id = await addWheelSet(database, input('Twice', 'A'))
+    expect(await updateWheelSet(database, id, first, input('Twice', 'B'))).toBe('saved')
+    expect(await updateWheelSet(database, id, first, input('Twice', 'C'))).toBe('changedMeanwhile')
     expect((await findWheelSet(database, id))?.name).toBe('B')
-    expect(await updateWheelSet(database, '00000000-0000-4000-8000-000000000000', 1, input('X', 'Y'))).toBe(
-      'gone',
+    const nobody = '00000000-0000-4000-8000-000000000000'
+    expect(await updateWheelSet(database, nobody, first, input('X', 'Y'))).toBe('gone')
+  })
+
+  it('are saved only over the state of the vehicle they were made from, and nothing of them otherwise', async () => {
+    const one = await addWheelSet(database, withKilometres('Shared', 'A', 100))
+    const [seen] = (await listVehicles(database)).filter(({ vehicle }) => vehicle.name === 'Shared')
+    const other = await addWheelSet(database, withKilometres('Shared', 'B', 200), seen)
+    // The form of the first was opened before the second set came.
+    expect(await updateWheelSet(database, one, first, withKilometres('Shared', 'C', 300))).toBe(
+      'changedMeanwhile',
     )
+    expect(await findWheelSet(database, one)).toMatchObject({ name: 'A', kilometresPerWeek: 200, version: 1 })
+    await expect(addWheelSet(database, withKilometres('Shared', 'D', 1), seen)).rejects.toThrow(
+      'changedMeanwhile',
+    )
+    expect(await findWheelSet(database, other)).toMatchObject({ name: 'B', vehicleVersion: 2 })
+  })
+
+  it('of two vehicles of one name stay apart', async () => {
+    await addWheelSet(database, withKilometres('Twin', 'A', 100))
+    await addWheelSet(database, withKilometres('Twin', 'A', 900))
+    const twins = (await listVehicles(database)).filter(({ vehicle }) => vehicle.name === 'Twin')
+    expect(twins.map(({ vehicle }) => vehicle.kilometresPerWeek).sort()).toEqual([100, 900])
+  })
+
+  it('sent twice are stored once', async () => {
+    const id = crypto.randomUUID()
+    for (let round = 0; round < 2; round += 1)
+      expect(await createWheelSet(database, id, input('Resent', 'A'))).toBe('saved')
+    expect(await listWheelSets(database, 'Resent')).toHaveLength(1)
   })
 
   it('keep the protection of wheels that stay, and lose it with the wheel', async () => {
-    const id = await createWheelSet(database, input('Layered', 'A'))
+    const id = await addWheelSet(database, input('Layered', 'A'))
     const appliedAt = new Date('2026-01-01T00:00:00Z')
     for (const position of ['frontLeft', 'rearLeft'] as const)
       await addLayer(database, id, { position, kind: 'sprayWax', appliedAt, productName: 'Wax' }, null)
-    await updateWheelSet(database, id, 1, input('Layered', 'A', ['frontLeft']))
+    await updateWheelSet(database, id, first, input('Layered', 'A', ['frontLeft']))
     expect((await listLiveLayers(database, id)).map(({ positions }) => positions)).toEqual([['frontLeft']])
   })
 })
 
 describe('layers of protection', () => {
   it('end those they replace; a topper leaves the coating alone', async () => {
-    const id = await createWheelSet(database, input('Coated', 'A', ['front']))
+    const id = await addWheelSet(database, input('Coated', 'A', ['front']))
     const put = (
       kind: 'ceramicCoating' | 'sprayWax' | 'coatingTopper' | 'tyreDressingWater',
       month: number,

@@ -1,8 +1,9 @@
+import { randomUUID } from 'node:crypto'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
 import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
-import type { WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
+import type { KnownVehicle, WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
 
 export interface WheelSet {
@@ -15,6 +16,8 @@ export interface WheelSet {
   readonly kilometresPerWeek: number
   /** Learnt from the vehicle's visits; 1 is as the house expects. */
   readonly dustFactor: number
+  /** Counts the saves of what all sets of the vehicle share. */
+  readonly vehicleVersion: number
   readonly name: string
   readonly note: string
   /** Counts the saves; an edit must name the version it started from. */
@@ -47,6 +50,7 @@ interface WheelSetRow {
   rear_discs: DiscKind
   kilometres_per_week: number
   dust_factor: number
+  vehicle_version: number
   name: string
   note: string
   version: number
@@ -56,7 +60,7 @@ interface WheelSetRow {
 
 const selectWheelSet = `
   select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind,
-    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, s.name, s.note, s.version,
+    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, v.version as vehicle_version, s.name, s.note, s.version,
     (select max(finished_at) from visit where visit.wheel_set_id = s.id) as last_visit_at,
     (select coalesce(json_agg(json_build_object(
         'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
@@ -80,18 +84,23 @@ const wheelOf = (row: WheelRow): WheelEntry => ({
   finishes: row.finishes,
 })
 
+const brakesOf = (
+  row: Pick<WheelSetRow, 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs'>,
+): Brakes => ({
+  front: { pads: row.front_pads, discs: row.front_discs },
+  rear: { pads: row.rear_pads, discs: row.rear_discs },
+})
+
 const wheelSetOf = (row: WheelSetRow): WheelSet => ({
   id: row.id,
   vehicleId: row.vehicle_id,
   vehicleName: row.vehicle_name,
   vehicleKind: row.vehicle_kind,
   archLiner: row.arch_liner,
-  brakes: {
-    front: { pads: row.front_pads, discs: row.front_discs },
-    rear: { pads: row.rear_pads, discs: row.rear_discs },
-  },
+  brakes: brakesOf(row),
   kilometresPerWeek: row.kilometres_per_week,
   dustFactor: row.dust_factor,
+  vehicleVersion: row.vehicle_version,
   name: row.name,
   note: row.note,
   version: row.version,
@@ -120,14 +129,30 @@ export async function hasWheelSets(database: Queryable): Promise<boolean> {
   return (await database.query('select 1 from wheel_set limit 1')).length > 0
 }
 
-export interface VehicleName {
-  readonly id: string
-  readonly name: string
-  readonly kind: VehicleKind
-}
+type VehicleRow = Pick<
+  WheelSetRow,
+  'arch_liner' | 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs' | 'kilometres_per_week'
+> & { id: string; version: number; name: string; kind: VehicleKind; set_names: string[] }
 
-export const listVehicles = (database: Queryable): Promise<VehicleName[]> =>
-  database.query<VehicleName>('select id, name, kind from vehicle order by lower(name), id')
+export async function listVehicles(database: Queryable): Promise<KnownVehicle[]> {
+  const rows = await database.query<VehicleRow>(
+    `select v.*, (select coalesce(json_agg(s.name order by lower(s.name), s.id), '[]') from wheel_set s
+       where s.vehicle_id = v.id) as set_names
+     from vehicle v order by lower(v.name), v.id`,
+  )
+  return rows.map((row) => ({
+    id: row.id,
+    version: row.version,
+    vehicle: {
+      name: row.name,
+      kind: row.kind,
+      archLiner: row.arch_liner,
+      brakes: brakesOf(row),
+      kilometresPerWeek: row.kilometres_per_week,
+    },
+    setNames: row.set_names,
+  }))
+}
 
 async function writeWheels(
   database: Queryable,
@@ -183,62 +208,126 @@ const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek } }: W
   kilometresPerWeek,
 ]
 
-/** Stores a new wheel set; an existing vehicle of the same name and kind owns it, else a new one. */
-export function createWheelSet(database: Database, input: WheelSetInput): Promise<string> {
-  return database.transaction(async (transaction) => {
-    const { name, kind } = input.vehicle
-    const details = vehicleDetails(input)
-    const known = await transaction.query<{ id: string }>(
-      'select id from vehicle where lower(name) = lower($1) and kind = $2 order by created_at limit 1',
-      [name, kind],
-    )
-    const vehicleId =
-      known[0]?.id ??
-      (
-        await transaction.query<{ id: string }>(
-          `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week)
-           values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
-          [name, kind, ...details],
-        )
-      )[0]?.id
-    const rows = await transaction.query<{ id: string }>(
-      'insert into wheel_set (vehicle_id, name, note) values ($1, $2, $3) returning id',
-      [vehicleId ?? null, input.name, input.note],
-    )
-    const id = rows[0]?.id
-    if (id === undefined) throw new Error('The new wheel set has no id')
-    await writeWheels(transaction, id, input.wheels)
-    return id
-  })
+/** A vehicle as a form saw it. */
+export interface SeenVehicle {
+  readonly id: string
+  readonly version: number
 }
 
 export type UpdateOutcome = 'saved' | 'changedMeanwhile' | 'gone'
 
-/** Saves an edit, but only over the version it was made from. */
+/** Writes what all sets of a vehicle share, over the version it was seen in. */
+async function updateVehicle(
+  database: Queryable,
+  { id, version }: SeenVehicle,
+  input: WheelSetInput,
+): Promise<UpdateOutcome> {
+  const rows = await database.query(
+    `update vehicle set name = $3, kind = $4, arch_liner = $5, front_pads = $6, front_discs = $7, rear_pads = $8,
+       rear_discs = $9, kilometres_per_week = $10, version = version + 1
+     where id = $1 and version = $2 returning id`,
+    [id, version, input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
+  )
+  if (rows.length > 0) return 'saved'
+  const still = await database.query('select 1 from vehicle where id = $1', [id])
+  return still.length > 0 ? 'changedMeanwhile' : 'gone'
+}
+
+async function addVehicle(database: Queryable, input: WheelSetInput): Promise<string> {
+  const rows = await database.query<{ id: string }>(
+    `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week)
+     values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
+    [input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
+  )
+  const id = rows[0]?.id
+  if (id === undefined) throw new Error('The new vehicle has no id')
+  return id
+}
+
+/** Undoes a transaction whose outcome is not `saved`, and gives that outcome. */
+class NotSaved extends Error {
+  constructor(readonly outcome: Exclude<UpdateOutcome, 'saved'>) {
+    super(outcome)
+  }
+}
+
+async function allOrNothing(
+  database: Database,
+  work: (transaction: Queryable) => Promise<UpdateOutcome>,
+): Promise<UpdateOutcome> {
+  try {
+    return await database.transaction(async (transaction) => {
+      const outcome = await work(transaction)
+      if (outcome !== 'saved') throw new NotSaved(outcome)
+      return outcome
+    })
+  } catch (error) {
+    if (error instanceof NotSaved) return error.outcome
+    throw error
+  }
+}
+
+/**
+ * Stores a new wheel set.
+ * @param id of the new set, chosen by the form: sent twice it is stored once
+ * @param owner the known vehicle it belongs to, which takes over what was entered of the vehicle; null for a new one
+ */
+export function createWheelSet(
+  database: Database,
+  id: string,
+  input: WheelSetInput,
+  owner: SeenVehicle | null = null,
+): Promise<UpdateOutcome> {
+  return allOrNothing(database, async (transaction) => {
+    if ((await transaction.query('select 1 from wheel_set where id = $1', [id])).length > 0) return 'saved'
+    if (owner) {
+      const outcome = await updateVehicle(transaction, owner, input)
+      if (outcome !== 'saved') return outcome
+    }
+    await transaction.query('insert into wheel_set (id, vehicle_id, name, note) values ($1, $2, $3, $4)', [
+      id,
+      owner?.id ?? (await addVehicle(transaction, input)),
+      input.name,
+      input.note,
+    ])
+    await writeWheels(transaction, id, input.wheels)
+    return 'saved'
+  })
+}
+
+/** Stores a new wheel set under an id made here, and gives it; for what is written at once and not by a form. */
+export async function addWheelSet(
+  database: Database,
+  input: WheelSetInput,
+  owner: SeenVehicle | null = null,
+): Promise<string> {
+  const id = randomUUID()
+  const outcome = await createWheelSet(database, id, input, owner)
+  if (outcome !== 'saved') throw new Error(`The new wheel set was not stored: ${outcome}`)
+  return id
+}
+
+/** Saves an edit, but only over the versions of set and vehicle that it was made from. */
 export function updateWheelSet(
   database: Database,
   id: string,
-  fromVersion: number,
+  from: { readonly version: number; readonly vehicleVersion: number },
   input: WheelSetInput,
 ): Promise<UpdateOutcome> {
-  return database.transaction(async (transaction) => {
+  return allOrNothing(database, async (transaction) => {
     const rows = await transaction.query<{ vehicle_id: string }>(
       `update wheel_set set name = $3, note = $4, version = version + 1, changed_at = now()
        where id = $1 and version = $2 returning vehicle_id`,
-      [id, fromVersion, input.name, input.note],
+      [id, from.version, input.name, input.note],
     )
     const vehicleId = rows[0]?.vehicle_id
     if (vehicleId === undefined) {
       const still = await transaction.query('select 1 from wheel_set where id = $1', [id])
       return still.length > 0 ? 'changedMeanwhile' : 'gone'
     }
-    await transaction.query(
-      `update vehicle set name = $2, kind = $3, arch_liner = $4, front_pads = $5, front_discs = $6, rear_pads = $7,
-         rear_discs = $8, kilometres_per_week = $9 where id = $1`,
-      [vehicleId, input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
-    )
-    await writeWheels(transaction, id, input.wheels)
-    return 'saved'
+    const outcome = await updateVehicle(transaction, { id: vehicleId, version: from.vehicleVersion }, input)
+    if (outcome === 'saved') await writeWheels(transaction, id, input.wheels)
+    return outcome
   })
 }
 

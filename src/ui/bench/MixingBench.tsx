@@ -1,6 +1,6 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
@@ -15,11 +15,12 @@ import {
   type Mix,
 } from '@/core/dilution'
 import type { OunceSystem } from '@/core/quantity/volume'
-import type { Problem } from '@/core/result'
 import { formatMillilitres } from '../format/format'
-import type { FormAction } from '../formAction'
+import type { FormAction } from '../form/formAction'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
 import { BottleDrawing } from '../plan/BottleDrawing'
-import { ProblemAlert } from '../ProblemAlert'
+import { ProblemAlert } from '../form/ProblemAlert'
 
 interface MixingBenchProps {
   readonly products: readonly { readonly id: string; readonly name: string; readonly strength: Mix }[]
@@ -45,8 +46,8 @@ export function MixingBench(props: MixingBenchProps) {
   const [surface, setSurface] = useState('2')
   const [calibration, setCalibration] = useState({ millilitres: '', seconds: '' })
   const [draw, setDraw] = useState(lance.drawLitresPerMinute)
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startKeeping] = useTransition()
+  const { problems, busy, send } = useSending()
+  const [requestId] = useState(newId)
 
   const reading = readDilution(said, {
     ...(ounces ? { ounces } : {}),
@@ -76,10 +77,8 @@ export function MixingBench(props: MixingBenchProps) {
           event.preventDefault()
           if (recipe?.ok) {
             const { realFraction, totalMillilitres } = recipe.value
-            startKeeping(async () =>
-              setProblems(
-                (await props.keep({ productId, fraction: realFraction, totalMillilitres, mixedBy })).problems,
-              ),
+            send(() =>
+              props.keep({ requestId, productId, fraction: realFraction, totalMillilitres, mixedBy }),
             )
           }
         }}

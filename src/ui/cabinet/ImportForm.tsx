@@ -1,9 +1,12 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
+import { DraftNote } from '../form/DraftNote'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 
 /** What an import would do, before anything is written. */
 interface Preview {
@@ -21,8 +24,8 @@ interface ImportFormProps {
 export function ImportForm({ look, take }: ImportFormProps) {
   const [text, setText] = useState('')
   const [preview, setPreview] = useState<Preview | null>(null)
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startWork] = useTransition()
+  const { problems, busy, setProblems, send } = useSending()
+  const draft = useDraft('import', 0, { text }, (kept) => setText(kept.text))
   const change = (next: string) => {
     setText(next)
     setPreview(null)
@@ -33,13 +36,14 @@ export function ImportForm({ look, take }: ImportFormProps) {
       className="import-form"
       onSubmit={(event) => {
         event.preventDefault()
-        startWork(async () => {
+        send(async () => {
           const seen = await look(text)
           setPreview(seen.preview)
-          setProblems(seen.problems)
+          return seen
         })
       }}
     >
+      <DraftNote draft={draft} />
       <Form.Group controlId="file">
         <Form.Label>A table (CSV) or a cabinet file (JSON)</Form.Label>
         <Form.Control
@@ -64,12 +68,15 @@ export function ImportForm({ look, take }: ImportFormProps) {
       <div aria-live="polite">
         {problems.length > 0 && (
           <div className="alert alert-danger mt-3">
-            <p>Nothing was taken over. Mend these first:</p>
+            <p>
+              Nothing was taken over.
+              {problems.some(({ path }) => path !== 'unreachable') && ' Mend these first:'}
+            </p>
             <ul>
               {problems.slice(0, 40).map(({ path, found, mend }) => (
                 <li key={`${path} ${mend}`}>
-                  {path && <b>{path}: </b>}
-                  {mend} <span className="soft">(found {found})</span>
+                  {path && path !== 'unreachable' && <b>{path}: </b>}
+                  {mend} {path !== 'unreachable' && <span className="soft">(found {found})</span>}
                 </li>
               ))}
             </ul>
@@ -94,7 +101,12 @@ export function ImportForm({ look, take }: ImportFormProps) {
         {preview && (
           <Button
             disabled={busy}
-            onClick={() => startWork(async () => setProblems((await take(text)).problems))}
+            onClick={() =>
+              send(
+                () => take(text),
+                () => draft.forget(),
+              )
+            }
           >
             Take it over
           </Button>

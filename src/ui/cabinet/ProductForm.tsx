@@ -1,20 +1,24 @@
 'use client'
 
 import Link from 'next/link'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { deliveries, deliveryNames, protectionWearNames } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
-import type { Problem } from '@/core/result'
 import { soilNames, soils } from '@/core/soils/soil'
-import type { FormAction } from '../formAction'
-import { ProblemAlert } from '../ProblemAlert'
+import type { FormAction } from '../form/formAction'
+import { DraftNote } from '../form/DraftNote'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 import { inputOf, valuesOfFamily, type ProductValues } from './productValues'
 
 interface ProductFormProps {
   readonly initial: ProductValues
   readonly isNew: boolean
+  /** Of the saved state; 0 for a new one. */
+  readonly version: number
   readonly currency: string
   readonly save: FormAction<unknown>
 }
@@ -23,10 +27,10 @@ interface ProductFormProps {
 const placed = ['name', 'strength', 'dwellSeconds', 'dwellSeconds.min', 'dwellSeconds.max', 'packMillilitres', 'packPriceMinor', 'stockMillilitres', 'ratings'] // prettier-ignore
 
 /** Adds or edits a product: the family fills in what labels of its kind say, the person changes what differs. */
-export function ProductForm({ initial, isNew, currency, save }: ProductFormProps) {
+export function ProductForm({ initial, isNew, version, currency, save }: ProductFormProps) {
   const [values, setValues] = useState(initial)
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startSaving] = useTransition()
+  const { problems, busy, send } = useSending()
+  const draft = useDraft(`product.${initial.id || `new ${initial.name}`}`, version, values, setValues)
   const family = familyOf(values.family)
   const set = (changes: Partial<ProductValues>) => setValues({ ...values, ...changes })
   const mendOf = (...paths: string[]) => problems.find(({ path }) => paths.includes(path))?.mend
@@ -67,9 +71,13 @@ export function ProductForm({ initial, isNew, currency, save }: ProductFormProps
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        startSaving(async () => setProblems((await save(inputOf(values))).problems))
+        send(
+          () => save(inputOf(values)),
+          () => draft.forget(),
+        )
       }}
     >
+      <DraftNote draft={draft} />
       <div className="field-grid">
         {field('name', 'Name', ['name', 'id'])}
         <Form.Group controlId="family">

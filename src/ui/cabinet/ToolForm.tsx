@@ -1,10 +1,9 @@
 'use client'
 
 import Link from 'next/link'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
 import {
   stiffnesses,
   toolDuties,
@@ -14,8 +13,11 @@ import {
   type Tool,
   type ToolKind,
 } from '@/core/tools/tool'
-import type { FormAction } from '../formAction'
-import { ProblemAlert } from '../ProblemAlert'
+import type { FormAction } from '../form/formAction'
+import { DraftNote } from '../form/DraftNote'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 import { idOfName } from './productValues'
 
 const measures = [
@@ -39,8 +41,8 @@ export function ToolForm({ tool, save }: { readonly tool: Tool | null; readonly 
     squeezedMillimetres: String(tool?.squeezedMillimetres ?? 30),
     reachMillimetres: String(tool?.reachMillimetres ?? 300),
   })
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startSaving] = useTransition()
+  const { problems, busy, send } = useSending()
+  const draft = useDraft(`tool.${tool?.id ?? 'new'}`, 0, values, setValues)
   const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
   return (
@@ -49,18 +51,20 @@ export function ToolForm({ tool, save }: { readonly tool: Tool | null; readonly 
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        startSaving(async () => {
-          const refusal = await save({
-            ...values,
-            id: tool?.id ?? (idOfName(values.name) || '-'),
-            diameterMillimetres: number(values.diameterMillimetres),
-            squeezedMillimetres: number(values.squeezedMillimetres),
-            reachMillimetres: number(values.reachMillimetres),
-          })
-          setProblems(refusal.problems)
-        })
+        send(
+          () =>
+            save({
+              ...values,
+              id: tool?.id ?? (idOfName(values.name) || '-'),
+              diameterMillimetres: number(values.diameterMillimetres),
+              squeezedMillimetres: number(values.squeezedMillimetres),
+              reachMillimetres: number(values.reachMillimetres),
+            }),
+          () => draft.forget(),
+        )
       }}
     >
+      <DraftNote draft={draft} />
       <div className="field-grid">
         <Form.Group controlId="name">
           <Form.Label>Name</Form.Label>

@@ -1,9 +1,8 @@
 'use client'
 
-import { useRef, useState, useTransition } from 'react'
+import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { serviceIds, services, type ServiceId } from '@/core/services/service'
 import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
@@ -13,8 +12,12 @@ import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
 import type { ConditionsInput } from '@/contracts/conditions'
 import type { IntakeDraft } from '@/contracts/intake'
-import type { FormAction } from '../formAction'
-import { ProblemAlert } from '../ProblemAlert'
+import type { FormAction } from '../form/formAction'
+import { newId } from '../newId'
+import { DraftNote } from '../form/DraftNote'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
@@ -30,6 +33,7 @@ export interface IntakeOffer {
 }
 
 interface IntakeFormProps {
+  readonly wheelSetId: string
   readonly title: string
   readonly wheels: readonly DrawnWheel[]
   /** What the record leads to expect; the starting point. */
@@ -64,6 +68,7 @@ const tappable: readonly Zone[] = [
 
 /** Intake: the wheels as on the vehicle; tap a zone, grade the soil, copy to the axle or to all, and plan. */
 export function IntakeForm({
+  wheelSetId,
   title,
   wheels,
   offer,
@@ -87,8 +92,23 @@ export function IntakeForm({
   const [airCelsius, setAirCelsius] = useState(String(conditions.airCelsius ?? 18))
   const [surfaceCelsius, setSurfaceCelsius] = useState('')
   const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>('shade')
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startPlanning] = useTransition()
+  const { problems, busy, send } = useSending()
+  const [requestId] = useState(newId)
+  const draft = useDraft(
+    `intake.${wheelSetId}`,
+    0,
+    { loads, service, kilometres, touched, off, airCelsius, surfaceCelsius, exposure },
+    (kept) => {
+      setLoads(kept.loads)
+      setService(kept.service)
+      setKilometres(kept.kilometres)
+      setTouched(kept.touched)
+      setOff(kept.off)
+      setAirCelsius(kept.airCelsius)
+      setSurfaceCelsius(kept.surfaceCelsius)
+      setExposure(kept.exposure)
+    },
+  )
   const panel = useRef<HTMLElement>(null)
 
   const chosen = loads[at.position] ?? {}
@@ -108,26 +128,28 @@ export function IntakeForm({
     setTouched(true)
   }
 
+  const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
   const submit = () =>
-    startPlanning(async () => {
-      const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
-      const refusal = await plan({
-        corners: positions
-          .filter((position) => !off.includes(position))
-          .map((position) => ({ position, loads: entriesOfLoads(loads[position] ?? {}) })),
-        service,
-        ...(kilometres.trim() === '' ? {} : { kilometres: number(kilometres) }),
-        conditions: {
-          ...conditions,
-          airCelsius: number(airCelsius),
-          exposure,
-          startAt: new Date().toISOString(),
-          utcOffsetMinutes: -new Date().getTimezoneOffset(),
-          ...(surfaceCelsius.trim() === '' ? {} : { surfaceCelsius: number(surfaceCelsius) }),
-        },
-      })
-      setProblems(refusal.problems)
-    })
+    send(
+      () =>
+        plan({
+          requestId,
+          corners: positions
+            .filter((position) => !off.includes(position))
+            .map((position) => ({ position, loads: entriesOfLoads(loads[position] ?? {}) })),
+          service,
+          ...(kilometres.trim() === '' ? {} : { kilometres: number(kilometres) }),
+          conditions: {
+            ...conditions,
+            airCelsius: number(airCelsius),
+            exposure,
+            startAt: new Date().toISOString(),
+            utcOffsetMinutes: -new Date().getTimezoneOffset(),
+            ...(surfaceCelsius.trim() === '' ? {} : { surfaceCelsius: number(surfaceCelsius) }),
+          },
+        }),
+      () => draft.forget(),
+    )
 
   return (
     <form
@@ -148,6 +170,7 @@ export function IntakeForm({
               : 'A first visit: graded as after three months. Correct what you see.'}{' '}
             {conditionsFrom}
           </p>
+          <DraftNote draft={draft} />
         </div>
         <div className="intake-foot">
           <Form.Group className="field is-wide" controlId="service">

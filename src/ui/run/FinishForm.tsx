@@ -1,30 +1,39 @@
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
 import { visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
 import type { FinishInput } from '@/contracts/intake'
-import type { FormAction } from '../formAction'
-import { ProblemAlert } from '../ProblemAlert'
+import type { FormAction } from '../form/formAction'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 
 /** The last step: how it went, in one tap and maybe a line. */
 export function FinishForm({
+  jobId,
   end,
   back,
 }: {
+  readonly jobId: string
   readonly end: FormAction<FinishInput>
   readonly back: () => void
 }) {
   const [result, setResult] = useState<VisitResult>('clean')
   const [note, setNote] = useState('')
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startEnding] = useTransition()
+  const { problems, busy, send } = useSending()
+  const draft = useDraft(`finish.${jobId}`, 0, { result, note }, (kept) => {
+    setResult(kept.result)
+    setNote(kept.note)
+  })
   return (
     <form
       className="finish-form"
       onSubmit={(event) => {
         event.preventDefault()
-        startEnding(async () => setProblems((await end({ result, note })).problems))
+        send(
+          () => end({ result, note }),
+          () => draft.forget(),
+        )
       }}
     >
       <h1>How did it go?</h1>

@@ -13,9 +13,9 @@ import { positionNames, type Position } from '@/core/wheel/position'
 import type { FinishInput } from '@/contracts/intake'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
-import type { FormAction } from '../formAction'
+import type { FormAction } from '../form/formAction'
 import { loadsOfEntries, type LoadEntry } from '../intake/loads'
-import { ProblemAlert } from '../ProblemAlert'
+import { ProblemAlert } from '../form/ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing, type RingMark } from '../wheel-drawing/WheelDrawing'
 import { CalledAway, type Away } from './CalledAway'
@@ -104,6 +104,7 @@ export function RunView({
   if (ending || !current || current.act === 'writeDown') {
     return (
       <FinishForm
+        jobId={jobId}
         end={end}
         back={() => {
           setEnding(false)

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { eventOfTap, type PendingTap } from './pendingTaps'
-import { TapQueue, type QueuePorts, type TapAnswer } from './tapQueue'
+import type { TapAnswer } from './sendTap'
+import { TapQueue, type QueuePorts } from './tapQueue'
 
 const tap = (stepId: string): PendingTap => ({
   requestId: stepId,
@@ -24,14 +25,21 @@ function setUp(
       return Promise.resolve(answers.shift() ?? { kind: 'stored' })
     },
     load: () => kept,
-    store: (taps) => (kept = taps),
+    keep: (one) => (kept = [...kept, one]),
+    forget: (requestId) => (kept = kept.filter((one) => one.requestId !== requestId)),
     fetchStored,
     later: (work) => {
       waiting = work
       return () => (waiting = null)
     },
   })
-  return { queue, sent, kept: () => kept, retry: () => waiting?.() }
+  return {
+    queue,
+    sent,
+    kept: () => kept,
+    retry: () => waiting?.(),
+    keepElsewhere: (one: PendingTap) => (kept = [...kept, one]),
+  }
 }
 
 describe('taps', () => {
@@ -69,10 +77,21 @@ describe('taps', () => {
 
   it('left by an earlier page are taken up', async () => {
     const { queue, sent } = setUp([], [tap('old')])
-    queue.start()
+    queue.takeUp()
     expect(queue.read().events).toHaveLength(1)
     await settled()
     expect(sent).toEqual(['old'])
+  })
+
+  it('of another tab of the device are taken up once, in the order they were made', async () => {
+    const { queue, sent, keepElsewhere } = setUp([{ kind: 'unreachable' }])
+    queue.add({ ...tap('second'), at: '2026-05-01T08:00:02.000Z' })
+    keepElsewhere({ ...tap('first'), at: '2026-05-01T08:00:01.000Z' })
+    queue.takeUp()
+    queue.takeUp()
+    expect(queue.read().events.map(({ stepId }) => stepId)).toEqual(['first', 'second'])
+    await settled()
+    expect(sent).toEqual(['second'])
   })
 
   it('refused for good are dropped with the reason', async () => {

@@ -1,12 +1,6 @@
 import type { RunEvent } from '@/core/run/runState'
 import { eventOfTap, type PendingTap } from './pendingTaps'
-
-/** What the server said to one tap. */
-export type TapAnswer =
-  | { readonly kind: 'stored' }
-  | { readonly kind: 'refused'; readonly mend: string }
-  /** No answer, or a failure of the server: worth sending again. */
-  | { readonly kind: 'unreachable' }
+import type { TapAnswer } from './sendTap'
 
 export interface QueueSnapshot {
   /** What the server knows, then what is still on its way. */
@@ -18,8 +12,10 @@ export interface QueueSnapshot {
 
 export interface QueuePorts {
   send(tap: PendingTap): Promise<TapAnswer>
+  /** Taps of this job that the device keeps, whichever tab they were made in. */
   load(): readonly PendingTap[]
-  store(taps: readonly PendingTap[]): void
+  keep(tap: PendingTap): void
+  forget(requestId: string): void
   /** Everything the server has stored for this job; null where it does not answer. */
   fetchStored(): Promise<readonly RunEvent[] | null>
   /** Calls back after the pause between two tries; returns how to call it off. */
@@ -35,6 +31,8 @@ export class TapQueue {
   private snapshot: QueueSnapshot
   private readonly listeners = new Set<() => void>()
   private sending = false
+  /** Answered here; another tab may not have cleared it from the device yet. */
+  private readonly sent = new Set<string>()
   /** Counts up with everything that happens here, so that an answer from before it is told apart. */
   private happened = 0
   private callOff: (() => void) | null = null
@@ -53,13 +51,16 @@ export class TapQueue {
 
   readonly read = (): QueueSnapshot => this.snapshot
 
-  /** Takes up what an earlier page left behind. */
-  start(): void {
+  /** Takes up what an earlier page left behind, or another tab has kept since. */
+  takeUp(): void {
     const known = new Set(this.pending.map(({ requestId }) => requestId))
-    const left = this.ports.load().filter(({ requestId }) => !known.has(requestId))
+    const left = this.ports
+      .load()
+      .filter(({ requestId }) => !known.has(requestId) && !this.sent.has(requestId))
     if (left.length === 0) return
-    this.pending = [...left, ...this.pending]
-    this.publish({ saving: 'saving' })
+    this.happened += 1
+    this.pending = [...left, ...this.pending].sort((a, b) => a.at.localeCompare(b.at))
+    this.publish({ saving: this.snapshot.saving === 'offline' ? 'offline' : 'saving' })
     void this.sendNext()
   }
 
@@ -81,7 +82,7 @@ export class TapQueue {
   add(tap: PendingTap): void {
     this.happened += 1
     this.pending = [...this.pending, tap]
-    this.ports.store(this.pending)
+    this.ports.keep(tap)
     this.publish({ saving: this.snapshot.saving === 'offline' ? 'offline' : 'saving', refusal: null })
     void this.sendNext()
   }
@@ -101,8 +102,9 @@ export class TapQueue {
       })
       return
     }
-    this.pending = this.pending.slice(1)
-    this.ports.store(this.pending)
+    this.pending = this.pending.filter((tap) => tap !== next)
+    this.sent.add(next.requestId)
+    this.ports.forget(next.requestId)
     if (answer.kind === 'stored') this.stored = [...this.stored, eventOfTap(next)]
     this.publish({
       saving: this.pending.length === 0 ? 'saved' : 'saving',

@@ -1,9 +1,13 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { Plan } from '@/core/plan/plan'
 import { runState, type RunEvent, type RunState } from '@/core/run/runState'
-import { eventOfTap, loadPending, storePending, type PendingTap } from './pendingTaps'
-import { TapQueue, type QueueSnapshot, type TapAnswer } from './tapQueue'
+import { newId } from '../newId'
+import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
+import { sendTap } from './sendTap'
+import { TapQueue, type QueueSnapshot } from './tapQueue'
 
+/** Taps of one tab in one moment keep their order by it. */
+let numbered = 0
 const retryMilliseconds = 2000
 /** Two at work on two phones see each other's taps this often, ms. */
 const catchUpMilliseconds = 4000
@@ -11,23 +15,6 @@ const catchUpMilliseconds = 4000
 export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   readonly state: RunState
   tap(kind: RunEvent['kind'], stepId: string): void
-}
-
-async function sendTap(jobId: string, tap: PendingTap): Promise<TapAnswer> {
-  try {
-    const answer = await fetch(`/api/jobs/${jobId}/events`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(tap),
-      keepalive: true,
-    })
-    if (answer.ok) return { kind: 'stored' }
-    if (answer.status >= 500) return { kind: 'unreachable' }
-    const { problems } = (await answer.json()) as { problems: { mend: string }[] }
-    return { kind: 'refused', mend: problems.map(({ mend }) => mend).join(' ') }
-  } catch {
-    return { kind: 'unreachable' }
-  }
 }
 
 async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
@@ -56,8 +43,9 @@ export function useRun(
     () =>
       new TapQueue(stored, {
         send: (tap) => sendTap(jobId, tap),
-        load: () => loadPending(jobId),
-        store: (taps) => storePending(jobId, taps),
+        load: () => keptTaps(deviceStore()).filter((tap) => tap.jobId === jobId),
+        keep: (tap) => keepTap(deviceStore(), { ...tap, jobId, number: (numbered += 1) }),
+        forget: (requestId) => forgetTap(deviceStore(), requestId),
         fetchStored: () => fetchStored(jobId),
         later: (work) => {
           const timer = setTimeout(work, retryMilliseconds)
@@ -66,8 +54,17 @@ export function useRun(
       }),
   )
   useEffect(() => {
-    queue.start()
-    return () => queue.stop()
+    queue.takeUp()
+    // Another tab of this device kept a tap, or cleared one that was stored.
+    const look = (): void => {
+      queue.takeUp()
+      void queue.catchUp()
+    }
+    window.addEventListener('storage', look)
+    return () => {
+      window.removeEventListener('storage', look)
+      queue.stop()
+    }
   }, [queue])
   const isShared = person !== undefined
   useEffect(() => {
@@ -89,7 +86,7 @@ export function useRun(
     refusal,
     tap: (kind, stepId) =>
       queue.add({
-        requestId: crypto.randomUUID(),
+        requestId: newId(),
         kind,
         stepId,
         at: new Date(serverNow()).toISOString(),

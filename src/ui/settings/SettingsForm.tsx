@@ -1,6 +1,6 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { dilutionStyles, writeDilution } from '@/core/dilution'
@@ -8,7 +8,10 @@ import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/h
 import { schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/job/schools'
 import type { Problem } from '@/core/result'
 import type { Settings } from '@/contracts/settings'
-import { ProblemAlert } from '../ProblemAlert'
+import { DraftNote } from '../form/DraftNote'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 
 interface SettingsFormProps {
   readonly initial: Settings
@@ -49,9 +52,15 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
   const [estimates, setEstimates] = useState<Partial<Record<EstimateId, string>>>(
     Object.fromEntries(Object.entries(initial.estimates).map(([id, value]) => [id, plain(value)])),
   )
-  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const { problems, busy, send } = useSending()
   const [saved, setSaved] = useState(false)
-  const [busy, startSaving] = useTransition()
+  const draft = useDraft('settings', 0, { shop, place, schools, equipment, estimates }, (kept) => {
+    setShop(kept.shop)
+    setPlace(kept.place)
+    setSchools(kept.schools)
+    setEquipment(kept.equipment)
+    setEstimates(kept.estimates)
+  })
   const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
   const number = (text: string | undefined): number | string => {
     const value = Number((text ?? '').trim().replace(',', '.'))
@@ -59,33 +68,36 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
   }
   const touch = () => setSaved(false)
   const submit = () =>
-    startSaving(async () => {
-      const answer = await save({
-        ...shop,
-        ounces: shop.ounces || null,
-        place:
-          place.latitude.trim() === '' && place.longitude.trim() === ''
-            ? null
-            : { latitude: number(place.latitude), longitude: number(place.longitude) },
-        schools,
-        equipment: {
-          smallestMeasureMillilitres: number(equipment.smallestMeasureMillilitres),
-          bucketLitres: number(equipment.bucketLitres),
-          pressureBar: number(equipment.pressureBar),
-          lance: {
-            washerLitresPerMinute: number(equipment['lance.washerLitresPerMinute']),
-            drawLitresPerMinute: number(equipment['lance.drawLitresPerMinute']),
+    send(
+      () =>
+        save({
+          ...shop,
+          ounces: shop.ounces || null,
+          place:
+            place.latitude.trim() === '' && place.longitude.trim() === ''
+              ? null
+              : { latitude: number(place.latitude), longitude: number(place.longitude) },
+          schools,
+          equipment: {
+            smallestMeasureMillilitres: number(equipment.smallestMeasureMillilitres),
+            bucketLitres: number(equipment.bucketLitres),
+            pressureBar: number(equipment.pressureBar),
+            lance: {
+              washerLitresPerMinute: number(equipment['lance.washerLitresPerMinute']),
+              drawLitresPerMinute: number(equipment['lance.drawLitresPerMinute']),
+            },
           },
-        },
-        estimates: Object.fromEntries(
-          Object.entries(estimates)
-            .filter(([, text]) => (text ?? '').trim() !== '')
-            .map(([id, text]) => [id, number(text)]),
-        ),
-      })
-      setProblems(answer.problems)
-      setSaved(answer.problems.length === 0)
-    })
+          estimates: Object.fromEntries(
+            Object.entries(estimates)
+              .filter(([, text]) => (text ?? '').trim() !== '')
+              .map(([id, text]) => [id, number(text)]),
+          ),
+        }),
+      () => {
+        setSaved(true)
+        draft.forget()
+      },
+    )
   const shown = new Set(['shopName', 'currency', 'place.latitude', 'place.longitude', ...equipmentFields.map(({ path }) => `equipment.${path}`), ...estimateIds.map((id) => `estimates.${id}`)]) // prettier-ignore
   return (
     <form
@@ -98,6 +110,7 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
       }}
     >
       <section aria-labelledby="schools">
+        <DraftNote draft={draft} />
         <div className="section-head">
           <h2 id="schools">Where practitioners disagree</h2>
         </div>

@@ -2,7 +2,7 @@
 
 import { valibotResolver } from '@hookform/resolvers/valibot'
 import Link from 'next/link'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useForm, useWatch, type FieldPath } from 'react-hook-form'
@@ -15,7 +15,6 @@ import {
   type Condition,
   type Finish,
 } from '@/core/finishes/finish'
-import type { Problem } from '@/core/result'
 import { usualBrakes } from '@/core/wheel/brakes'
 import {
   positionNames,
@@ -26,13 +25,18 @@ import {
   type Position,
   type VehicleKind,
 } from '@/core/wheel/position'
+import { isSameName } from '@/core/wheel/vehicleName'
 import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
-import { wheelSetInput, type WheelSetInput } from '@/contracts/wheelSet'
-import type { FormAction } from '../formAction'
-import { ProblemAlert } from '../ProblemAlert'
+import { wheelSetInput, type KnownVehicle, type NewSetOwner, type WheelSetInput } from '@/contracts/wheelSet'
+import { DraftNote } from '../form/DraftNote'
+import type { FormAction } from '../form/formAction'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useDraft } from '../form/useDraft'
+import { useSending } from '../form/useSending'
 import { drawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
 import { FinishFinder } from './FinishFinder'
+import { OwnerChoice } from './OwnerChoice'
 import { positionsIn, scopesFor, type Scope } from './scope'
 import { VehicleDetails } from './VehicleDetails'
 
@@ -62,17 +66,40 @@ const freshWheel = (position: Position): WheelValues => ({
 
 interface WheelSetFormProps {
   readonly initial?: WheelSetInput
-  readonly vehicleNames: readonly string[]
-  readonly save: FormAction<WheelSetInput>
+  /** Names the draft that is kept of what is typed. */
+  readonly draftName: string
+  /** Grows with every save of what is edited; 0 for something new. */
+  readonly version: number
+  /** For a new set: vehicles it may belong to. */
+  readonly vehicles?: readonly KnownVehicle[]
+  readonly save: (input: WheelSetInput, owner: NewSetOwner) => ReturnType<FormAction<WheelSetInput>>
   readonly cancelHref: string
 }
+
+/** A draft is kept as JSON, which knows no NaN. */
+const withNumbers = (values: FormValues): FormValues => ({
+  ...values,
+  wheels: values.wheels.map((wheel) => ({
+    ...wheel,
+    ...Object.fromEntries(
+      measureFields.flatMap(({ name, numeric }) => (numeric && wheel[name] === null ? [[name, NaN]] : [])),
+    ),
+  })),
+})
 
 /** Text of a number field; what cannot be a number stays out of the field until it is retyped. */
 const textOf = (value: unknown): string =>
   typeof value === 'number' && Number.isNaN(value) ? '' : String(value ?? '')
 
 /** Adds and edits a wheel set: measures and finishes go to all wheels, an axle or one, and the wheel is drawn as they are typed. */
-export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelSetFormProps) {
+export function WheelSetForm({
+  initial,
+  draftName,
+  version,
+  vehicles = [],
+  save,
+  cancelHref,
+}: WheelSetFormProps) {
   const form = useForm<FormValues, unknown, WheelSetInput>({
     resolver: valibotResolver(wheelSetInput),
     defaultValues: initial ?? {
@@ -89,8 +116,13 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
   const scopes = scopesFor(positions)
   const [scope, setScope] = useState<Scope>(scopes[0]?.scope ?? 'all')
   const [drafts, setDrafts] = useState<Partial<Record<MeasureField, string>>>({})
-  const [problems, setProblems] = useState<readonly Problem[]>([])
-  const [busy, startSaving] = useTransition()
+  const { problems, busy, send } = useSending()
+  const [owner, setOwner] = useState<NewSetOwner>({ kind: 'unsaid' })
+  const draft = useDraft(draftName, version, { values, owner }, (kept) => {
+    form.reset(withNumbers(kept.values))
+    setOwner(kept.owner)
+    setDrafts({})
+  })
 
   const inScope = positionsIn(scope, positions)
   const indexes = inScope.map((position) => positions.indexOf(position))
@@ -155,6 +187,13 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
     form.setValue('wheels', wheels)
     changeScope(scopesFor(usualPositions[kind])[0]?.scope ?? 'all')
   }
+  /** What the known vehicle has is shown and can be changed; what is saved is what stands here. */
+  const chooseOwner = (next: NewSetOwner, known?: KnownVehicle) => {
+    setOwner(next)
+    if (!known) return
+    if (known.vehicle.kind !== values.vehicle.kind) changeKind(known.vehicle.kind)
+    form.setValue('vehicle', known.vehicle, { shouldDirty: true })
+  }
   const changePositions = (position: Position, present: boolean) => {
     const wheels = present
       ? [...values.wheels, { ...(first ?? freshWheel(position)), position }]
@@ -165,9 +204,10 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
 
   const submit = form.handleSubmit(
     (input) =>
-      startSaving(async () => {
-        setProblems((await save(input)).problems)
-      }),
+      send(
+        () => save(input, owner),
+        () => draft.forget(),
+      ),
     (found) => {
       // The first wheel with a fault comes into view, so that its message can be seen.
       const faulty = Array.isArray(found.wheels) ? found.wheels.findIndex(Boolean) : -1
@@ -188,6 +228,7 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
   return (
     <form className="form-place" onSubmit={(event) => void submit(event)} noValidate>
       <div>
+        <DraftNote draft={draft} />
         <h2>The set</h2>
         <div className="field-grid">
           <Form.Group controlId="vehicle">
@@ -199,7 +240,7 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
               isInvalid={!!errors.vehicle?.name}
             />
             <datalist id="vehicles">
-              {vehicleNames.map((name) => (
+              {[...new Set(vehicles.map(({ vehicle }) => vehicle.name))].map((name) => (
                 <option key={name} value={name} />
               ))}
             </datalist>
@@ -229,6 +270,13 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
             <Form.Control.Feedback type="invalid">{errors.note?.message}</Form.Control.Feedback>
           </Form.Group>
         </div>
+
+        <OwnerChoice
+          vehicles={vehicles.filter(({ vehicle }) => isSameName(vehicle.name, values.vehicle.name))}
+          owner={owner}
+          problem={problems.find(({ path }) => path === 'vehicle')?.mend}
+          choose={chooseOwner}
+        />
 
         <details className="mb-3">
           <summary>Brakes, kilometres and arch liners</summary>
@@ -360,7 +408,7 @@ export function WheelSetForm({ initial, vehicleNames, save, cancelHref }: WheelS
           <p className="soft">The wheel is drawn here as soon as tyre code, rim width and spokes are in.</p>
         )}
         <div aria-live="polite">
-          <ProblemAlert problems={problems} />
+          <ProblemAlert problems={problems.filter(({ path }) => path !== 'vehicle')} />
           {problems.some(({ path }) => path === 'version') && (
             <p className="mt-2">
               <a href={cancelHref} target="_blank">

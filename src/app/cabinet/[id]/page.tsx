@@ -7,6 +7,7 @@ import { readSettings } from '@/data/queries/settings'
 import { ProductForm } from '@/ui/cabinet/ProductForm'
 import { valuesOf } from '@/ui/cabinet/productValues'
 import { archiveProduct, saveProduct } from '../actions'
+import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Product' }
@@ -35,17 +36,19 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
           >
             Duplicate
           </Link>
-          <form action={archiveProduct.bind(null, id, !product.archived)}>
-            <button className="btn btn-outline-secondary">
-              {product.archived ? 'Take back' : 'Archive'}
-            </button>
-          </form>
+          <ActionButton
+            action={archiveProduct.bind(null, id, !product.archived)}
+            className="btn btn-outline-secondary"
+          >
+            {product.archived ? 'Take back' : 'Archive'}
+          </ActionButton>
         </div>
       </header>
       <ProductForm
         key={product.version}
         initial={valuesOf(product)}
         isNew={false}
+        version={product.version}
         currency={(await readSettings(db)).currency}
         save={saveProduct.bind(null, product.version)}
       />

@@ -29,6 +29,7 @@ export default async function NewProductPage({
             : valuesOfFamily('wheelShampoo')
         }
         isNew
+        version={0}
         currency={(await readSettings(db)).currency}
         save={saveProduct.bind(null, null)}
       />

@@ -5,6 +5,7 @@ import { PlanBoard } from '@/ui/plan/PlanBoard'
 import { askThermometer, askWeather } from '../../devices/actions'
 import { discardPlan, keepChange } from '../actions'
 import { jobOr404 } from './findJobOr404'
+import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Plan' }
@@ -26,9 +27,11 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         devices={{ weather: askWeather, thermometer: askThermometer }}
       />
       {!job.startedAt && (
-        <form action={discardPlan.bind(null, id)} className="plan-foot">
-          <button className="btn btn-outline-secondary">Discard this plan</button>
-        </form>
+        <div className="plan-foot">
+          <ActionButton action={discardPlan.bind(null, id)} className="btn btn-outline-secondary">
+            Discard this plan
+          </ActionButton>
+        </div>
       )}
     </>
   )

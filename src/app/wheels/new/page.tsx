@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { listVehicles } from '@/data/queries/wheelSets'
-import { WheelSetForm } from '@/ui/wheel-set/WheelSetForm'
-import { saveWheelSet } from '../actions'
+import { NewWheelSet } from '@/ui/wheel-set/NewWheelSet'
+import { saveNewWheelSet } from '../actions'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'New wheel set' }
@@ -14,11 +14,7 @@ export default async function NewWheelSetPage() {
       <header className="place-head">
         <h1>New wheel set</h1>
       </header>
-      <WheelSetForm
-        vehicleNames={vehicles.map(({ name }) => name)}
-        save={saveWheelSet.bind(null, null, 0)}
-        cancelHref="/wheels"
-      />
+      <NewWheelSet vehicles={vehicles} save={saveNewWheelSet} />
     </>
   )
 }

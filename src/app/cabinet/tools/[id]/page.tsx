@@ -4,6 +4,7 @@ import { database } from '@/data/connection'
 import { listTools } from '@/data/queries/tools'
 import { ToolForm } from '@/ui/cabinet/ToolForm'
 import { discardTool, saveTool } from '../../actions'
+import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Tool' }
@@ -16,9 +17,9 @@ export default async function ToolPage({ params }: { params: Promise<{ id: strin
     <>
       <header className="place-head">
         <h1>{tool.name}</h1>
-        <form action={discardTool.bind(null, id)}>
-          <button className="btn btn-outline-secondary">Throw it away</button>
-        </form>
+        <ActionButton action={discardTool.bind(null, id)} className="btn btn-outline-secondary">
+          Throw it away
+        </ActionButton>
       </header>
       <ToolForm tool={tool} save={saveTool.bind(null, false)} />
     </>

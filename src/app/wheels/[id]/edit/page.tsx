@@ -17,7 +17,8 @@ export default async function EditWheelSetPage({ params }: { params: Promise<{ i
         </h1>
       </header>
       <WheelSetForm
-        vehicleNames={[]}
+        draftName={`wheel-set.${id}`}
+        version={set.version + set.vehicleVersion}
         initial={{
           vehicle: {
             name: set.vehicleName,
@@ -30,7 +31,7 @@ export default async function EditWheelSetPage({ params }: { params: Promise<{ i
           note: set.note,
           wheels: [...set.wheels],
         }}
-        save={saveWheelSet.bind(null, id, set.version)}
+        save={saveWheelSet.bind(null, id, { version: set.version, vehicleVersion: set.vehicleVersion })}
         cancelHref={`/wheels/${id}`}
       />
     </>

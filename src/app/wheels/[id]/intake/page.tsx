@@ -20,6 +20,7 @@ export default async function IntakePage({ params }: { params: Promise<{ id: str
   const weather = await askWeather(-new Date().getTimezoneOffset())
   return (
     <IntakeForm
+      wheelSetId={id}
       title={`${set.vehicleName}, ${set.name}`}
       wheels={drawnWheels(set.wheels)}
       offer={await intakeOffer(db, set, new Date())}

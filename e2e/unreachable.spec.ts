@@ -1,0 +1,195 @@
+import type { Page } from '@playwright/test'
+import { newSet } from './jobActions'
+import { expect, test } from './server'
+
+/** Forms a person types into, each filled, sent without network, reloaded, and sent again. */
+const forms = [
+  {
+    name: 'a product',
+    open: (page: Page) => page.goto('/cabinet/new'),
+    fill: async (page: Page) => {
+      await page.getByLabel('Name', { exact: true }).fill('Kept Cleaner')
+      await page.getByLabel(/^Price of the pack/).fill('12')
+    },
+    button: 'Add it',
+    typed: (page: Page) => expect(page.getByLabel('Name', { exact: true })).toHaveValue('Kept Cleaner'),
+    saved: (page: Page) =>
+      expect(page.locator('.product-row').filter({ hasText: 'Kept Cleaner' })).toHaveCount(1),
+  },
+  {
+    name: 'a tool',
+    open: (page: Page) => page.goto('/cabinet/tools/new'),
+    fill: (page: Page) => page.getByLabel('Name').fill('Kept Brush'),
+    button: /^(Add|Save) it$/,
+    typed: (page: Page) => expect(page.getByLabel('Name')).toHaveValue('Kept Brush'),
+    saved: (page: Page) => expect(page.getByText('Kept Brush')).toHaveCount(1),
+  },
+  {
+    name: 'a wheel set',
+    open: (page: Page) => page.goto('/wheels/new'),
+    fill: async (page: Page) => {
+      await page.getByLabel('Vehicle').fill(newSet.vehicle)
+      await page.getByLabel('Name of the set').fill(newSet.set)
+      await page.getByLabel('Tyre code').fill(newSet.tyreCode)
+      await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
+      await page.getByLabel('Spokes', { exact: true }).fill(newSet.spokes)
+    },
+    button: 'Save the set',
+    typed: (page: Page) => expect(page.getByLabel('Tyre code')).toHaveValue(newSet.tyreCode),
+    saved: (page: Page) =>
+      expect(page.getByRole('heading', { name: `${newSet.vehicle}, ${newSet.set}` })).toBeVisible(),
+  },
+  {
+    name: 'settings',
+    open: (page: Page) => page.goto('/settings'),
+    fill: (page: Page) => page.getByLabel(/shop/i).first().fill('Kept Shop'),
+    button: /^Save/,
+    typed: (page: Page) => expect(page.getByLabel(/shop/i).first()).toHaveValue('Kept Shop'),
+    saved: (page: Page) => expect(page.getByText(/^Saved/)).toBeVisible(),
+  },
+  {
+    name: 'an import',
+    open: (page: Page) => page.goto('/cabinet/import'),
+    fill: (page: Page) =>
+      page.getByLabel('or paste it here').fill('id,name,family\nkept,Kept Import,degreaser'),
+    button: 'Look at it',
+    typed: (page: Page) => expect(page.getByLabel('or paste it here')).toHaveValue(/Kept Import/),
+    saved: (page: Page) => expect(page.getByText('New: Kept Import.')).toBeVisible(),
+  },
+  {
+    name: 'an intake',
+    open: async (page: Page) => {
+      await page.goto('/wheels')
+      await page.locator('.set-row').filter({ hasText: 'Pellam Four' }).first().click()
+      await page.getByRole('link', { name: 'Plan a visit' }).click()
+    },
+    fill: async (page: Page) => {
+      await page.getByLabel('Air, °C').fill('7')
+      await page.getByLabel('road film 3, heavy').first().click()
+    },
+    button: 'Plan it',
+    typed: async (page: Page) => {
+      await expect(page.getByLabel('Air, °C')).toHaveValue('7')
+      await expect(page.getByLabel('road film 3, heavy').first()).toHaveAttribute('aria-pressed', 'true')
+    },
+    saved: (page: Page) => expect(page.getByRole('link', { name: 'Start in the bay' })).toBeVisible(),
+  },
+]
+
+for (const { name, open, fill, button, typed, saved } of forms) {
+  test(`${name} sent without network stays as typed, survives a reload and can be sent again`, async ({
+    page,
+    context,
+  }) => {
+    await open(page)
+    await fill(page)
+    await context.setOffline(true)
+    await page.getByRole('button', { name: button }).click()
+    await expect(page.getByText(/This is not kept yet: the program did not answer/)).toBeVisible()
+    await typed(page)
+    await context.setOffline(false)
+    await page.reload()
+    await expect(page.getByText(/This is what you typed earlier; it is not saved yet/)).toBeVisible()
+    await typed(page)
+    await page.getByRole('button', { name: button }).click()
+    await saved(page)
+    // Sent is sent: nothing of it comes back.
+    if (name !== 'an import') {
+      await open(page)
+      await expect(page.getByText(/This is what you typed earlier/)).toHaveCount(0)
+    }
+  })
+}
+
+test('a draft can be thrown away, and junk on the device breaks nothing', async ({ page }) => {
+  await page.goto('/cabinet/hub-wax')
+  await page.evaluate(() => {
+    for (const key of [
+      'even-spoke.draft.product.hub-wax',
+      'even-spoke.tap.x',
+      'even-spoke.taps.y',
+      'even-spoke.who.z',
+    ])
+      localStorage.setItem(key, '{"values":')
+  })
+  await page.reload()
+  const stock = page.getByLabel('In stock, ml')
+  const before = await stock.inputValue()
+  await stock.fill('5')
+  await expect(async () => {
+    expect(await page.evaluate(() => localStorage.getItem('even-spoke.draft.product.hub-wax'))).toContain(
+      '"5"',
+    )
+  }).toPass()
+  await page.reload()
+  await expect(stock).toHaveValue('5')
+  await page.getByRole('button', { name: 'Start from what is saved' }).click()
+  await expect(stock).toHaveValue(before)
+})
+
+test('a new set of a known name is asked whose it is, and says what it found', async ({ page }) => {
+  await page.goto('/wheels/new')
+  await page.getByLabel('Vehicle').fill('pellam four')
+  await page.getByLabel('Name of the set').fill('Third set')
+  await page.getByLabel('Tyre code').fill(newSet.tyreCode)
+  await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
+  await page.getByLabel('Spokes', { exact: true }).fill(newSet.spokes)
+  await page.getByRole('button', { name: 'Save the set' }).click()
+  await expect(page.getByText('Say whether this is a set of it or another vehicle.')).toBeVisible()
+  await page.getByRole('button', { name: /^Yes, the one with/ }).click()
+  await page.getByText('Brakes, kilometres and arch liners').click()
+  await page.getByLabel(/Kilometres a week/i).fill('777')
+  await page.getByRole('button', { name: 'Save the set' }).click()
+  await expect(page.getByRole('heading', { name: /Third set/ })).toBeVisible()
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: 'Pellam Four' }).first().click()
+  await page.getByRole('link', { name: /^Edit/ }).click()
+  await page.getByText('Brakes, kilometres and arch liners').click()
+  await expect(page.getByLabel(/Kilometres a week/i)).toHaveValue('777')
+})
+
+test('two tabs of one device without network keep all their taps, and any page sends them', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: 'Tusker Ridge' }).first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(page.locator('.run')).toBeVisible()
+  const bay = new URL(page.url()).pathname
+  const other = await context.newPage()
+  await other.goto(bay)
+  const stored = async (): Promise<number> =>
+    (
+      (await (await page.request.get(`/api${bay.replace(/\/run$/, '')}/events`)).json()) as {
+        events: unknown[]
+      }
+    ).events.length
+  await context.setOffline(true)
+  const tap = async (tab: Page): Promise<void> => {
+    const step = await tab.locator('.run-now h1').textContent()
+    await tab.locator('.run-acts .btn-primary').click()
+    await expect(tab.locator('.run-now h1')).not.toHaveText(step ?? '')
+  }
+  await tap(page)
+  await expect(other.locator('.run-now h1')).toHaveText(
+    (await page.locator('.run-now h1').textContent()) ?? '',
+  )
+  await tap(other)
+  expect(
+    await page.evaluate(
+      () => Object.keys(localStorage).filter((key) => key.startsWith('even-spoke.tap.')).length,
+    ),
+  ).toBe(2)
+  await other.close()
+  await context.setOffline(false)
+  await page.goto('/wheels')
+  await expect(async () => expect(await stored()).toBe(2)).toPass()
+  expect(
+    await page.evaluate(
+      () => Object.keys(localStorage).filter((key) => key.startsWith('even-spoke.tap.')).length,
+    ),
+  ).toBe(0)
+})

@@ -1,0 +1,32 @@
+'use client'
+
+import type { ReactNode } from 'react'
+import type { Problem } from '@/core/result'
+import { ProblemAlert } from './ProblemAlert'
+import { useSending } from './useSending'
+
+interface ActionButtonProps {
+  readonly action: () => Promise<{ readonly problems: readonly Problem[] } | void>
+  readonly className: string
+  readonly label?: string
+  readonly children: ReactNode
+}
+
+/** A button that does one thing on the server, and says where that did not go through. */
+export function ActionButton({ action, className, label, children }: ActionButtonProps) {
+  const { problems, busy, send } = useSending()
+  return (
+    <>
+      <button
+        type="button"
+        className={className}
+        aria-label={label}
+        disabled={busy}
+        onClick={() => send(async () => (await action()) ?? { problems: [] })}
+      >
+        {children}
+      </button>
+      <ProblemAlert problems={problems} />
+    </>
+  )
+}

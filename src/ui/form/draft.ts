@@ -1,0 +1,64 @@
+/** What a person typed and what it was typed over, as it is kept on the device. */
+export interface Draft<T> {
+  readonly values: T
+  /** The saved state's version that the typing began from. */
+  readonly version: number
+  /** When it was last typed at, ms since 1970. */
+  readonly at: number
+}
+
+/** Older ones would put what was seen on another day in the place of what is there now, ms. */
+const longestMilliseconds = 24 * 3_600_000
+
+const keyOf = (form: string): string => `even-spoke.draft.${form}`
+
+/** True where `found` has the same kinds of values at the same places as `like`; lists may differ in length. */
+export function hasShapeOf(found: unknown, like: unknown): boolean {
+  if (like === null || like === undefined) return true
+  if (typeof found !== typeof like || found === null) return false
+  if (Array.isArray(like)) {
+    const [first] = like as readonly unknown[]
+    return Array.isArray(found) && (first === undefined || found.every((entry) => hasShapeOf(entry, first)))
+  }
+  if (typeof like !== 'object') return true
+  return (
+    !Array.isArray(found) &&
+    Object.entries(like).every(([key, value]) => hasShapeOf((found as Record<string, unknown>)[key], value))
+  )
+}
+
+/**
+ * The draft of a form, where there is one that fits it; junk, old ones and drafts of an earlier form are dropped.
+ * @param like values of the form as it is now
+ */
+export function readDraft<T>(form: string, like: T, now: number): Draft<T> | null {
+  try {
+    const text = localStorage.getItem(keyOf(form))
+    if (text === null) return null
+    const draft: unknown = JSON.parse(text)
+    // As it would come back from where it was kept.
+    const kept: unknown = JSON.parse(JSON.stringify({ values: like, version: 0, at: 0 }))
+    if (hasShapeOf(draft, kept) && now - (draft as Draft<T>).at < longestMilliseconds)
+      return draft as Draft<T>
+  } catch {
+    // Dropped below, like every junk.
+  }
+  forgetDraft(form)
+  return null
+}
+
+export function keepDraft<T>(form: string, draft: Draft<T>): void {
+  try {
+    localStorage.setItem(keyOf(form), JSON.stringify(draft))
+  } catch {
+    // A browser that keeps nothing still sends the form; only a reload would lose what was typed.
+  }
+}
+
+export function forgetDraft(form: string): void {
+  try {
+    localStorage.removeItem(keyOf(form))
+  } catch {
+    // Nothing was kept.
+  }
+}

@@ -1,0 +1,61 @@
+import { useEffect, useRef, useState } from 'react'
+import { forgetDraft, keepDraft, readDraft } from './draft'
+
+/** After the last key, so that typing is not slowed, ms. */
+const pauseMilliseconds = 250
+
+export interface DraftState {
+  /** `changed`: what is saved was changed elsewhere since the draft was begun. */
+  readonly restored: 'no' | 'yes' | 'changed'
+  /** Throws the draft away and shows what is saved. */
+  startAfresh(): void
+  /** The draft was sent. */
+  forget(): void
+}
+
+/**
+ * Keeps on the device what is typed into a form, and brings it back after a reload, a failure or a dead battery.
+ * @param form names the form and what it edits
+ * @param version of the saved state that the form shows; 0 for something new
+ * @param restore puts kept values, or those the form began with, into the form
+ */
+export function useDraft<T>(
+  form: string,
+  version: number,
+  values: T,
+  restore: (values: T) => void,
+): DraftState {
+  const [restored, setRestored] = useState<DraftState['restored']>('no')
+  const text = JSON.stringify(values)
+  const begun = useRef({ values, text })
+  const isSent = useRef(false)
+  const put = useRef(restore)
+  useEffect(() => {
+    put.current = restore
+  })
+  useEffect(() => {
+    const draft = readDraft(form, begun.current.values, Date.now())
+    if (!draft || JSON.stringify(draft.values) === begun.current.text) return
+    put.current(draft.values)
+    setRestored(draft.version === version ? 'yes' : 'changed')
+  }, [form, version])
+  useEffect(() => {
+    if (text === begun.current.text) return
+    const timer = setTimeout(() => {
+      if (!isSent.current) keepDraft(form, { values: JSON.parse(text) as T, version, at: Date.now() })
+    }, pauseMilliseconds)
+    return () => clearTimeout(timer)
+  }, [form, version, text])
+  return {
+    restored,
+    startAfresh: () => {
+      forgetDraft(form)
+      put.current(begun.current.values)
+      setRestored('no')
+    },
+    forget: () => {
+      isSent.current = true
+      forgetDraft(form)
+    },
+  }
+}

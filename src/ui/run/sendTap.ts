@@ -1,0 +1,28 @@
+import type { PendingTap } from './pendingTaps'
+
+/** What the server said to one tap. */
+export type TapAnswer =
+  | { readonly kind: 'stored' }
+  | { readonly kind: 'refused'; readonly mend: string }
+  /** No answer, or a failure of the server: worth sending again. */
+  | { readonly kind: 'unreachable' }
+
+export async function sendTap(
+  jobId: string,
+  { requestId, kind, stepId, at, person }: PendingTap,
+): Promise<TapAnswer> {
+  try {
+    const answer = await fetch(`/api/jobs/${jobId}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ requestId, kind, stepId, at, person }),
+      keepalive: true,
+    })
+    if (answer.ok) return { kind: 'stored' }
+    if (answer.status >= 500) return { kind: 'unreachable' }
+    const { problems } = (await answer.json()) as { problems: { mend: string }[] }
+    return { kind: 'refused', mend: problems.map(({ mend }) => mend).join(' ') }
+  } catch {
+    return { kind: 'unreachable' }
+  }
+}

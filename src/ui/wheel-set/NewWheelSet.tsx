@@ -1,0 +1,30 @@
+'use client'
+
+import { useState } from 'react'
+import type { KnownVehicle, NewSetOwner, WheelSetInput } from '@/contracts/wheelSet'
+import type { Problem } from '@/core/result'
+import { newId } from '../newId'
+import { WheelSetForm } from './WheelSetForm'
+
+interface NewWheelSetProps {
+  readonly vehicles: readonly KnownVehicle[]
+  readonly save: (
+    id: string,
+    owner: NewSetOwner,
+    input: WheelSetInput,
+  ) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** The form of a new set. Its id is made here, so that a set sent twice is stored once. */
+export function NewWheelSet({ vehicles, save }: NewWheelSetProps) {
+  const [id] = useState(newId)
+  return (
+    <WheelSetForm
+      vehicles={vehicles}
+      draftName="wheel-set.new"
+      version={0}
+      save={(input, owner) => save(id, owner, input)}
+      cancelHref="/wheels"
+    />
+  )
+}
