@@ -42,9 +42,9 @@ const forms = [
   {
     name: 'settings',
     open: (page: Page) => page.goto('/settings'),
-    fill: (page: Page) => page.getByLabel(/shop/i).first().fill('Kept Shop'),
+    fill: (page: Page) => page.getByLabel('Shop name').fill('Kept Shop'),
     button: /^Save/,
-    typed: (page: Page) => expect(page.getByLabel(/shop/i).first()).toHaveValue('Kept Shop'),
+    typed: (page: Page) => expect(page.getByLabel('Shop name')).toHaveValue('Kept Shop'),
     saved: (page: Page) => expect(page.getByText(/^Saved/)).toBeVisible(),
   },
   {
@@ -123,7 +123,7 @@ test('a draft can be thrown away, and junk on the device breaks nothing', async 
   }).toPass()
   await page.reload()
   await expect(stock).toHaveValue('5')
-  await page.getByRole('button', { name: 'Start from what is saved' }).click()
+  await page.getByRole('button', { name: 'Start afresh' }).click()
   await expect(stock).toHaveValue(before)
 })
 

@@ -1,12 +1,19 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
 import { benchChoice } from '../bench/choice.mjs'
 import { benchPages } from '../bench/pages.mjs'
+import { benchDurability } from '../bench/durability.mjs'
 import { benchSequence } from '../bench/sequence.mjs'
 import { benchResponsive } from '../bench/responsive.mjs'
 import { ensureInstalled } from './lib/install.mjs'
 import { say } from './lib/run.mjs'
 
-const parts = { choice: benchChoice, sequence: benchSequence, responsive: benchResponsive, pages: benchPages }
+const parts = {
+  choice: benchChoice,
+  sequence: benchSequence,
+  responsive: benchResponsive,
+  pages: benchPages,
+  durability: benchDurability,
+}
 
 await ensureInstalled()
 const wanted = process.argv.slice(2)

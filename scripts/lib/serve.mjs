@@ -65,8 +65,6 @@ export async function serve({ dataFolder, port, app = root, healthPath = '/api/h
       stdio: ['pipe', 'ignore', 'inherit'],
     },
   )
-  for (const signal of passedOn) process.on(signal, () => child.kill(signal))
-  stopWithCaller(child)
   let ended = null
   child.once('exit', (code, signal) => {
     ended = code ?? (signal ? 1 : 0)
@@ -80,9 +78,11 @@ export async function serve({ dataFolder, port, app = root, healthPath = '/api/h
   return { child, address }
 }
 
-/** Keeps running until the application ends. */
+/** Keeps running until the application ends; passes on a request to stop. */
 export function stayWith(child) {
   if (child.exitCode !== null) process.exit(child.exitCode)
+  for (const signal of passedOn) process.on(signal, () => child.kill(signal))
+  stopWithCaller(child)
   child.once('exit', (code) => process.exit(code ?? 0))
 }
 

@@ -1,6 +1,5 @@
 import 'server-only'
 import type { Database } from './database'
-import { DataFailure } from './dataFailure'
 import { openDatabase } from './openDatabase'
 
 /** Next bundles modules more than once; the process must still open the folder once only. */
@@ -19,7 +18,8 @@ const recoveryOf = (text: string | undefined) => (text === 'lastGood' || text ==
 
 /** The one database of this process, opened at first use. */
 export function database(): Promise<Database> {
-  if (shared.evenSpokeStops) return Promise.reject(new DataFailure('engine', 'The program is stopping.'))
+  // No answer is better than an error: the device keeps what it sent and sends it again.
+  if (shared.evenSpokeStops) return new Promise(() => undefined)
   shared.evenSpokeDatabase ??= openDatabase(dataFolder(), {
     upkeep: true,
     takeOver: process.env.EVEN_SPOKE_TAKE_OVER === '1',

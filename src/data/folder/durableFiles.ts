@@ -1,14 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import {
-  close,
-  closeSync,
-  fsync,
-  fsyncSync,
-  open,
-  openSync,
-  renameSync,
-  writeSync,
-} from 'node:fs'
+import { close, closeSync, fsync, fsyncSync, open, openSync, renameSync, writeSync } from 'node:fs'
 import { readdir } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import { promisify } from 'node:util'

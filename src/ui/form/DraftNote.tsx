@@ -9,7 +9,7 @@ export function DraftNote({ draft }: { readonly draft: DraftState }) {
         ? 'This is what you typed earlier. It was saved differently elsewhere since then: saving puts yours in its place.'
         : 'This is what you typed earlier; it is not saved yet.'}{' '}
       <button type="button" className="link-button" onClick={() => draft.startAfresh()}>
-        Start from what is saved
+        Start afresh
       </button>
     </p>
   )

@@ -41,10 +41,15 @@ export function useDraft<T>(
   }, [form, version])
   useEffect(() => {
     if (text === begun.current.text) return
-    const timer = setTimeout(() => {
+    const keep = (): void => {
       if (!isSent.current) keepDraft(form, { values: JSON.parse(text) as T, version, at: Date.now() })
-    }, pauseMilliseconds)
-    return () => clearTimeout(timer)
+    }
+    const timer = setTimeout(keep, pauseMilliseconds)
+    window.addEventListener('pagehide', keep)
+    return () => {
+      clearTimeout(timer)
+      window.removeEventListener('pagehide', keep)
+    }
   }, [form, version, text])
   return {
     restored,
