@@ -50,6 +50,7 @@ const stage = v.strictObject({
     }),
   ),
   protectionLostShare: fraction,
+  keptOffWheel: v.optional(v.boolean()),
   why: v.string(),
   cautions: v.array(v.string()),
 })
@@ -66,6 +67,7 @@ const step = v.strictObject({
   operatorSeconds: amount,
   startsDwell: v.nullable(v.strictObject({ minSeconds: amount, maxSeconds: amount })),
   stopsDwellOf: v.nullable(v.string()),
+  alsoStops: v.optional(v.array(v.string())),
   wetLimitSeconds: v.nullable(amount),
   part: v.nullable(v.strictObject({ number: amount, of: amount })),
   why: v.string(),

@@ -1,5 +1,5 @@
 import { estimate } from '@/core/estimates/houseEstimates'
-import type { Job } from '@/core/job/job'
+import { worstGrade, type Job } from '@/core/job/job'
 import { wearOf } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/services/service'
@@ -7,7 +7,8 @@ import { isDarkOrSoft } from '@/core/finishes/finish'
 import { amountAt, needOf, wheelSoils, type Need, type WheelSoil } from './need'
 import { optionsFor, type Option } from './option'
 import { searchPlans } from './search'
-import { mostStages, type Found, type SearchRules } from './stages'
+import { roles } from './role'
+import type { Found, SearchRules } from './stages'
 import type { WheelGroup } from './wheelGroup'
 
 /** What the search knows of one group of wheels. */
@@ -38,14 +39,15 @@ function startsDry(group: WheelGroup, job: Job): boolean {
   return known && !soft && grit === 0
 }
 
-/** Highest sums that four stages could reach for one soil alone. */
-const reachOf = (options: readonly Option[], soil: number): number =>
-  mostStages *
-  Math.max(
-    0,
-    ...options
-      .filter(({ judgement }) => judgement.verdict !== 'no')
-      .map(({ removesFirst }) => removesFirst[soil] ?? 0),
+/** The most that each role can do for one soil alone. */
+const reachByRole = (options: readonly Option[], soil: number): number[] =>
+  roles.map((role) =>
+    Math.max(
+      0,
+      ...options
+        .filter((option) => option.role === role && option.judgement.verdict !== 'no')
+        .map(({ removesFirst }) => removesFirst[soil] ?? 0),
+    ),
   )
 
 /** Soils in the order in which they are given up when not all can be reached: the least harmful first. */
@@ -59,9 +61,11 @@ function searchWhatCan(
 ): Pick<GroupChoice, 'plans' | 'unreached'> {
   const unreached = new Set<WheelSoil>()
   let required = need.required.map((wanted, soil) => {
-    const reach = reachOf(options, soil)
-    if (wanted > reach) unreached.add(wheelSoils[soil] as WheelSoil)
-    return Math.min(wanted, reach * 0.999)
+    const reach = reachByRole(options, soil)
+    if (wanted <= reach.reduce((sum, one) => sum + one, 0)) return wanted
+    // The best product for it does what it can; heaping others on top would only be more chemistry.
+    unreached.add(wheelSoils[soil] as WheelSoil)
+    return Math.max(...reach) * 0.85
   })
   let plans = searchPlans(options, { ...need, required }, rules)
   for (const soil of givenUpFirst) {
@@ -94,6 +98,15 @@ function bySchool(options: readonly Option[], group: WheelGroup, job: Job): read
   return options.some((one) => wanted(one) && usable(one)) ? options.filter((one) => !other(one)) : options
 }
 
+/** Light or clear dirt on live protection is no case for what strips it. */
+function nothingStronger(options: readonly Option[], group: WheelGroup): readonly Option[] {
+  const soils = wheelSoils.filter((soil) => soil !== 'tar')
+  const worst = Math.max(...soils.map((soil) => worstGrade(group.corners, group.zones, soil)))
+  if (!isProtected(group) || worst > 2) return options
+  const mild = options.filter(({ product, role }) => wearOf(product) !== 'strips' || role === 'tar')
+  return mild.some(({ judgement }) => judgement.verdict !== 'no') ? mild : options
+}
+
 const foamsOver = (group: WheelGroup, job: Job): boolean =>
   job.schools.overFoaming && group.zones.some((zone) => amountAt(group, zone, 'film') >= 4)
 
@@ -103,7 +116,7 @@ export function chooseForGroup(
   job: Job,
   allOptions = optionsFor(group, job),
 ): GroupChoice {
-  const options = bySchool(allOptions, group, job)
+  const options = nothingStronger(bySchool(allOptions, group, job), group)
   const dry = startsDry(group, job)
   const foam = foamsOver(group, job)
     ? job.cabinet.filter(({ family }) => family === 'alkalineFoam').map(({ id }) => id)

@@ -20,11 +20,17 @@ const fast: Cost = [600, 900, 0.4, 4]
 
 describe('the three named plans', () => {
   it('are the least harsh, the best on balance and the quickest', () => {
-    const { plans, withinLimits } = namePlans([group([fast, middle, gentle])], job(), 0, 0)
+    const { plans, withinLimits } = namePlans([group([fast, middle, gentle])], job(), 6000, 0)
     expect(plans.gentlest.cost).toEqual(gentle)
     expect(plans.fastest.cost).toEqual(fast)
     expect([gentle, middle]).toContainEqual(plans.balanced.cost)
     expect(withinLimits).toBe(true)
+  })
+
+  it('take at most a fifth longer than the quickest acceptable one for being gentle', () => {
+    const { plans } = namePlans([group([fast, middle, gentle])], job(), 2400, 0)
+    // 50, 60 and 70 minutes.
+    expect(plans.gentlest.cost).toEqual(middle)
   })
 
   it('may all be the same plan', () => {
@@ -33,10 +39,10 @@ describe('the three named plans', () => {
   })
 
   it.each([
-    ['minutes', { minutesAllowed: 20 }, 0, 0, middle],
-    ['minutes, with what the job takes anyhow', { minutesAllowed: 20 }, 600, 0, fast],
-    ['money', { costAllowedMinor: 320 }, 0, 0, gentle],
-    ['money, with what the job takes anyhow', { costAllowedMinor: 500 }, 0, 180, gentle],
+    ['minutes', { minutesAllowed: 120 }, 6000, 0, middle],
+    ['minutes, with what the job takes anyhow', { minutesAllowed: 120 }, 6600, 0, fast],
+    ['money', { costAllowedMinor: 320 }, 6000, 0, gentle],
+    ['money, with what the job takes anyhow', { costAllowedMinor: 500 }, 6000, 180, gentle],
   ])('keep to the %s allowed', (_, wishes, fixedSeconds, fixedMinor, expected) => {
     const named = namePlans([group([fast, middle, gentle])], job(wishes), fixedSeconds, fixedMinor)
     expect(named.plans.gentlest.cost).toEqual(expected)

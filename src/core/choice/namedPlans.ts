@@ -1,13 +1,17 @@
+import type { FamilyId } from '@/core/chemistry/families'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job, PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import type { Cost } from './option'
+import { recipeOf } from './sharedRecipes'
 import { addCost, noCost, type Found } from './stages'
 
 /** One plan for each group of wheels, and what they cost together. */
 export interface WholeChoice {
   readonly perGroup: readonly Found[]
   readonly cost: Cost
+  /** What is carried to the wheels: product and strength of every stage of every group, each once. */
+  readonly recipe?: readonly string[]
 }
 
 /** Where nothing may be used, the group is left alone. */
@@ -20,20 +24,43 @@ const sumOf = (cost: Cost): number => cost.reduce((sum, value) => sum + value, 0
 /** Keeps the fronts of several groups from multiplying without end; the extremes and the balanced ones stay. */
 const mostKept = 60
 
-/** All efficient combinations over the groups. */
-export function combine(choices: readonly GroupChoice[], score: (cost: Cost) => number): WholeChoice[] {
-  let whole: WholeChoice[] = [{ perGroup: [], cost: noCost }]
-  for (const { plans } of choices) {
+const carries = (one: WholeChoice, other: WholeChoice): boolean =>
+  (other.recipe ?? []).every((text) => (one.recipe ?? []).includes(text))
+
+/**
+ * All efficient combinations over the groups.
+ * @param another cost of every further product or strength that is carried to the wheels
+ */
+export function combine(
+  choices: readonly GroupChoice[],
+  score: (cost: Cost) => number,
+  another: Cost = noCost,
+): WholeChoice[] {
+  let whole: WholeChoice[] = [{ perGroup: [], cost: noCost, recipe: [] }]
+  for (const choice of choices) {
+    const { plans } = choice
     const next = whole.flatMap((one) =>
-      (plans.length > 0 ? plans : [nothing]).map((found) => ({
-        perGroup: [...one.perGroup, found],
-        cost: addCost(one.cost, found.cost),
-      })),
+      (plans.length > 0 ? plans : [nothing]).map((found): WholeChoice => {
+        const known = one.recipe ?? []
+        const added = recipeOf(choice, found).filter((text) => !known.includes(text))
+        // The first group brings the recipe; whatever others need beside it costs.
+        const extra = one.perGroup.length === 0 ? 0 : added.length
+        return {
+          perGroup: [...one.perGroup, found],
+          cost: Array.from({ length: extra }, () => another).reduce<Cost>(
+            addCost,
+            addCost(one.cost, found.cost),
+          ),
+          recipe: [...known, ...added],
+        }
+      }),
     )
     // With a value set to nought, plans of one score may still beat each other.
     next.sort((a, b) => score(a.cost) - score(b.cost) || sumOf(a.cost) - sumOf(b.cost))
     const front: WholeChoice[] = []
-    for (const one of next) if (!front.some((kept) => noMoreThan(kept.cost, one.cost))) front.push(one)
+    for (const one of next)
+      // What another plan carries, the next group can have for nothing: only then it stands for this one.
+      if (!front.some((kept) => noMoreThan(kept.cost, one.cost) && carries(kept, one))) front.push(one)
     const extremes = [0, 1, 2, 3].map(
       (at) => [...front].sort((a, b) => (a.cost[at] ?? 0) - (b.cost[at] ?? 0))[0],
     )
@@ -53,6 +80,20 @@ export function balancedScore(job: Job): (cost: Cost) => number {
 /** How hard a plan is on finish and protection, in quarters: nobody spends twenty minutes on less. */
 const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 4) / 4
 
+/** The strongest there is: the quickest way, but nobody's first choice where something else does it. */
+const strongest: readonly FamilyId[] = ['heavyGel', 'acidCleaner', 'alkalineFoam']
+
+const isMeasured = ({ perGroup }: WholeChoice, choices: readonly GroupChoice[]): boolean =>
+  perGroup.every(({ stages }, index) =>
+    stages.every((at) => {
+      const option = choices[index]?.options[at]
+      return option === undefined || !strongest.includes(option.product.family)
+    }),
+  )
+
+/** How much longer than the quickest the gentlest plan may take. */
+const longestShare = 1.2
+
 export interface NamedPlans {
   readonly plans: Readonly<Record<PlanName, WholeChoice>>
   /** Whether some plan keeps to the minutes and the money allowed. */
@@ -71,7 +112,12 @@ export function namePlans(
   fixedMinor: number,
 ): NamedPlans {
   const score = balancedScore(job)
-  const all = combine(choices, score)
+  const all = combine(choices, score, [
+    estimate('anotherRecipeSeconds', job.estimates),
+    0,
+    0,
+    estimate('anotherRecipePoints', job.estimates),
+  ])
   const { minutesAllowed, costAllowedMinor } = job.wishes
   const within = all.filter(
     ({ cost }) =>
@@ -80,19 +126,24 @@ export function namePlans(
   )
   // Nothing fits: the nearest to the limits is still an answer, and the plan says so.
   const pool = within.length > 0 ? within : [nearest(all, minutesAllowed, costAllowedMinor)]
-  const least = (...measures: ((cost: Cost) => number)[]): WholeChoice =>
-    [...pool].sort((a, b) => {
+  const least = (from: readonly WholeChoice[], ...measures: ((cost: Cost) => number)[]): WholeChoice =>
+    [...from].sort((a, b) => {
       for (const measure of measures) {
         const difference = measure(a.cost) - measure(b.cost)
         if (Math.abs(difference) > 1e-9) return difference
       }
       return 0
     })[0] as WholeChoice
+  const measured = pool.filter((one) => isMeasured(one, choices))
+  const acceptable = measured.length > 0 ? measured : pool
+  const quickest = Math.min(...acceptable.map(({ cost }) => cost[0])) + fixedSeconds
+  // The gentlest that still is a day's work: nobody spends much more than a fifth longer for less of a risk.
+  const unhurried = acceptable.filter(({ cost }) => cost[0] + fixedSeconds <= quickest * longestShare)
   return {
     plans: {
-      gentlest: least(harshness, score),
-      balanced: least(score),
-      fastest: least(([seconds]) => seconds, score),
+      gentlest: least(unhurried, harshness, score),
+      balanced: least(acceptable, score),
+      fastest: least(pool, ([seconds]) => seconds, score),
     },
     withinLimits: within.length > 0,
   }

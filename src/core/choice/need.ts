@@ -46,7 +46,9 @@ export function needOf(group: WheelGroup, job: Job): Need {
   const { targets } = services[job.service]
   const required = wheelSoils.map((soil) => {
     const target = targets[soil]
-    return target === undefined ? 0 : neediest(group, soil, targetAmount(target, job.estimates))
+    return target === undefined
+      ? 0
+      : neediest(group, soil, targetAmount(target, job.estimates) * estimate('targetSlack', job.estimates))
   })
   required[filmIndex] = Math.max(required[filmIndex] ?? 0, leastWash)
   const washFirst = job.schools.ironOn === 'afterWash' ? leastWash : 0

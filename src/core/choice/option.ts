@@ -5,16 +5,19 @@ import { removalExponent, type Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { hottestMeasured } from '@/core/conditions/conditions'
-import { surfaceCelsiusOf, type Job } from '@/core/job/job'
+import { isDarkOrSoft } from '@/core/finishes/finish'
+import { surfaceCelsiusOf, worstGrade, type Job } from '@/core/job/job'
 import { millilitresAtCorner } from '@/core/plan/amounts'
 import { stageSeconds } from '@/core/plan/operatorTime'
+import { exp } from '@/core/quantity/steady'
 import { protectionFacts } from '@/core/protection/kinds'
 import { judgePlaces, rulesAbout, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import type { Grade } from '@/core/soils/soil'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
-import { wheelSoils } from './need'
+import { amountAt, wheelSoils, type WheelSoil } from './need'
+import { roleOf, type Role } from './role'
 import type { WheelGroup } from './wheelGroup'
 
 /**
@@ -28,6 +31,9 @@ export interface Option {
   readonly product: Product
   readonly fraction: number
   readonly dwellSeconds: number
+  /** Applications one after the other. */
+  readonly rounds: 1 | 2
+  readonly role: Role
   readonly judgement: Judgement
   /** Removal exponents without mechanics, in the order of `wheelSoils`. */
   readonly removes: readonly number[]
@@ -142,9 +148,48 @@ export function candidatesFor(job: Job): Product[] {
   })
 }
 
+/** Worst grade of what a product is rated for. */
+const gradeFor = (product: Product, group: WheelGroup): Grade =>
+  wheelSoils
+    .filter((soil) => ratingOf(product, soil) > 0)
+    .reduce<Grade>((worst, soil) => Math.max(worst, worstGrade(group.corners, group.zones, soil)) as Grade, 0)
+
+const isDelicate = (group: WheelGroup): boolean =>
+  group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
+
+/** A second round is for heavy dirt, and for finishes that stand nothing stronger; a third would be the wrong product. */
+const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>
+  gradeFor(product, group) >= 3 || (gradeFor(product, group) === 2 && isDelicate(group)) ? [1, 2] : [1]
+
+/**
+ * What rubbing costs where abrasive dust is still there: the amount left when the brush begins, by the softness of the
+ * finish. Chemistry that dwells first has dissolved some; suds from a bucket have not. House scale.
+ */
+function touchRisk(
+  product: Product,
+  rounds: number,
+  removesFresh: number,
+  group: WheelGroup,
+  job: Job,
+): number {
+  // A light grade is what every wash rubs over.
+  const amount = Math.max(
+    0,
+    ...group.zones.map(
+      (zone) => amountAt(group, zone, 'freshDust') + amountAt(group, zone, 'bondedDust') - 1,
+    ),
+  )
+  const softness = estimate(isDelicate(group) ? 'touchSoft' : 'touchHard', job.estimates)
+  const dissolved =
+    product.delivery === 'bucket' ? 0 : removesFresh * estimate('mechanicsNone', job.estimates)
+  const second = rounds === 2 ? exp(-removesFresh) : 0
+  return amount * (exp(-dissolved) + second) * softness
+}
+
 function optionOf(
   product: Product,
   fraction: number,
+  rounds: 1 | 2,
   group: WheelGroup,
   sites: readonly UseSite[],
   rules: readonly Rule[],
@@ -157,9 +202,14 @@ function optionOf(
   const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
   // From a bucket the wheel's own water does not count.
   const thinned = dries || product.delivery === 'bucket' ? 1 : estimate('onWetWheel', job.estimates)
-  const full = wheelSoils.map(
-    (soil) => removalExponent(soil, use, job.estimates) * (soil === 'bondedDust' ? clay : 1),
+  const again = rounds === 2 ? 1 + estimate('secondRoundShare', job.estimates) : 1
+  const role = roleOf(product.family)
+  // Solvents, iron removers and acids are for what they are good at; what they take in passing is no reason for them.
+  const isFor = (soil: WheelSoil): boolean => role === 'wash' || ratingOf(product, soil) > 1
+  const full = wheelSoils.map((soil) =>
+    isFor(soil) ? removalExponent(soil, use, job.estimates) * (soil === 'bondedDust' ? clay : 1) * again : 0,
   )
+  const fresh = (full[wheelSoils.indexOf('freshDust')] ?? 0) / again
   const millilitres =
     product.delivery === 'bucket'
       ? (job.equipment.bucketLitres * 1000 * group.corners.length) / job.corners.length
@@ -170,19 +220,27 @@ function optionOf(
   const layers = [...new Set(group.corners.flatMap(({ protection }) => protection))].filter(
     (kind) => protectionFacts[kind].on === 'wheel',
   )
+  const paidRounds = product.delivery === 'bucket' ? 1 : rounds
   return {
     product,
     fraction,
     dwellSeconds,
+    rounds,
+    role,
     judgement,
     removes: full.map((value) => value * thinned),
     removesFirst: full,
     cost: [
-      group.corners.reduce((sum, { wheel }) => sum + stageSeconds(dries ? 'tar' : 'wash', 1, wheel, job), 0),
+      group.corners.reduce(
+        (sum, corner) =>
+          sum + stageSeconds(dries ? 'tar' : role === 'iron' ? 'iron' : 'wash', rounds, corner, job),
+        0,
+      ),
       // Whole minor units: nobody chooses by less.
-      Math.ceil((millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
-      wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
-      riskOf(product, judgement),
+      Math.ceil((paidRounds * millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
+      rounds * wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
+      riskOf(product, judgement) +
+        (role === 'wash' && !dries ? touchRisk(product, rounds, fresh, group, job) : 0),
     ],
     ironAlone: ironAlone.includes(product.family),
   }
@@ -191,8 +249,13 @@ function optionOf(
 /** Every product at every strength worth trying, with what the rules say of each. */
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf(group, job)
+  const hasIron = worstGrade(group.corners, group.zones, 'bondedDust') > 0
   return candidatesFor(job).flatMap((product) => {
+    // Half of a mixture is wasted, and reacts, where there is only tar.
+    if (product.family === 'ironTarRemover' && !hasIron && !job.wishes.pinned.includes(product.id)) return []
     const rules = rulesAbout({ product })
-    return strengthsOf(product).map((fraction) => optionOf(product, fraction, group, sites, rules, job))
+    return strengthsOf(product).flatMap((fraction) =>
+      roundsOf(product, group).map((rounds) => optionOf(product, fraction, rounds, group, sites, rules, job)),
+    )
   })
 }

@@ -61,6 +61,7 @@ export function firstGuesses(
     while (stages.length < mostStages) {
       let best = { index: -1, value: 0, effect: sums }
       options.forEach((option, index) => {
+        if (stages.some((at) => options[at]?.role === option.role)) return
         const effect = effectOf(option, stages.length === 0, sums[filmIndex] ?? 0, need, rules)
         if (!effect) return
         const done = need.required.reduce((sum, wanted, soil) => {

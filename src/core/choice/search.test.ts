@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { wheelSoils, type Need } from './need'
 import type { Cost, Option } from './option'
+import { roles, type Role } from './role'
 import { searchPlans } from './search'
 import { addCost, effectOf, mostStages, noCost, type SearchRules } from './stages'
 import { mostOptions, promising } from './promising'
@@ -13,12 +14,15 @@ interface Small {
   readonly cost: Cost
   readonly ironAlone: boolean
   readonly forbidden: boolean
+  readonly role: Role
 }
 
-const optionOf = ({ removes, boost, cost, ironAlone, forbidden }: Small, index: number): Option => ({
+const optionOf = ({ removes, boost, cost, ironAlone, forbidden, role }: Small, index: number): Option => ({
   product: productFromFamily('carShampoo', { id: `p${index}` }),
   fraction: 1,
   dwellSeconds: 60,
+  rounds: 1,
+  role,
   judgement: { verdict: forbidden ? 'no' : 'fine', rules: [] },
   removes,
   removesFirst: removes.map((value) => value * boost),
@@ -26,7 +30,7 @@ const optionOf = ({ removes, boost, cost, ironAlone, forbidden }: Small, index: 
   ironAlone,
 })
 
-/** Every ordered plan of up to four stages, one by one; the efficient ones among those that meet the need. */
+/** Every ordered plan of up to four stages, one of each role beside what is pinned, one by one; the efficient ones among those that meet the need. */
 function bruteForce(options: readonly Option[], need: Need, rules: SearchRules): Cost[] {
   const met: Cost[] = []
   const pinned = rules.pinned.filter((id) =>
@@ -39,6 +43,13 @@ function bruteForce(options: readonly Option[], need: Need, rules: SearchRules):
     if (stages.length === mostStages) return
     options.forEach((option, at) => {
       if (option.judgement.verdict === 'no') return
+      const isPinned = pinned.includes(option.product.id)
+      const stands = stages.some((one) =>
+        isPinned
+          ? one === at
+          : options[one]?.role === option.role && !pinned.includes(options[one]?.product.id ?? ''),
+      )
+      if (stands) return
       const effect = effectOf(option, stages.length === 0, sums[0] ?? 0, need, rules)
       if (!effect) return
       walk(
@@ -77,6 +88,7 @@ const anySmall: fc.Arbitrary<Small> = fc.record({
   ),
   ironAlone: fc.boolean(),
   forbidden: fc.constantFrom(false, false, false, true),
+  role: fc.constantFrom(...roles),
 })
 const anyNeed = fc
   .record({

@@ -1,12 +1,14 @@
 import { bondedIndex, filmIndex, type Need } from './need'
 import type { Cost, Option } from './option'
 import { firstGuesses, mostOptions, promising } from './promising'
+import { roleBit } from './role'
 import { SearchTable } from './searchTable'
 import { hair, mostStages, noMoreThan, type Found, type SearchRules } from './stages'
 import { undominated } from './undominated'
 
 /**
  * All efficient ordered plans of up to four stages that meet the need: exhaustive, with pruning that loses none.
+ * There is one stage of each role at most, beside what is pinned.
  * A stage that helps nothing unmet is never part of an efficient plan. Costs only grow: a beginning is dropped when a
  * finished plan costs no more than it would with the least it still has to spend, which is at least one stage, and for
  * every soil what is missing at the best price any option has for it. And what the stages left could do at best must
@@ -39,6 +41,10 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
     pinned.includes(option.product.id) ? 1 << pinned.indexOf(option.product.id) : 0,
   )
   const allPins = (1 << pinned.length) - 1
+  // What is pinned is asked for beside the one of its role.
+  const roleBits = kept.map(({ option }, index) =>
+    (pinBits[index] as number) === 0 ? roleBit(option.role) : 0,
+  )
   const table = new SearchTable(
     kept.map(({ option }) => option),
     rules.dryStart,
@@ -76,7 +82,14 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
     return false
   }
 
-  const grow = (depth: number, limit: number, pins: number, last: number, shares: number): void => {
+  const grow = (
+    depth: number,
+    limit: number,
+    pins: number,
+    filled: number,
+    last: number,
+    shares: number,
+  ): void => {
     const before = sums[depth] as Float64Array
     const next = sums[depth + 1] as Float64Array
     const costBefore = costs[depth] as Float64Array
@@ -99,6 +112,9 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
       const index = guided ? (order[step] as number) : step
       if (guided && (most[index * soils + neediest] as number) < atLeastNow) break
       if ((worth[index] as number) < worthAtLeast) continue
+      const role = roleBits[index] as number
+      const pin = pinBits[index] as number
+      if ((filled & role) !== 0 || (pins & pin) !== 0) continue
       const iron = ironAlone[index] === 1
       // Where the order makes no difference, one order is enough.
       if (swappable && (wasOff || !iron) && index < last) continue
@@ -125,8 +141,7 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
         }
       }
       if (!reachable || missingShares > left * bestWorth + hair) continue
-      const pin = pinBits[index] as number
-      if (!helps && (pin === 0 || (pins & pin) !== 0)) continue
+      if (!helps && pin === 0) continue
       const pinsNow = pins | pin
       for (let kind = 0; kind < 4; kind += 1)
         costNext[kind] = (costBefore[kind] as number) + (cost[index * 4 + kind] as number)
@@ -172,7 +187,7 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
         )
       )
         continue
-      grow(depth + 1, limit, pinsNow, index, missingShares)
+      grow(depth + 1, limit, pinsNow, filled | role, index, missingShares)
     }
   }
   front = firstGuesses(
@@ -189,7 +204,7 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
   for (let limit = 1; limit <= mostStages; limit += 1) {
     // Out of hundreds three stages nearly always do; a fourth is tried only where they do not.
     if (tooMany && limit === mostStages && front.some(({ stages: found }) => found.length < mostStages)) break
-    grow(0, limit, 0, -1, wantedSoils)
+    grow(0, limit, 0, 0, -1, wantedSoils)
   }
   return front.sort((a, b) => a.cost[0] - b.cost[0] || a.cost[1] - b.cost[1] || a.cost[2] - b.cost[2])
 }

@@ -20,6 +20,9 @@ export function undominated(options: readonly Option[], need: Need, pinned: read
   const beats = (a: number, b: number): boolean => {
     const [one, other] = [options[a] as Option, options[b] as Option]
     return (
+      // A plan has one of each role: only within it one stands for another. What is pinned is there once, anyhow.
+      one.role === other.role &&
+      !pinned.includes(one.product.id) &&
       (!one.ironAlone || other.ironAlone) &&
       noMoreThan(one.cost, other.cost) &&
       atLeast(later[a] as number[], later[b] as number[]) &&

@@ -6,13 +6,13 @@ import { pickTool } from '@/core/tools/pickTool'
 import type { Tool } from '@/core/tools/tool'
 import { spokeGapMillimetres } from '@/core/wheel-geometry'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
-import { inWalkingOrder, type Position } from '@/core/wheel/position'
+import { axleOf, inWalkingOrder, type Position } from '@/core/wheel/position'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
 
 /** Zones only reached between the spokes; a closed wheel hides them until it is off. */
 export const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
 
-/** Wheels that are alike in all that matters, and so get the same chemistry. */
+/** Wheels of an axle that are alike in all that matters, and so get the same chemistry. */
 export interface WheelGroup {
   readonly corners: readonly Corner[]
   /** Zones of the wheel that can be worked, the caliper among them. */
@@ -53,12 +53,13 @@ function toolAt(zone: Zone, corner: Corner, job: Job): Tool | null {
   })
 }
 
-/** Groups wheels that are alike; in walking order. */
+/** Groups the wheels of each axle that are alike; in walking order. */
 export function groupWheels(job: Job): WheelGroup[] {
   const groups = new Map<string, Corner[]>()
   for (const corner of inWalkingOrder(job.corners)) {
-    const { wheel, finishes, loads, protection, curing } = corner
-    const key = JSON.stringify([wheel, finishes, loads, protection, curing])
+    const { wheel, finishes, protection, curing, position } = corner
+    // Dirt differs from wheel to wheel of an axle; the recipe is for the worst of them.
+    const key = JSON.stringify([axleOf(position), wheel, finishes, protection, curing])
     groups.set(key, [...(groups.get(key) ?? []), corner])
   }
   return [...groups.values()].map((corners) => {

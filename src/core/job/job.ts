@@ -77,7 +77,11 @@ export const surfaceCelsiusOf = ({ conditions }: Job): number =>
   hottestMeasured(conditions) ?? conditions.airCelsius
 
 /** Worst grade of a soil over some zones of some wheels. */
-export function worstGrade(corners: readonly Corner[], zones: readonly Zone[], soil: Soil): Grade {
+export function worstGrade(
+  corners: readonly Pick<Corner, 'loads'>[],
+  zones: readonly Zone[],
+  soil: Soil,
+): Grade {
   const found = corners.flatMap((corner) => zones.map((zone) => corner.loads[zone]?.[soil] ?? 0))
   return found.reduce<Grade>((worst, grade) => (grade > worst ? grade : worst), 0)
 }

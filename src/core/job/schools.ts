@@ -17,6 +17,7 @@ export interface Schools {
   readonly dressing: 'water' | 'solvent'
   readonly protection: 'byRecord' | 'sprayAndRinse' | 'wipeOn' | 'coating'
   readonly sprayed: 'wetLimit' | 'oneAtATime'
+  readonly passes: 'oneRinse' | 'everyStage'
 }
 
 export type SchoolName = keyof Schools
@@ -168,6 +169,15 @@ export const schoolTexts: { readonly [K in SchoolName]: SchoolText<K> } = {
       { value: 'oneAtATime', text: 'One at a time' },
     ],
     reason: 'Waiting beside one dwelling wheel costs a fifth of the day.',
+  },
+  passes: {
+    question: 'Rinses at a wheel',
+    choices: [
+      { value: 'oneRinse', text: 'One for what may be wet together' },
+      { value: 'everyStage', text: 'One after every stage' },
+    ],
+    reason:
+      'Arch, tyre and wheel are worked wet and leave together; a rinse of its own is for chemistry that asks for it.',
   },
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import { runState, type RunEvent } from '@/core/run/runState'
+import { takesOff } from '@/core/plan/plan'
 import { beforeGoing, leftOutBy } from './beforeGoing'
 import { planInOrder } from './orderPlan'
 import { resume } from './resume'
@@ -58,7 +59,7 @@ describe('called away', () => {
     const left = leftOutBy(plan, rinse, state.settled)
     expect(left.length).toBeGreaterThan(0)
     for (const step of left) {
-      expect([step.corner, step.stageId]).toEqual([rinse.corner, rinse.stopsDwellOf])
+      expect([step.corner, takesOff(rinse, step.stageId)]).toEqual([rinse.corner, true])
       expect(state.settled.has(step.id)).toBe(false)
     }
   })

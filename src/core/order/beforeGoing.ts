@@ -1,4 +1,4 @@
-import type { Plan, SequenceEntry, Step } from '@/core/plan/plan'
+import { takesOff, type Plan, type SequenceEntry, type Step } from '@/core/plan/plan'
 import { leftSeconds, type DwellClock } from '@/core/run/dwellClock'
 
 /**
@@ -18,7 +18,7 @@ export function beforeGoing(
     .flatMap((clock) => {
       const rinse = entries.find(({ stepId }) => {
         const step = steps.get(stepId)
-        return step?.corner === clock.corner && step.stopsDwellOf === clock.stageId
+        return step?.corner === clock.corner && takesOff(step, clock.stageId)
       })
       const step = rinse && steps.get(rinse.stepId)
       if (!step) return []
@@ -35,7 +35,6 @@ export const leftOutBy = (plan: Plan, rinse: Step, settled: ReadonlyMap<string, 
   return plan.steps
     .slice(0, at)
     .filter(
-      ({ id, corner, stageId }) =>
-        corner === rinse.corner && stageId === rinse.stopsDwellOf && !settled.has(id),
+      ({ id, corner, stageId }) => corner === rinse.corner && takesOff(rinse, stageId) && !settled.has(id),
     )
 }

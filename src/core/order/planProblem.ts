@@ -1,7 +1,7 @@
 import { coolingOf } from '@/core/conditions/hotBrakes'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
-import type { Plan, Step } from '@/core/plan/plan'
+import { takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { walkSecondsBetween } from './walking'
@@ -94,14 +94,17 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     if (step.stageId === null) return
     const sameWetting = (other: number): boolean => {
       const next = steps[other] as Step
-      return next.stageId === step.stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)
+      return (
+        (next.stageId === step.stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)) ||
+        (next.stageId !== step.stageId && takesOff(next, step.stageId))
+      )
     }
     const own = later.filter(sameWetting)
     const next = own.find((other) => steps[other]?.act !== 'reMist')
     // A fresh round begins the label's clock anew; the rinse stops it.
     const rinse = later.find(
       (other) =>
-        steps[other]?.stopsDwellOf === step.stageId ||
+        takesOff(steps[other] as Step, step.stageId) ||
         (steps[other]?.stageId === step.stageId && steps[other]?.act === 'spray'),
     )
     if (step.startsDwell && next !== undefined) {

@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/job'
-import type { Plan, SequenceEntry, Step } from '@/core/plan/plan'
+import type { Act } from '@/core/plan/act'
+import { takesOff, type Plan, type SequenceEntry, type Step } from '@/core/plan/plan'
 import type { Lag, Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { scheduleOf } from '@/core/sequence/schedule'
 import { solveSequence } from '@/core/sequence/solve'
@@ -265,23 +266,34 @@ export function resume(
       ? entriesOf(schedule)
       : asEntries(
           openIds.map((id) => made.steps[id] as Step),
-          begin,
+          begin + Math.min(...Array.from({ length: problem.people }, (_, person) => away[person] ?? 0)),
         ),
     lost: kept.lost.map(say),
     dropped: [],
   }
 }
 
-/** Brush work and mists of the same wheel, stage and part that were to come before a rinse. */
+/**
+ * Brush work and mists of the same wheel, stage and part that were to come before a rinse. Where several stages share the
+ * rinse, what of them was not put on yet is left out, too: it could only keep the others waiting.
+ */
 function unbrushedBefore(steps: readonly Step[], rinse: number): number[] {
   const at = steps[rinse]
   if (at?.act !== 'rinse') return []
+  const isShared = (at.alsoStops ?? []).length > 0
+  const leftOut: readonly Act[] = [
+    'agitate',
+    'reMist',
+    'scrub',
+    'wipe',
+    ...(isShared ? (['spray'] as const) : []),
+  ]
   return steps.flatMap(({ act, corner, stageId, part }, id) =>
     id < rinse &&
     corner === at.corner &&
-    stageId === at.stageId &&
+    takesOff(at, stageId) &&
     (part?.number ?? 0) === (at.part?.number ?? 0) &&
-    ['agitate', 'reMist', 'scrub', 'wipe'].includes(act)
+    leftOut.includes(act)
       ? [id]
       : [],
   )

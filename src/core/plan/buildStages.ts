@@ -38,6 +38,7 @@ interface StageDraft {
   readonly why: string
   readonly care: readonly string[]
   readonly rounds: number
+  readonly keptOffWheel?: boolean
   readonly corners: readonly Corner[]
 }
 
@@ -96,7 +97,10 @@ function stageOf(draft: StageDraft, index: number, job: Job): Stage {
         : recipe.realFraction,
     dwellSeconds: draft.dwellSeconds,
     rounds,
-    operatorSeconds: corners.reduce((sum, { wheel }) => sum + stageSeconds(kind, rounds, wheel, job), 0),
+    operatorSeconds: corners.reduce(
+      (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family),
+      0,
+    ),
     costMinor: costMinor(recipe.concentrateMillilitres, product.packMillilitres, product.packPriceMinor),
     verdict: judgement.verdict,
     rules: judgement.rules.map(({ id, verdict, reason, care }) => ({
@@ -105,6 +109,7 @@ function stageOf(draft: StageDraft, index: number, job: Job): Stage {
       reason,
       ...(care === undefined ? {} : { care }),
     })),
+    ...(draft.keptOffWheel ? { keptOffWheel: true } : {}),
     protectionLostShare: onWheel ? Math.min(1, rounds * Math.max(0, ...corners.map(lost))) : 0,
     why: draft.why,
     cautions: [
@@ -218,6 +223,7 @@ export function buildStages(job: Job, choices: readonly GroupChoice[], whole: Wh
             min: Math.min(stage.product.dwellSeconds.min, stage.dwellSeconds),
             max: stage.dwellSeconds,
           },
+          keptOffWheel: keepOffWheel,
           zones: [surface],
           tools: zoneTools(new Map([[surface, tool]])),
           care: [

@@ -2,6 +2,7 @@ import { chooseForGroup, type GroupChoice } from '@/core/choice/chooseForGroup'
 import { namePlans, type WholeChoice } from '@/core/choice/namedPlans'
 import { optionsFor, type Option } from '@/core/choice/option'
 import { mostOptions } from '@/core/choice/promising'
+import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels, positionsOf } from '@/core/choice/wheelGroup'
 import { hottestMeasured } from '@/core/conditions/conditions'
 import { estimate } from '@/core/estimates/houseEstimates'
@@ -33,7 +34,7 @@ const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
           return timingOf(
             { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
             corner,
-            secondsOfAct(act, corner.wheel, job),
+            secondsOfAct(act, stage.kind, corner, job),
             job,
           )
         }),
@@ -141,7 +142,7 @@ const testSpotText =
 /** Plans a job: which product where and how strong, with which tool, how long, in which order, for how much. */
 export function makePlan(job: Job): Plan {
   const groups = groupWheels(job)
-  const choices = groups.map((group) => chooseForGroup(group, job, optionsFor(group, job)))
+  const choices = withSharedRecipes(groups.map((group) => chooseForGroup(group, job, optionsFor(group, job))))
   const bare: WholeChoice = {
     perGroup: choices.map(() => ({ stages: [], cost: [0, 0, 0, 0] })),
     cost: [0, 0, 0, 0],

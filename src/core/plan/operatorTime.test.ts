@@ -1,15 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { testWheel } from '@/core/job/testJob'
+import { testCorner, testWheel } from '@/core/job/testJob'
 import { acts } from './plan'
-import { contactOf, secondsOfAct, secondsOfJobAct } from './operatorTime'
+import { contactOf, knockDownSeconds, secondsOfAct, secondsOfJobAct } from './operatorTime'
 
 const house = { estimates: {}, pace: {} }
+type Grades = NonNullable<Parameters<typeof testCorner>[1]>['loads']
+const clear: Grades = { face: { freshDust: 2 } }
+const at = (wheel = testWheel(), loads: Grades = clear) => ({ ...testCorner('frontLeft', { loads }), wheel })
+const brushed = (wheel = testWheel(), loads: Grades = clear) =>
+  secondsOfAct('agitate', 'wash', at(wheel, loads), house)
 
 describe('hand time', () => {
-  it('is the house value for an open ten-spoke wheel with five lugs', () => {
+  it('is the house value for an open ten-spoke wheel with five lugs and clear dirt', () => {
     expect(contactOf(testWheel(), {})).toEqual({ factor: 1, hardwareSeconds: 0 })
-    expect(secondsOfAct('agitate', testWheel(), house)).toBe(190)
+    expect(brushed()).toBe(165)
   })
 
   it.each([
@@ -18,27 +23,52 @@ describe('hand time', () => {
     ['a closed face', { openness: 0.15 }],
     ['rivets round the lip', { hardwarePieces: 35 }],
   ])('grows with %s', (_, changes) => {
-    expect(secondsOfAct('agitate', testWheel(changes), house)).toBeGreaterThan(190)
+    expect(brushed(testWheel(changes))).toBeGreaterThan(165)
+  })
+
+  it('grows with the grade of the dirt that is brushed, and not with other dirt', () => {
+    const byGrade = ([0, 1, 2, 3, 4] as const).map((grade) =>
+      brushed(testWheel(), { face: { freshDust: grade } }),
+    )
+    expect(byGrade).toEqual([111, 111, 165, 206, 248])
+    expect(brushed(testWheel(), { face: { tar: 4 } })).toBe(111)
+    expect(secondsOfAct('agitate', 'iron', at(testWheel(), { face: { bondedDust: 4 } }), house)).toBe(248)
   })
 
   it('is shorter for a closed disc: there is nothing to reach through', () => {
-    expect(secondsOfAct('agitate', testWheel({ spokeCount: 0 }), house)).toBeLessThan(190)
+    expect(brushed(testWheel({ spokeCount: 0 }))).toBeLessThan(165)
   })
 
   it('leaves what no wheel slows down alone', () => {
-    const busy = testWheel({ spokeCount: 20, hardwarePieces: 40 })
+    const busy = at(testWheel({ spokeCount: 20, hardwarePieces: 40 }))
     for (const act of ['spray', 'rinse', 'scrub'] as const)
-      expect(secondsOfAct(act, busy, house)).toBe(secondsOfAct(act, testWheel(), house))
+      expect(secondsOfAct(act, 'tyre', busy, house)).toBe(secondsOfAct(act, 'tyre', at(), house))
+  })
+
+  it('tells spraying, wiping and coating apart', () => {
+    const protect = (family: 'sprayRinseSilica' | 'wheelWax' | 'ceramicCoating') =>
+      secondsOfAct('protect', 'protect', at(), house, family)
+    expect([protect('sprayRinseSilica'), protect('wheelWax'), protect('ceramicCoating')]).toEqual([
+      12, 75, 840,
+    ])
+  })
+
+  it('of the knock-down rinse follows the grit, and a carpet in the arch', () => {
+    const rinse = (grade: 0 | 1 | 2 | 3 | 4, liner: 'plastic' | 'fabric') =>
+      knockDownSeconds(at(testWheel(), { arch: { grit: grade } }), liner, house)
+    expect(([0, 1, 2, 3, 4] as const).map((grade) => rinse(grade, 'plastic'))).toEqual([25, 25, 60, 90, 120])
+    expect([rinse(0, 'fabric'), rinse(4, 'fabric')]).toEqual([25, 300])
   })
 
   it('follows the pace that was logged for the act, and for no other', () => {
     const pace = { agitate: { factor: 1.5, times: 8 }, lookRound: { factor: 0.5, times: 8 } }
-    expect(secondsOfAct('agitate', testWheel(), { estimates: {}, pace })).toBe(285)
-    expect(secondsOfAct('rinse', testWheel(), { estimates: {}, pace })).toBe(45)
-    expect(secondsOfJobAct('lookRound', { estimates: {}, pace })).toBe(75)
+    expect(secondsOfAct('agitate', 'wash', at(), { estimates: {}, pace })).toBe(248)
+    expect(secondsOfAct('rinse', 'wash', at(), { estimates: {}, pace })).toBe(25)
+    expect(secondsOfJobAct('lookRound', { estimates: {}, pace })).toBe(45)
+    expect(secondsOfJobAct('lookRound', house, 1)).toBe(43)
   })
 
-  it('is whole and never negative, whatever the wheel', () => {
+  it('is whole and positive, whatever the wheel', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...acts),
@@ -47,9 +77,9 @@ describe('hand time', () => {
         fc.integer({ min: 0, max: 80 }),
         (act, spokeCount, spokeWidthMillimetres, hardwarePieces) => {
           const wheel = testWheel({ spokeCount, spokeWidthMillimetres, hardwarePieces })
-          const seconds = secondsOfAct(act, wheel, house)
+          const seconds = secondsOfAct(act, 'wash', at(wheel), house)
           expect(Number.isInteger(seconds)).toBe(true)
-          expect(seconds).toBeGreaterThanOrEqual(0)
+          expect(seconds).toBeGreaterThan(0)
         },
       ),
     )

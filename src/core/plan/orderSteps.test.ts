@@ -5,7 +5,8 @@ import { defaultSchools, type Schools } from '@/core/job/schools'
 import { fourCorners, fourPositions, testCorner, testJob } from '@/core/job/testJob'
 import { serviceIds } from '@/core/services/service'
 import { makePlan } from './makePlan'
-import type { Plan, Step } from './plan'
+import { familyOf } from '@/core/chemistry/families'
+import { takesOff, type Plan, type Step } from './plan'
 
 const loads = {
   face: { film: 2, freshDust: 2 },
@@ -62,18 +63,33 @@ describe('the steps of any visit', () => {
   })
 
   check('take off whatever dwells before anything else is put on the same wheel', ({ steps }) => {
-    const wet = new Map<string, string>()
+    const wet = new Map<string, Set<string>>()
     for (const step of steps) {
       if (!step.corner) continue
-      const before = wet.get(step.corner)
-      if (before !== undefined && step.startsDwell) expect(step.stageId).toBe(before)
-      if (step.startsDwell && step.stageId) wet.set(step.corner, step.stageId)
-      if (step.stopsDwellOf !== null) {
-        expect(step.stopsDwellOf).toBe(before)
-        wet.delete(step.corner)
-      }
+      const here = wet.get(step.corner) ?? new Set()
+      wet.set(step.corner, here)
+      if (step.startsDwell && step.stageId) here.add(step.stageId)
+      if (step.stopsDwellOf === null) continue
+      // A rinse takes off all there is, and nothing that is not.
+      expect([...here].filter((stageId) => !takesOff(step, stageId))).toEqual([])
+      expect([step.stopsDwellOf, ...(step.alsoStops ?? [])].sort()).toEqual([...here].sort())
+      here.clear()
     }
-    expect([...wet]).toEqual([])
+    expect([...wet.values()].flatMap((left) => [...left])).toEqual([])
+  })
+
+  check('never put acid and alkaline, or two cleaners of the wheel, into one pass', ({ steps, stages }) => {
+    for (const step of steps.filter(({ alsoStops = [] }) => alsoStops.length > 0)) {
+      const mine = stages.filter(({ id }) => takesOff(step, id))
+      expect(mine.filter(({ kind }) => kind !== 'arch' && kind !== 'tyre').length).toBeLessThanOrEqual(1)
+      const traits = mine.map(({ family }) => familyOf(family).traits.join(' '))
+      expect(traits.some((text) => /Acid/.test(text)) && traits.some((text) => /Alkali/.test(text))).toBe(
+        false,
+      )
+      expect(
+        mine.some(({ kind, rounds }) => kind === 'tar' || (kind !== 'tyre' && kind !== 'arch' && rounds > 1)),
+      ).toBe(false)
+    }
   })
 
   check('begin with looking and getting ready and end with writing down', ({ steps }) => {
@@ -94,9 +110,10 @@ describe('the steps of any visit', () => {
   })
 
   check('touch no zone outside their stage', ({ steps, stages }) => {
-    for (const { stageId, zones } of steps) {
-      const stage = stages.find(({ id }) => id === stageId)
-      if (stage) for (const zone of zones) expect(stage.zones).toContain(zone)
+    for (const { stageId, zones, alsoStops = [] } of steps) {
+      const known = stages.filter(({ id }) => id === stageId || alsoStops.includes(id))
+      const worked = known.flatMap((stage) => stage.zones)
+      if (known.length > 0) for (const zone of zones) expect(worked).toContain(zone)
     }
   })
 
@@ -140,6 +157,26 @@ describe('what a shop prefers', () => {
     const after = stepsWith({ tyre: 'afterWheel' })
     expect(firstOf(before, /^tyre/)).toBeLessThan(firstOf(before, /^wash/))
     expect(firstOf(after, /^tyre/)).toBeGreaterThan(firstOf(after, /^wash/))
+  })
+
+  it('rinses once a pass, or after every stage', () => {
+    const finishes = Object.fromEntries(
+      (['lip', 'face', 'windows', 'barrel', 'cap', 'caliper'] as const).map((zone) => [
+        zone,
+        { finish: 'paintedGloss' as const, condition: 'sound' as const },
+      ]),
+    )
+    const light = { face: { freshDust: 1 }, tyre: { film: 1 }, arch: { film: 1 } } as const
+    const rinses = (passes: Schools['passes']) =>
+      makePlan(
+        testJob(fourCorners({ loads: light, finishes }), {
+          service: 'maintain',
+          schools: { ...defaultSchools, passes },
+        }),
+      ).steps.filter(({ act }) => act === 'rinse').length
+    // Arch, tyre, wheel and protection of four wheels.
+    expect(rinses('everyStage')).toBe(16)
+    expect(rinses('oneRinse')).toBeLessThanOrEqual(12)
   })
 
   it('does the arch first: it drips on everything below', () => {

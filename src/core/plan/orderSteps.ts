@@ -1,5 +1,6 @@
 import { reachableZones } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
+import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { Schools } from '@/core/job/schools'
 import { services } from '@/core/services/service'
@@ -7,10 +8,11 @@ import { inWalkingOrder, positionNames, type Position } from '@/core/wheel/posit
 import type { Zone } from '@/core/wheel/zone'
 import type { StageTiming } from '@/core/timing/stageTiming'
 import { stepCautions } from './cautions'
-import { actsOfStage, secondsOfAct, secondsOfJobAct } from './operatorTime'
+import { actsOfStage, dryingSeconds, knockDownSeconds, secondsOfAct, secondsOfJobAct } from './operatorTime'
 import { actsInParts, partName } from './parts'
 import type { Act, Stage, StageKind, Step } from './plan'
-import { textOf } from './stepTexts'
+import { passesOf, type Pass } from './passes'
+import { sharedRinseText, textOf } from './stepTexts'
 
 const contactZones: readonly Zone[] = [
   'barrel',
@@ -46,7 +48,7 @@ const jobStep = (
   detail,
   zones: [],
   tools: [],
-  operatorSeconds: secondsOfJobAct(act, job),
+  operatorSeconds: secondsOfJobAct(act, job, job.corners.length),
   startsDwell: null,
   stopsDwellOf: null,
   wetLimitSeconds: null,
@@ -54,6 +56,10 @@ const jobStep = (
   why,
   cautions,
 })
+
+/** Two wheels a side come off and on together. */
+const liftSeconds = (job: Job): number =>
+  Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates)
 
 /**
  * The steps of a visit in the plain order: every wheel finished before the next, so that nothing can dry while another is worked,
@@ -113,7 +119,7 @@ export function orderSteps(
       const contact = contactZones.filter((zone) => zones.includes(zone))
       const shown = act === 'agitate' ? contact : zones
       const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
-      const whole = secondsOfAct(act, corner.wheel, job)
+      const whole = secondsOfAct(act, stage.kind, corner, job, stage.family)
       const inPart = part > 0 ? `, ${partName(part, sections)}` : ''
       const text = textOf(act, stage, where, shown, round, brushRinse)
       const startsDwell =
@@ -152,7 +158,7 @@ export function orderSteps(
           detail: 'Strong, even rinse straight after spraying.',
           zones,
           tools: [],
-          operatorSeconds: secondsOfAct('rinse', corner.wheel, job),
+          operatorSeconds: secondsOfAct('rinse', stage.kind, corner, job),
           startsDwell: null,
           stopsDwellOf: stage.id,
           wetLimitSeconds: null,
@@ -162,6 +168,53 @@ export function orderSteps(
         })
       }
     }
+  }
+
+  /** Stages that share a rinse: put on, worked, and off together. */
+  const addPass = ({ stages: shared, acts }: Pass, corner: Corner) => {
+    const where = positionNames[corner.position].toLowerCase()
+    const reachable = reachableZones(corner, job)
+    const zonesOf = (stage: Stage): Zone[] =>
+      stage.zones.filter((zone) => zone === 'arch' || zone === 'tyre' || reachable.includes(zone))
+    for (const { stage, act, round } of acts) {
+      const zones = zonesOf(stage)
+      const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
+      const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
+      steps.push({
+        id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 ? round : ''}`,
+        act,
+        corner: corner.position,
+        stageId: stage.id,
+        ...textOf(act, stage, where, shown, round, brushRinse),
+        zones: shown,
+        tools: toolsFor(act, shown, stage),
+        operatorSeconds: secondsOfAct(act, stage.kind, corner, job),
+        startsDwell:
+          act === 'spray' ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max } : null,
+        stopsDwellOf: null,
+        wetLimitSeconds: timing?.wetLimitSeconds ?? null,
+        part: null,
+        cautions: act === 'spray' ? stage.cautions : [],
+      })
+    }
+    const last = shared.at(-1) as Stage
+    const all = [...new Set(shared.flatMap(zonesOf))]
+    steps.push({
+      id: `${corner.position}.${last.id}.rinse`,
+      act: 'rinse',
+      corner: corner.position,
+      stageId: last.id,
+      ...sharedRinseText(where, all),
+      zones: all,
+      tools: [],
+      operatorSeconds: secondsOfAct('rinse', last.kind, corner, job),
+      startsDwell: null,
+      stopsDwellOf: last.id,
+      alsoStops: shared.slice(0, -1).map(({ id }) => id),
+      wetLimitSeconds: null,
+      part: null,
+      cautions: [],
+    })
   }
 
   const corners = inWalkingOrder(job.corners)
@@ -213,6 +266,7 @@ export function orderSteps(
         [stepCautions.jack],
       ),
       id: 'wheelsOff',
+      operatorSeconds: liftSeconds(job),
     })
   }
   for (const corner of corners) {
@@ -230,8 +284,16 @@ export function orderSteps(
         id: `${corner.position}.preRinse`,
         corner: corner.position,
         zones: reachableRinse(corner),
+        operatorSeconds: knockDownSeconds(corner, job.archLiner, job),
       })
-    for (const stage of mine) addStage(stage, corner)
+    for (const pass of passesOf(mine, corner, job, timings)) {
+      const [only] = pass.stages
+      const before = steps.at(-1)
+      if (pass.because !== null && before?.act === 'rinse' && before.corner === corner.position)
+        steps[steps.length - 1] = { ...before, why: `A rinse of its own: ${pass.because}.` }
+      if (pass.acts.length > 0) addPass(pass, corner)
+      else if (only) addStage(only, corner)
+    }
     for (const stage of at(corner, ['protect']).filter(onWet)) addStage(stage, corner)
   }
   for (const corner of corners) {
@@ -265,7 +327,7 @@ export function orderSteps(
         corner: corner.position,
         zones: contactZones.filter((zone) => reachableZones(corner, job).includes(zone)),
         tools: toolsFor('dry', [], null),
-        operatorSeconds: secondsOfAct('dry', corner.wheel, job),
+        operatorSeconds: dryingSeconds(corner, job),
       })
     for (const stage of at(corner, ['protect']).filter((stage) => !onWet(stage))) addStage(stage, corner)
     for (const stage of at(corner, ['dress'])) addStage(stage, corner)
@@ -306,6 +368,7 @@ export function orderSteps(
         [stepCautions.torque],
       ),
       id: 'wheelsOn',
+      operatorSeconds: liftSeconds(job),
     })
   }
   steps.push(

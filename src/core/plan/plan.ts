@@ -57,6 +57,8 @@ export interface Stage {
   readonly rules: readonly StageRule[]
   /** Share of the protection's life it takes, 0 to 1. Estimate. */
   readonly protectionLostShare: number
+  /** Too strong for the wheel beside it: the wheel is rinsed before and again at once. */
+  readonly keptOffWheel?: boolean
   /** Why this one and not its neighbour. */
   readonly why: string
   readonly cautions: readonly string[]
@@ -79,6 +81,8 @@ export interface Step {
   readonly startsDwell: { readonly minSeconds: number; readonly maxSeconds: number } | null
   /** The stage whose clock this step stops. */
   readonly stopsDwellOf: string | null
+  /** Further stages that leave the wheel with the same rinse. */
+  readonly alsoStops?: readonly string[]
   /** Wetted by this step, it stays wet so long; null: it puts nothing on, or nothing dries. */
   readonly wetLimitSeconds: number | null
   /** Part of the wheel, where it is worked in parts: 1 of 2, … */
@@ -86,6 +90,10 @@ export interface Step {
   readonly why: string
   readonly cautions: readonly string[]
 }
+
+/** Whether this step takes the chemistry of a stage off its wheel. */
+export const takesOff = ({ stopsDwellOf, alsoStops = [] }: Step, stageId: string | null): boolean =>
+  stageId !== null && (stopsDwellOf === stageId || alsoStops.includes(stageId))
 
 /** Something the plan cannot do, and what would help. */
 export interface Shortfall {

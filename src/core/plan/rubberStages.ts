@@ -100,7 +100,7 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
     judgement,
     why: '',
     enough,
-    seconds: corners.reduce((sum, { wheel }) => sum + stageSeconds(surface, rounds, wheel, job), 0),
+    seconds: corners.reduce((sum, corner) => sum + stageSeconds(surface, rounds, corner, job), 0),
     minor: (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,
     risk: riskOf(product, judgement),
   }

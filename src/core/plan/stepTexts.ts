@@ -105,3 +105,10 @@ export function textOf(
       }
   }
 }
+
+/** The rinse that takes off everything that was wet together. */
+export const sharedRinseText = (where: string, zones: readonly Zone[]): ActText => ({
+  title: `Rinse ${where}, all of it`,
+  detail: `From the top down, plenty of water: ${namesOf(zones)}.`,
+  why: 'Everything that is on leaves together; rushed rinsing leaves residue that stains and keeps protection from bonding.',
+})

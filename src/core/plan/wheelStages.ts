@@ -32,22 +32,6 @@ function kindOf(
   return kindOfSoil[shares.indexOf(Math.max(...shares))] ?? 'wash'
 }
 
-/** Stages of one product stand together where the order makes no difference; iron removers stay where they are. */
-function together(options: readonly Option[], stages: readonly number[]): number[] {
-  const ordered: number[] = []
-  const left = [...stages]
-  for (let next = left.shift(); next !== undefined; next = left.shift()) {
-    ordered.push(next)
-    const { product, ironAlone } = options[next] as Option
-    if (ironAlone) continue
-    for (let at = 0; at < left.length;) {
-      if (options[left[at] as number]?.product.id === product.id) ordered.push(...left.splice(at, 1))
-      else at += 1
-    }
-  }
-  return ordered
-}
-
 /** Whether stages in this order meet the need. */
 function meets({ options, need, rules }: GroupChoice, order: readonly number[]): boolean {
   const sums = wheelSoils.map(() => 0)
@@ -66,38 +50,19 @@ function ironFirst(choice: GroupChoice, order: readonly number[]): readonly numb
   return meets(choice, turned) ? turned : order
 }
 
-/**
- * The stages of a found plan on its group. The same product again is one stage of several rounds, all at the stronger
- * of its strengths: one bottle in the hand, and never less than was asked for.
- */
+/** The stages of a found plan on its group. */
 export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
   const { options, need, rules } = choice
-  const order = ironFirst(choice, together(options, found.stages))
-  const strongest = (option: Option): Option =>
-    order
-      .map((at) => options[at] as Option)
-      .filter(({ product }) => product.id === option.product.id)
-      .reduce((best, other) => (other.fraction > best.fraction ? other : best), option)
-  const stages: GroupStage[] = []
+  const order = ironFirst(choice, found.stages)
   let sums: readonly number[] = wheelSoils.map(() => 0)
-  order.forEach((at, index) => {
-    const option = strongest(options[at] as Option)
+  return order.map((at, index) => {
+    const option = options[at] as Option
     const effect = effectOf(option, index === 0, sums[filmIndex] ?? 0, need, {
       ...rules,
       ironWaitsForWash: false,
     }) as readonly number[]
     const unmet = need.required.map((wanted, soil) => Math.max(0, wanted - (sums[soil] ?? 0)))
-    const before = stages.at(-1)
-    if (before && before.option === option) {
-      stages[stages.length - 1] = {
-        ...before,
-        rounds: before.rounds + 1,
-        effect: before.effect.map((value, soil) => value + (effect[soil] ?? 0)),
-      }
-    } else {
-      stages.push({ option, kind: kindOf(option, effect, unmet, index === 0), rounds: 1, effect })
-    }
     sums = sums.map((sum, soil) => sum + (effect[soil] ?? 0))
+    return { option, kind: kindOf(option, effect, unmet, index === 0), rounds: option.rounds, effect }
   })
-  return stages
 }

@@ -1,4 +1,4 @@
-import type { Plan, Step } from '@/core/plan/plan'
+import { takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
 
 /** Steps are settled by `done` and `skipped`; `misted` wets once more what the named step had wetted. */
@@ -72,7 +72,8 @@ function clocksAfter(
       if (running) clocks.set(key, { ...running, wettedAt: at })
       continue
     }
-    if (step.stopsDwellOf !== null) clocks.delete(`${step.corner}.${step.stopsDwellOf}`)
+    for (const [clockKey, clock] of clocks)
+      if (clock.corner === step.corner && takesOff(step, clock.stageId)) clocks.delete(clockKey)
     if (step.startsDwell && step.stageId !== null) {
       // A fresh round is fresh product: its dwell and its limit begin anew.
       clocks.set(key, {

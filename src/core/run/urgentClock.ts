@@ -1,4 +1,4 @@
-import type { Step } from '@/core/plan/plan'
+import { takesOff, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import { clockPhases, leftSeconds, readClock, type ClockPhase, type DwellClock } from './dwellClock'
 
@@ -31,7 +31,7 @@ export function dwellLeftSeconds(
 /** The step in hand wets or rinses what this clock is about. */
 const caresFor = (step: Step, clock: DwellClock): boolean =>
   step.corner === clock.corner &&
-  (step.stopsDwellOf === clock.stageId || (step.stageId === clock.stageId && step.wetLimitSeconds !== null))
+  (takesOff(step, clock.stageId) || (step.stageId === clock.stageId && step.wetLimitSeconds !== null))
 
 /**
  * The film that has to be wetted out of turn: nearly dry or dry already, while all hands are elsewhere or wait for the dwell; the

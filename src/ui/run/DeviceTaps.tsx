@@ -59,7 +59,7 @@ export function DeviceTaps() {
     <p className="device-taps" role="status">
       <CloudOff aria-hidden size={16} />{' '}
       {waiting > 0
-        ? `${waiting} ${waiting === 1 ? 'tap' : 'taps'} of a job in the bay wait on this device for the program to answer.`
+        ? `${waiting} ${waiting === 1 ? 'tap of a job in the bay waits' : 'taps of jobs in the bay wait'} on this device for the program to answer.`
         : `A tap of a job in the bay was not taken: ${refused}`}
     </p>
   )
