@@ -8,18 +8,18 @@ const demo = v
   .parse(v.array(productFile), JSON.parse(readFileSync('src/demo/data/cabinet.json', 'utf8')))
   .map(productOf)
 const readCabinetCsv = (text: string) => {
-  const read = readCabinetText(text)
+  const read = readCabinetText(text, 'EUR')
   return read.ok ? { ...read, value: read.value.products.map(({ product }) => product) } : read
 }
 const head = 'id,name,family,strength,pack ml,pack price'
 const problems = (text: string) => {
-  const read = readCabinetText(text)
+  const read = readCabinetText(text, 'EUR')
   return read.ok ? [] : read.problems.map(({ path, mend }) => `${path}: ${mend}`)
 }
 
 describe('a cabinet as a table', () => {
   it('written out and read again is the same cabinet', () => {
-    const read = readCabinetCsv(writeCabinetCsv(demo))
+    const read = readCabinetCsv(writeCabinetCsv(demo, 'EUR'))
     if (!read.ok) throw new Error(JSON.stringify(read.problems))
     expect(read.value).toHaveLength(demo.length)
     read.value.map(productOf).forEach((product, index) => {
@@ -85,15 +85,33 @@ describe('a cabinet as a table', () => {
   })
 
   it('tells which fields it speaks of: columns that are not there and empty cells say nothing', () => {
-    const read = readCabinetText('id,name,family,pack ml,stock ml,wear,rating tar\na,A,tarRemover,,500,,3')
+    const read = readCabinetText(
+      'id,name,family,pack ml,stock ml,wear,rating tar\na,A,tarRemover,,500,,3',
+      'EUR',
+    )
     if (!read.ok) throw new Error(JSON.stringify(read.problems))
     expect([...(read.value.products[0]?.said ?? [])].sort()).toEqual(
       ['family', 'id', 'name', 'ratings.tar', 'stockMillilitres', 'wear'].sort(),
     )
   })
 
+  it.each([
+    ['JPY', '1500', 1500],
+    ['EUR', '15,00', 1500],
+    ['KWD', '1.5', 1500],
+  ])('reads and writes prices in the minor units of %s', (currency, price, minor) => {
+    const read = readCabinetText(`${head}\na,A,degreaser,,1000,"${price}"`, currency)
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    const [one] = read.value.products
+    expect(one?.product.packPriceMinor).toBe(minor)
+    if (one)
+      expect(writeCabinetCsv([productOf(one.product)], currency)).toContain(
+        `,1000,${price.replace(',00', '').replace(',', '.')},`,
+      )
+  })
+
   it('keeps a name that looks like a formula a name', () => {
-    const csv = writeCabinetCsv([{ ...demo[0]!, name: '=HYPERLINK("x")' }])
+    const csv = writeCabinetCsv([{ ...demo[0]!, name: '=HYPERLINK("x")' }], 'EUR')
     expect(csv).toContain(`'=HYPERLINK`)
     const read = readCabinetCsv(csv)
     expect(read.ok && read.value[0]?.name).toBe('=HYPERLINK("x")')

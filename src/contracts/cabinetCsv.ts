@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { familyIds } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'
 import type { Product } from '@/core/chemistry/product'
+import { minorPerUnit } from '@/core/quantity/money'
 import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 import { soils } from '@/core/soils/soil'
 import { idsOnce, productFile, type ProductFile, type ToolFile } from './cabinet'
@@ -20,7 +21,7 @@ const columns = [
 const needed = ['id', 'name', 'family'] as const
 
 /** The cabinet as a table: prices in whole units of the currency, strengths as people write them. */
-export function writeCabinetCsv(products: readonly Product[]): string {
+export function writeCabinetCsv(products: readonly Product[], currency: string): string {
   const rows = products.map((product) => [
     product.id,
     product.name,
@@ -30,7 +31,7 @@ export function writeCabinetCsv(products: readonly Product[]): string {
     product.dwellSeconds.max,
     product.delivery,
     product.packMillilitres,
-    product.packPriceMinor / 100,
+    product.packPriceMinor / minorPerUnit(currency),
     product.stockMillilitres,
     product.wear ?? '',
     product.containsFluoride ? 'yes' : '',
@@ -70,7 +71,7 @@ const saidByRow = (row: Record<string, string>): string[] =>
     .filter((column) => saidByEmptyCell.includes(column) || (row[column] ?? '').trim() !== '')
     .map((column) => fieldOfColumn[column] ?? column.replace('rating ', 'ratings.'))
 
-function productOfRow(row: Record<string, string>): unknown {
+function productOfRow(row: Record<string, string>, currency: string): unknown {
   const text = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
   const number = (column: (typeof columns)[number]) => {
     const found = text(column)
@@ -95,7 +96,7 @@ function productOfRow(row: Record<string, string>): unknown {
     ...(min !== undefined || max !== undefined ? { dwellSeconds: { min: min ?? 0, max: max ?? min } } : {}),
     delivery: optional('delivery'),
     packMillilitres: number('pack ml'),
-    packPriceMinor: typeof price === 'number' ? Math.round(price * 100) : price,
+    packPriceMinor: typeof price === 'number' ? Math.round(price * minorPerUnit(currency)) : price,
     stockMillilitres: number('stock ml'),
     wear: optional('wear'),
     containsFluoride: yes(text('contains fluoride')),
@@ -130,7 +131,7 @@ export interface ReadProduct {
  * Reads a cabinet from a table: comma or semicolon, decimal point or comma, with or without a byte order mark. Every
  * problem names its row (the head is row 1) and its column; one problem and nothing is taken.
  */
-function readCabinetCsv(text: string): Result<ReadProduct[]> {
+function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
   const table = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -161,7 +162,7 @@ function readCabinetCsv(text: string): Result<ReadProduct[]> {
   const ids = new Map<string, number>()
   table.data.forEach((row, index) => {
     const line = index + 2
-    const read = parse(productFile, productOfRow(row))
+    const read = parse(productFile, productOfRow(row, currency))
     if (read.ok) {
       const before = ids.get(read.value.id)
       if (before !== undefined) {
@@ -193,8 +194,11 @@ export interface ReadCabinet {
   readonly tools: readonly ToolFile[]
 }
 
-/** Reads a cabinet from a table or from a cabinet file in JSON, whichever it is. */
-export function readCabinetText(text: string): Result<ReadCabinet> {
+/**
+ * Reads a cabinet from a table or from a cabinet file in JSON, whichever it is.
+ * @param currency of the prices in a table
+ */
+export function readCabinetText(text: string, currency: string): Result<ReadCabinet> {
   if (new TextEncoder().encode(text).length > longestCabinetBytes) {
     return fail({
       path: '',
@@ -204,7 +208,7 @@ export function readCabinetText(text: string): Result<ReadCabinet> {
   }
   if (text.trim() === '') return fail({ path: '', found: 'nothing', mend: 'The file is empty.' })
   if (!/^\uFEFF?\s*[{[]/.test(text)) {
-    const products = readCabinetCsv(text)
+    const products = readCabinetCsv(text, currency)
     return products.ok ? succeed({ products: products.value, tools: [] }) : products
   }
   const json = readJsonText(text)

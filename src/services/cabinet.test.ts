@@ -77,7 +77,7 @@ describe('importing a cabinet', () => {
       now,
     )
     const before = (await findProduct(database, 'wheelShampoo'))!
-    const taken = await importCabinet(database, writeCabinetCsv([{ ...before, name: 'Renamed' }]))
+    const taken = await importCabinet(database, writeCabinetCsv([{ ...before, name: 'Renamed' }], 'EUR'))
     expect(taken.ok).toBe(true)
     expect(await findProduct(database, 'wheelShampoo')).toEqual({
       ...before,

@@ -57,7 +57,7 @@ const previewOf = ({ added, replaced, tools }: ImportPreview): ImportPreview => 
 
 /** Reads a table or a cabinet file and says what it would change. */
 export async function previewImport(database: Database, text: string): Promise<Result<ImportPreview>> {
-  const read = readCabinetText(text)
+  const read = readCabinetText(text, (await readSettings(database)).currency)
   if (!read.ok) return read
   const prepared = await prepare(database, read.value)
   return 'mend' in prepared ? fail(prepared) : succeed(previewOf(prepared))
@@ -65,12 +65,12 @@ export async function previewImport(database: Database, text: string): Promise<R
 
 /** Takes a table or a cabinet file over, all of it or nothing. */
 export async function importCabinet(database: Database, text: string): Promise<Result<ImportPreview>> {
-  const read = readCabinetText(text)
+  const { currency } = await readSettings(database)
+  const read = readCabinetText(text, currency)
   if (!read.ok) return read
   return database.transaction(async (transaction) => {
     const prepared = await prepare(transaction, read.value)
     if ('mend' in prepared) return fail(prepared)
-    const { currency } = await readSettings(transaction)
     for (const product of prepared.products) await putProduct(transaction, product, currency)
     for (const tool of read.value.tools) await putTool(transaction, toolOf(tool))
     return succeed(previewOf(prepared))

@@ -59,9 +59,11 @@ export function finishJob(
       await takeFromStock(transaction, id, concentrateMillilitres)
     for (const stage of doneStages) {
       const family = familyOf(stage.family)
+      // What the product itself does goes before what its family does.
+      const own = job.jobFile.cabinet?.find(({ id }) => id === stage.productId)?.wear
       if (
         family.purpose !== 'clean' ||
-        family.wear !== 'strips' ||
+        (own ?? family.wear) !== 'strips' ||
         stage.kind === 'tyre' ||
         stage.kind === 'arch'
       )

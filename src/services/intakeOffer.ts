@@ -5,6 +5,7 @@ import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '@/data/database'
 import { listLiveLayers } from '@/data/queries/protection'
+import { isWinter } from '@/core/soils/winter'
 import { readSettings } from '@/data/queries/settings'
 import type { WheelSet } from '@/data/queries/wheelSets'
 
@@ -18,9 +19,6 @@ export interface IntakeOffer {
 
 /** Wheels nobody has cleaned on record are taken as this long dirty, days. */
 const firstVisitDays = 90
-
-const isWinter = (month: number, northern: boolean): boolean =>
-  northern ? month >= 11 || month <= 3 : month >= 5 && month <= 9
 
 /** Expected load and the service to offer, from days, kilometres, brakes and season since the last visit. */
 export async function intakeOffer(database: Queryable, set: WheelSet, now: Date): Promise<IntakeOffer> {

@@ -11,7 +11,7 @@ import { wheelGeometry } from '@/core/wheel-geometry'
 import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { formatMillilitres, formatMoney } from '@/ui/format/format'
+import { formatMillilitres, formatMoney, formatSmallMoney } from '@/ui/format/format'
 import { archiveProduct } from './actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
@@ -204,7 +204,7 @@ export default async function CabinetPage({
                     </span>
                   </span>
                   <span className="number">
-                    {(one.costMinor / 100).toFixed(one.costMinor < 10 ? 3 : 2)}
+                    {formatSmallMoney(one.costMinor, settings.currency)}
                     <br />
                     <span className="soft">{formatMillilitres(one.concentrateMillilitres)}</span>
                   </span>

@@ -22,7 +22,6 @@ export const houseEstimates = {
   coverageBrush: one(60, 'ml/m²', 5, 300, 'A thin coat with a primed applicator.'),
   coverageCloth: one(25, 'ml/m²', 2, 200, 'A few sprays on a folded cloth.'),
   openWheelWaste: one(0.35, 'share', 0, 2, 'About a third of what is aimed at a gap ends up on the floor.'),
-  washerLitresPerMinute: one(8, 'l/min', 2, 30, 'A common single-phase washer delivers 7 to 9 litres a minute.'),
 
   // Hand time of one act at one wheel of middling size.
   secondsLookRound: one(90, 's', 0, 1800, 'A walk round the vehicle with a torch and a thin bag.'),

@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/plan/makePlan'
+import { headlineOf } from '@/core/plan/sayPlan'
 import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { plainSchedule } from '@/core/sequence/plainSchedule'
@@ -156,6 +157,7 @@ function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): 
   const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
   return {
     ...plan,
+    headline: headlineOf(job, plan.stages, plan.operatorSeconds, tail.end),
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }

@@ -176,9 +176,7 @@ export function makePlan(job: Job): Plan {
     operatorSeconds: chosen.operatorSeconds,
     costMinor: chosen.costMinor,
     currency: job.currency,
-    waterLitres: Math.round(
-      (rinseSeconds / 60) * estimate('washerLitresPerMinute', job.estimates) + mixingLitres,
-    ),
+    waterLitres: Math.round((rinseSeconds / 60) * job.equipment.lance.washerLitresPerMinute + mixingLitres),
     alternatives,
     stages,
     steps,

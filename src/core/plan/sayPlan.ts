@@ -1,6 +1,9 @@
 import type { Job } from '@/core/job/job'
-import { axleOf, type Position } from '@/core/wheel/position'
+import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from './plan'
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
 
 /** How a person names a group of wheels. */
 export function nameCorners(corners: readonly Position[], all: readonly Position[]): string {
@@ -11,7 +14,7 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
     group.length === corners.length && group.every((position) => corners.includes(position))
   if (fronts.length > 0 && same(fronts)) return 'on the fronts only'
   if (rears.length > 0 && same(rears)) return 'on the rears only'
-  return `on ${corners.length} of ${all.length} wheels`
+  return `on the ${listed(inWalkingOrder(corners.map((position) => ({ position }))).map(({ position }) => positionNames[position].toLowerCase()))}`
 }
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
@@ -73,10 +76,23 @@ export function summaryOf(job: Job, stages: readonly Stage[]): string {
     .join('; then ')
 }
 
-/** The answer as a colleague would say it. */
-export function headlineOf(job: Job, stages: readonly Stage[], operatorSeconds: number): string {
+/** Hand time is worth a word beside the clock from here on, minutes. */
+const worthAWordMinutes = 3
+
+/**
+ * The answer as a colleague would say it.
+ * @param clockSeconds from the first look to the note, where the steps stand in an order; else hand time stands alone
+ */
+export function headlineOf(
+  job: Job,
+  stages: readonly Stage[],
+  operatorSeconds: number,
+  clockSeconds: number = operatorSeconds,
+): string {
   const summary = summaryOf(job, stages)
-  const minutes = Math.round(operatorSeconds / 60)
+  const [minutes, clock] = [Math.round(operatorSeconds / 60), Math.round(clockSeconds / 60)]
   if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
-  return `${capital(summary)}. ${minutes} minutes, ${job.crew.people === 1 ? 'one pair of hands' : 'two pairs of hands'}.`
+  const hands = job.crew.people === 1 ? 'one pair of hands' : 'two pairs of hands'
+  const work = Math.abs(minutes - clock) >= worthAWordMinutes ? `, ${minutes} of hand work` : ''
+  return `${capital(summary)}. ${clock} minutes, ${hands}${work}.`
 }

@@ -12,3 +12,9 @@ export function costMinor(
 ): number {
   return Math.round((concentrateMillilitres / packMillilitres) * packPriceMinor)
 }
+
+/** Minor units in one unit of a currency (ISO 4217): 100 for most, 1 or 1000 for some. */
+export const minorPerUnit = (currency: string): number =>
+  Number(
+    `1e${new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2}`,
+  )

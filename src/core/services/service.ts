@@ -1,3 +1,4 @@
+import { isWinter } from '@/core/soils/winter'
 import type { Soil } from '@/core/soils/soil'
 
 export const serviceIds = [
@@ -98,6 +99,5 @@ export function offeredService(
 ): ServiceId {
   if (daysSinceLast === null || daysSinceLast > longBreakDays) return 'decontaminate'
   if (coated) return 'coatedMaintenance'
-  const winterMonths = northern ? [12, 1, 2, 3] : [6, 7, 8, 9]
-  return winterMonths.includes(month) ? 'winter' : 'maintain'
+  return isWinter(month, northern) ? 'winter' : 'maintain'
 }

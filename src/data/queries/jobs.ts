@@ -28,11 +28,16 @@ interface JobRow {
   finished_at: Date | null
 }
 
-/** A plan stored by an earlier version says nothing of time. */
+/** A plan stored by an earlier version says nothing of time: no order, no parts of wheels, no film that dries. */
 const withTime = (plan: PlanFile): PlanFile => ({
   ...plan,
   timings: plan.timings ?? [],
   sequence: plan.sequence ?? null,
+  steps: plan.steps.map((step) => ({
+    ...step,
+    wetLimitSeconds: step.wetLimitSeconds ?? null,
+    part: step.part ?? null,
+  })),
 })
 
 /** What an earlier version did not store has today's defaults. */

@@ -166,11 +166,16 @@ export function MixingBench(props: MixingBenchProps) {
                   ` + ${formatMillilitres(recipe.value.waterMillilitres)} water`}
               </p>
               <p className="soft">
-                {dilutionStyles
-                  .map((style) =>
-                    writeDilution({ from: recipe.value.realFraction, to: recipe.value.realFraction }, style),
-                  )
-                  .join('  ·  ')}
+                {[
+                  ...new Set(
+                    dilutionStyles.map((style) =>
+                      writeDilution(
+                        { from: recipe.value.realFraction, to: recipe.value.realFraction },
+                        style,
+                      ),
+                    ),
+                  ),
+                ].join('  ·  ')}
               </p>
               {mix.from !== mix.to && (
                 <p className="soft">
@@ -183,7 +188,10 @@ export function MixingBench(props: MixingBenchProps) {
                   {(lanceSurfaceFraction(recipe.value.realFraction, flow) * 100).toFixed(2)} %.
                 </p>
               )}
-              <p className="soft">Water first, then the product. Never two products in one bottle.</p>
+              <p className="soft">
+                {recipe.value.waterMillilitres > 0 && 'Water first, then the product. '}Never two products in
+                one bottle.
+              </p>
             </div>
           </div>
         )}

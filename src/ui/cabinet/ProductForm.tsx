@@ -72,7 +72,7 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
       onSubmit={(event) => {
         event.preventDefault()
         send(
-          () => save(inputOf(values)),
+          () => save(inputOf(values, currency)),
           () => draft.forget(),
         )
       }}

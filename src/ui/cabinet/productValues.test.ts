@@ -11,7 +11,7 @@ describe('the product form', () => {
     (family) => {
       const read = parse(
         productFile,
-        inputOf({ ...valuesOfFamily(family), name: 'Mine', packPrice: '12,90' }),
+        inputOf({ ...valuesOfFamily(family), name: 'Mine', packPrice: '12,90' }, 'EUR'),
       )
       if (!read.ok) throw new Error(JSON.stringify(read.problems))
       expect(read.value).toMatchObject({ id: 'mine', packPriceMinor: 1290 })
@@ -20,7 +20,7 @@ describe('the product form', () => {
 
   it('what is stored comes back from the form unchanged', () => {
     for (const product of starterCabinet) {
-      const read = parse(productFile, inputOf(valuesOf(product)))
+      const read = parse(productFile, inputOf(valuesOf(product, 'EUR'), 'EUR'))
       if (!read.ok) throw new Error(JSON.stringify(read.problems))
       const again = productOf(read.value)
       expect(again.strength.from).toBeCloseTo(product.strength.from, 3)
@@ -30,7 +30,10 @@ describe('the product form', () => {
   })
 
   it('text where a number belongs is refused at its field, not turned into something', () => {
-    const read = parse(productFile, inputOf({ ...valuesOfFamily('degreaser'), name: 'A', packPrice: 'ten' }))
+    const read = parse(
+      productFile,
+      inputOf({ ...valuesOfFamily('degreaser'), name: 'A', packPrice: 'ten' }, 'EUR'),
+    )
     expect(!read.ok && read.problems.map(({ path }) => path)).toEqual(['packPriceMinor'])
   })
 

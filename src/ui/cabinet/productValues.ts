@@ -1,5 +1,6 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
+import { minorPerUnit } from '@/core/quantity/money'
 import { writeDilution } from '@/core/dilution'
 import { soils, type Soil } from '@/core/soils/soil'
 
@@ -44,7 +45,8 @@ export function valuesOfFamily(family: FamilyId): ProductValues {
   }
 }
 
-export function valuesOf(product: Product): ProductValues {
+export function valuesOf(product: Product, currency: string): ProductValues {
+  const perUnit = minorPerUnit(currency)
   return {
     id: product.id,
     name: product.name,
@@ -57,11 +59,11 @@ export function valuesOf(product: Product): ProductValues {
     dwellMax: String(product.dwellSeconds.max),
     delivery: product.delivery,
     packMillilitres: String(product.packMillilitres),
-    packPrice: String(product.packPriceMinor / 100),
+    packPrice: String(product.packPriceMinor / perUnit),
     stockMillilitres: String(product.stockMillilitres),
     otherPacks: product.otherPacks.map(({ millilitres, priceMinor }) => ({
       millilitres: String(millilitres),
-      price: String(priceMinor / 100),
+      price: String(priceMinor / perUnit),
     })),
     wear: product.wear ?? '',
     ratings: Object.fromEntries(
@@ -76,9 +78,9 @@ const numberOf = (text: string): number | string => {
   const value = Number(text.trim().replace(',', '.'))
   return text.trim() === '' || !Number.isFinite(value) ? text : value
 }
-const minorOf = (text: string): number | string => {
+const minorOf = (text: string, currency: string): number | string => {
   const value = numberOf(text)
-  return typeof value === 'number' ? Math.round(value * 100) : value
+  return typeof value === 'number' ? Math.round(value * minorPerUnit(currency)) : value
 }
 
 /** An id from a name, readable in files. */
@@ -92,7 +94,7 @@ export const idOfName = (name: string): string =>
     .slice(0, 60)
 
 /** What the contract checks; it names the field of every problem. */
-export const inputOf = (values: ProductValues): unknown => ({
+export const inputOf = (values: ProductValues, currency: string): unknown => ({
   id: values.id || idOfName(values.name) || '-',
   name: values.name,
   family: values.family,
@@ -100,11 +102,11 @@ export const inputOf = (values: ProductValues): unknown => ({
   dwellSeconds: { min: numberOf(values.dwellMin), max: numberOf(values.dwellMax) },
   delivery: values.delivery,
   packMillilitres: numberOf(values.packMillilitres),
-  packPriceMinor: minorOf(values.packPrice),
+  packPriceMinor: minorOf(values.packPrice, currency),
   stockMillilitres: numberOf(values.stockMillilitres),
   otherPacks: values.otherPacks.map(({ millilitres, price }) => ({
     millilitres: numberOf(millilitres),
-    priceMinor: minorOf(price),
+    priceMinor: minorOf(price, currency),
   })),
   wear: values.wear || undefined,
   ratings: Object.fromEntries(

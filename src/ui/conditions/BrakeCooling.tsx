@@ -4,7 +4,6 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { coolingOf } from '@/core/conditions/hotBrakes'
-import { houseEstimates } from '@/core/estimates/houseEstimates'
 import { positionNames, type Position } from '@/core/wheel/position'
 import type { ConditionsFile } from '@/contracts/conditions'
 import { CoolingChart } from './CoolingChart'
@@ -12,13 +11,13 @@ import { CoolingChart } from './CoolingChart'
 interface BrakeCoolingProps {
   readonly conditions: ConditionsFile
   readonly positions: readonly Position[]
+  /** Cool enough to be wetted, as the shop has it. */
+  readonly okCelsius: number
   readonly change: ((conditions: ConditionsFile) => void) | null
 }
 
-const okCelsius = houseEstimates.coolEnoughCelsius.value
-
 /** Two readings of a hot brake give the time to wait; the wheel then begins later. */
-export function BrakeCooling({ conditions, positions, change }: BrakeCoolingProps) {
+export function BrakeCooling({ conditions, positions, okCelsius, change }: BrakeCoolingProps) {
   const [position, setPosition] = useState<Position>(positions[0] ?? 'frontLeft')
   const [texts, setTexts] = useState({ firstCelsius: '', secondCelsius: '', minutesApart: '' })
   const readings = {

@@ -23,6 +23,8 @@ interface ConditionsPanelProps {
   readonly people: number
   readonly positions: readonly Position[]
   readonly timings: Plan['timings']
+  /** Cool enough to be wetted, as the shop has it. */
+  readonly okCelsius: number
   readonly devices: Devices
   /** Null once the job has begun. */
   readonly change: ((conditions: ConditionsFile) => void) | null
@@ -54,7 +56,7 @@ const localTime = (instant: string | undefined): string => {
 /** What it is like where the wheels stand: typed, or asked of the devices; the plan follows. */
 export function ConditionsPanel(props: ConditionsPanelProps) {
   'use memo'
-  const { conditions, people, positions, timings, devices, change, setPeople } = props
+  const { conditions, people, positions, timings, okCelsius, devices, change, setPeople } = props
   const [draft, setDraft] = useState<Record<string, string>>({})
   const [said, setSaid] = useState('')
   const [asking, setAsking] = useState(false)
@@ -246,7 +248,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
             Forget the readings, use the estimate
           </button>
         )}
-        <BrakeCooling conditions={conditions} positions={positions} change={change} />
+        <BrakeCooling conditions={conditions} positions={positions} okCelsius={okCelsius} change={change} />
       </fieldset>
     </section>
   )

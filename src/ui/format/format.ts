@@ -1,3 +1,4 @@
+import { minorPerUnit } from '@/core/quantity/money'
 import { format, formatDistanceStrict, isSameYear } from 'date-fns'
 
 /** 4 min, 1 h 12 min; under a minute in seconds. */
@@ -20,8 +21,18 @@ export function formatMoney(minor: number, currency: string): string {
   const formatter =
     moneyFormatters.get(currency) ?? new Intl.NumberFormat('en', { style: 'currency', currency })
   moneyFormatters.set(currency, formatter)
-  const digits = formatter.resolvedOptions().maximumFractionDigits ?? 2
-  return formatter.format(minor / 10 ** digits)
+  return formatter.format(minor / minorPerUnit(currency))
+}
+
+/** Parts of a minor unit count where things are compared by what one wheel costs. */
+export function formatSmallMoney(minor: number, currency: string): string {
+  const digits = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+    .maximumFractionDigits
+  return new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    maximumFractionDigits: (digits ?? 2) + (minor < 10 ? 1 : 0),
+  }).format(minor / minorPerUnit(currency))
 }
 
 export const formatMillilitres = (millilitres: number): string =>

@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useState } from 'react'
 import Alert from 'react-bootstrap/Alert'
+import { estimate } from '@/core/estimates/houseEstimates'
 import type { DilutionStyle } from '@/core/dilution'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Problem } from '@/core/result'
@@ -113,6 +114,7 @@ export function PlanBoard(props: PlanBoardProps) {
           people={jobFile.crew.people}
           positions={positions}
           timings={plan.timings}
+          okCelsius={estimate('coolEnoughCelsius', jobFile.estimates)}
           devices={devices}
           change={canChange ? setConditions : null}
           setPeople={canChange ? setPeople : null}

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
+import { minorPerUnit } from '@/core/quantity/money'
 import type { Wishes } from '@/core/job/job'
 
 interface WishBarProps {
@@ -20,7 +21,7 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
   'use memo'
   const [minutes, setMinutes] = useState(String(wishes.minutesAllowed ?? ''))
   const [money, setMoney] = useState(
-    wishes.costAllowedMinor === undefined ? '' : String(wishes.costAllowedMinor / 100),
+    wishes.costAllowedMinor === undefined ? '' : String(wishes.costAllowedMinor / minorPerUnit(currency)),
   )
   const without = (list: readonly string[], id: string) => list.filter((one) => one !== id)
   return (
@@ -46,7 +47,9 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
           onChange={(event) => {
             setMoney(event.target.value)
             const value = numberOf(event.target.value)
-            wish({ costAllowedMinor: value === undefined ? undefined : Math.round(value * 100) })
+            wish({
+              costAllowedMinor: value === undefined ? undefined : Math.round(value * minorPerUnit(currency)),
+            })
           }}
         />
       </Form.Group>

@@ -46,7 +46,7 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
       </header>
       <ProductForm
         key={product.version}
-        initial={valuesOf(product)}
+        initial={valuesOf(product, (await readSettings(db)).currency)}
         isNew={false}
         version={product.version}
         currency={(await readSettings(db)).currency}

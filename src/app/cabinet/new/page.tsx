@@ -25,7 +25,7 @@ export default async function NewProductPage({
       <ProductForm
         initial={
           copied
-            ? { ...valuesOf(copied), id: '', name: `${copied.name} copy` }
+            ? { ...valuesOf(copied, (await readSettings(db)).currency), id: '', name: `${copied.name} copy` }
             : valuesOfFamily('wheelShampoo')
         }
         isNew

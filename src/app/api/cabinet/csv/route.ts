@@ -1,4 +1,5 @@
 import { writeCabinetCsv } from '@/contracts/cabinetCsv'
+import { readSettings } from '@/data/queries/settings'
 import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
 
@@ -6,7 +7,9 @@ export const dynamic = 'force-dynamic'
 
 /** The products as a table; a byte order mark tells spreadsheets that it is UTF-8. */
 export async function GET() {
-  return new Response(`\uFEFF${writeCabinetCsv(await listProducts(await database()))}`, {
+  const db = await database()
+  const { currency } = await readSettings(db)
+  return new Response(`\uFEFF${writeCabinetCsv(await listProducts(db), currency)}`, {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
       'content-disposition': 'attachment; filename="cabinet.csv"',
