@@ -4,7 +4,7 @@ import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { removalExponent, type Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
-import { hottestMeasured } from '@/core/conditions/conditions'
+import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
 import { isDarkOrSoft } from '@/core/finishes/finish'
 import { surfaceCelsiusOf, worstGrade, type Job } from '@/core/job/job'
 import { millilitresAtCorner } from '@/core/plan/amounts'
@@ -31,6 +31,8 @@ export interface Option {
   readonly product: Product
   readonly fraction: number
   readonly dwellSeconds: number
+  /** From the last fresh spray to the rinse, at most. */
+  readonly labelMaxSeconds: number
   /** Applications one after the other. */
   readonly rounds: 1 | 2
   readonly role: Role
@@ -71,6 +73,7 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
   const { water } = services[job.service]
   const sites = new Map<string, UseSite>()
   for (const corner of group.corners) {
+    const { celsius, isMeasured } = surfaceOfCorner(corner, job.conditions)
     const beside = [...new Set(Object.values(corner.finishes).map(({ finish }) => finish))]
     for (const zone of zones) {
       const surface = surfaceOf(zone, corner.finishes)
@@ -79,7 +82,11 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
         surface,
         vehicleKind: job.vehicleKind,
         schools: job.schools,
-        surfaceCelsius: hottestMeasured(job.conditions),
+        // A reading at one wheel speaks for the others until they are measured, too.
+        surfaceCelsius: isMeasured
+          ? celsius
+          : Math.max(celsius, hottestMeasured(job.conditions) ?? -Infinity),
+        isReckoned: !isMeasured && celsius > (hottestMeasured(job.conditions) ?? -Infinity),
         exposure: job.conditions.exposure,
         protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
         protectionCuring: corner.curing,
@@ -99,13 +106,16 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
   return [...sites.values()]
 }
 
-/** The dwell a product may have here, longest first, with what the rules say of it. */
+/**
+ * The dwell a product may have here, longest first, with what the rules say of it: `dwellSeconds` is how long it is left
+ * to work before the brush, `labelMaxSeconds` how long it may be on until the rinse.
+ */
 export function judgedDwell(
   product: Product,
   sites: readonly UseSite[],
   fraction: number,
   rules: readonly Rule[] = rulesAbout({ product }),
-): { readonly dwellSeconds: number; readonly judgement: Judgement } {
+): { readonly dwellSeconds: number; readonly labelMaxSeconds: number; readonly judgement: Judgement } {
   const { min, max } = product.dwellSeconds
   const judged = (dwellSeconds: number) =>
     judgePlaces(
@@ -114,9 +124,12 @@ export function judgedDwell(
     )
   const atMost = judged(max)
   const capped = atMost.rules.some((rule) => rule.dwellCap !== undefined) || atMost.verdict === 'no'
-  if (!capped || min === max) return { dwellSeconds: max, judgement: atMost }
+  if (!capped || min === max) return { dwellSeconds: max, labelMaxSeconds: max, judgement: atMost }
   const shortest = Math.max(min, Math.min(max, 15))
-  return { dwellSeconds: shortest, judgement: judged(shortest) }
+  const judgement = judged(shortest)
+  // What a delicate finish caps is the wait; only where the long stay itself is forbidden the label is shorter, too.
+  const isLabelKept = atMost.verdict !== 'no' || judgement.verdict === 'no'
+  return { dwellSeconds: shortest, labelMaxSeconds: isLabelKept ? max : shortest, judgement }
 }
 
 const pointsOfHazard = { irritant: 0, corrosive: 1, fumes: 0.3, flammable: 0.4 } as const
@@ -196,7 +209,7 @@ function optionOf(
   job: Job,
 ): Option {
   const family = familyOf(product.family)
-  const { dwellSeconds, judgement } = judgedDwell(product, sites, fraction, rules)
+  const { dwellSeconds, labelMaxSeconds, judgement } = judgedDwell(product, sites, fraction, rules)
   const use: Use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
   const dries = family.purpose === 'clean' && family.needsDry
   const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
@@ -225,6 +238,7 @@ function optionOf(
     product,
     fraction,
     dwellSeconds,
+    labelMaxSeconds,
     rounds,
     role,
     judgement,

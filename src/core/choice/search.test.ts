@@ -21,6 +21,7 @@ const optionOf = ({ removes, boost, cost, ironAlone, forbidden, role }: Small, i
   product: productFromFamily('carShampoo', { id: `p${index}` }),
   fraction: 1,
   dwellSeconds: 60,
+  labelMaxSeconds: 60,
   rounds: 1,
   role,
   judgement: { verdict: forbidden ? 'no' : 'fine', rules: [] },

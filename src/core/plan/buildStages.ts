@@ -20,6 +20,7 @@ import { axleOf, inWalkingOrder, type Position } from '@/core/wheel/position'
 import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
 import { millilitresAtCorner } from './amounts'
 import { cautionsFor } from './cautions'
+import { whenItGoes } from './heat'
 import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
 import { whyStage } from './explain'
 import { stageSeconds } from './operatorTime'
@@ -221,7 +222,7 @@ export function buildStages(job: Job, choices: readonly GroupChoice[], whole: Wh
           ...stage,
           dwellSeconds: {
             min: Math.min(stage.product.dwellSeconds.min, stage.dwellSeconds),
-            max: stage.dwellSeconds,
+            max: stage.labelMaxSeconds,
           },
           keptOffWheel: keepOffWheel,
           zones: [surface],
@@ -258,7 +259,7 @@ export function buildStages(job: Job, choices: readonly GroupChoice[], whole: Wh
           fraction: option.fraction,
           dwellSeconds: {
             min: Math.min(option.product.dwellSeconds.min, option.dwellSeconds),
-            max: option.dwellSeconds,
+            max: option.labelMaxSeconds,
           },
           zones: group.zones,
           tools: zoneTools(group.tools),
@@ -357,7 +358,7 @@ function sayUnreached(choice: GroupChoice, job: Job, miss: Miss): void {
       positions,
       'Nothing in the cabinet may be used on these wheels as they are.',
       refused
-        ? refused.reason
+        ? `${refused.reason}${whenItGoes(refused.id, choice.group.corners, job)}`
         : 'Add a cleaner for wheels to the cabinet; a wheel shampoo suits nearly every finish.',
     )
     return

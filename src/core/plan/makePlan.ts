@@ -4,13 +4,14 @@ import { optionsFor, type Option } from '@/core/choice/option'
 import { mostOptions } from '@/core/choice/promising'
 import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels, positionsOf } from '@/core/choice/wheelGroup'
-import { hottestMeasured } from '@/core/conditions/conditions'
+import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import { zoneNames } from '@/core/wheel/zone'
 import { alternativesOf, minutesOf, type Version } from './alternatives'
 import { amountsOf, fillsOf } from './bottles'
 import { buildStages } from './buildStages'
 import { heldBackBySchool, ladderOf, oneGradeMore } from './explain'
+import { tooHot } from './heat'
 import { orderSteps } from './orderSteps'
 import { judge } from '@/core/rules/judge'
 import { firstGoodHour, hoursAt } from '@/core/timing/workHours'
@@ -65,6 +66,9 @@ function versionOf(job: Job, choices: readonly GroupChoice[], whole: WholeChoice
   }
 }
 
+const hottestReckoned = (job: Job): number =>
+  Math.max(...job.corners.map((corner) => surfaceOfCorner(corner, job.conditions).celsius))
+
 function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
   const unknown = new Set(
     job.corners.flatMap((corner) =>
@@ -83,7 +87,9 @@ function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
         ]
       : []),
     ...(hottestMeasured(job.conditions) === undefined
-      ? [`The wheels were not measured: taken as cool, at the air’s ${job.conditions.airCelsius} °C.`]
+      ? [
+          `The wheels were not measured: reckoned at ${Math.round(hottestReckoned(job))} °C from air, sun and wind. A reading overrides it.`,
+        ]
       : []),
     ...(choices.some(({ options }) => options.length > 2 * mostOptions)
       ? [
@@ -138,8 +144,25 @@ function tooMuchPressure(job: Job): Shortfall[] {
 const testSpotText =
   'Back of a spoke or inside of the barrel, low down: a palm’s breadth, mildest candidate first, half its dwell, rinse, dry, look against the light. Haze, colour on the cloth or a dull ring: stop, go one milder.'
 
+/** A plan that cannot be worked now has no steps; it says when and where it can. */
+const notWorkable = (plan: Plan, heat: Shortfall): Plan => ({
+  ...plan,
+  headline: `Not now, the wheels are too hot. ${heat.mend}`,
+  operatorSeconds: 0,
+  costMinor: 0,
+  waterLitres: 0,
+  steps: [],
+  shortfalls: [heat],
+})
+
 /** Plans a job: which product where and how strong, with which tool, how long, in which order, for how much. */
 export function makePlan(job: Job): Plan {
+  const plan = workablePlan(job)
+  const heat = plan.stages.length === 0 ? tooHot(job) : null
+  return heat ? notWorkable(plan, heat) : plan
+}
+
+function workablePlan(job: Job): Plan {
   const groups = groupWheels(job)
   const choices = withSharedRecipes(groups.map((group) => chooseForGroup(group, job, optionsFor(group, job))))
   const bare: WholeChoice = {

@@ -24,6 +24,7 @@ export interface RubberStage {
   readonly product: Product
   readonly fraction: number
   readonly dwellSeconds: number
+  readonly labelMaxSeconds: number
   readonly rounds: number
   readonly judgement: Judgement
   readonly why: string
@@ -72,7 +73,7 @@ function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job)
 
 function candidateOf(product: Product, site: RubberSite, job: Job, fraction: number): Candidate {
   const { surface, corners, mechanics } = site
-  const { dwellSeconds, judgement } = judgedDwell(product, site.sites, fraction)
+  const { dwellSeconds, labelMaxSeconds, judgement } = judgedDwell(product, site.sites, fraction)
   const use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
   const { targets } = services[job.service]
   let rounds = 1
@@ -96,6 +97,7 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
     product,
     fraction,
     dwellSeconds,
+    labelMaxSeconds,
     rounds,
     judgement,
     why: '',
@@ -181,12 +183,12 @@ export function chooseForRubber(
       },
     }
   }
-  const { kind, product, fraction, dwellSeconds, rounds, judgement } = chosen
+  const { kind, product, fraction, dwellSeconds, labelMaxSeconds, rounds, judgement } = chosen
   const why = soilText
     ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`
     : 'Nothing much on it, so one light round.'
   return {
-    stage: { kind, product, fraction, dwellSeconds, rounds, judgement, why },
+    stage: { kind, product, fraction, dwellSeconds, labelMaxSeconds, rounds, judgement, why },
     keepOffWheel: keptOff(product, corners, job, fraction),
     school: bySchool ? schoolText('wheelAndTyre', job.schools) : null,
     shortfall: chosen.enough

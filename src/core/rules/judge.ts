@@ -24,8 +24,10 @@ export interface UseSite {
   readonly schools: Schools
   readonly protectionLive: boolean
   readonly protectionCuring?: boolean
-  /** Absent: not measured, taken as cool to the touch. */
+  /** Absent: nobody knows. */
   readonly surfaceCelsius?: number
+  /** Worked out from air, sun and wind, not measured. */
+  readonly isReckoned?: boolean
   readonly exposure?: Exposure
   readonly fraction?: number
   readonly dwellSeconds?: number
@@ -104,6 +106,7 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
   above(rule.strengthAbove, site.fraction) &&
   above(rule.dwellAboveSeconds, site.dwellSeconds) &&
   above(rule.surfaceAboveCelsius, site.surfaceCelsius) &&
+  (rule.reckoned === undefined || rule.reckoned === (site.isReckoned ?? false)) &&
   above(rule.filmAbove, site.filmAmount) &&
   above(rule.pressureAboveBar, site.pressureBar) &&
   least(rule.gritAtLeast, site.grit) &&

@@ -32,6 +32,8 @@ export interface RuleScope {
   readonly strengthAbove?: number
   readonly dwellAboveSeconds?: number
   readonly surfaceAboveCelsius?: number
+  /** Speaks only of a surface that was measured (false), or only of one that was reckoned (true). */
+  readonly reckoned?: boolean
   readonly exposure?: Exposure
   readonly vehicleKinds?: readonly VehicleKind[]
   readonly liner?: ArchLiner

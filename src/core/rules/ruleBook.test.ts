@@ -39,6 +39,8 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'chemistry-on-the-disc': [chem('ironRemover'), { zone: 'rotor', surface: null }],
   'one-product-one-sprayer': [chem('degreaser'), { usedSprayer: true }],
   'hot-surface': [chem('carShampoo'), { surfaceCelsius: 60 }],
+  'hot-by-reckoning': [chem('carShampoo'), { surfaceCelsius: 60, isReckoned: true }],
+  'may-be-hot': [chem('carShampoo'), { surfaceCelsius: 40, isReckoned: true }],
   'warm-surface': [chem('degreaser'), { surfaceCelsius: 31 }],
   'residue-in-heat': [chem('heavyGel'), { surfaceCelsius: 26 }],
   'direct-sun-never': [chem('degreaser'), { exposure: 'fullSun', ...schools({ directSun: 'never' }) }],

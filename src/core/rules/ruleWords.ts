@@ -46,7 +46,8 @@ export function ruleWords(rule: Rule): string {
       `on a ${listed(rule.vehicleKinds.map((kind) => vehicleKindNames[kind].toLowerCase()))}`,
     rule.liner && `on ${rule.liner} liners`,
     rule.exposure === 'fullSun' && 'in full sun',
-    rule.surfaceAboveCelsius !== undefined && `above ${rule.surfaceAboveCelsius} °C`,
+    rule.surfaceAboveCelsius !== undefined &&
+      `above ${rule.surfaceAboveCelsius} °C${rule.reckoned === undefined ? '' : rule.reckoned ? ' (reckoned)' : ' (measured)'}`,
     rule.strengthAbove !== undefined && `stronger than ${Math.round(rule.strengthAbove * 100)} %`,
     rule.dwellAboveSeconds !== undefined && `for more than ${rule.dwellAboveSeconds} s`,
     rule.pressureAboveBar !== undefined && `above ${rule.pressureAboveBar} bar`,

@@ -2,8 +2,17 @@ import type { Rule } from '../rule'
 
 export const heatRules: readonly Rule[] = [
   {
-    id: 'hot-surface', verdict: 'no', safety: true, surfaceAboveCelsius: 35,
+    id: 'hot-surface', verdict: 'no', safety: true, surfaceAboveCelsius: 35, reckoned: false,
     reason: 'Chemistry on a hot wheel dries, stains and reacts too fast. Let it cool until it is cool to the touch.',
+  },
+  {
+    id: 'hot-by-reckoning', verdict: 'no', safety: true, surfaceAboveCelsius: 45, reckoned: true,
+    reason: 'By sun and air these wheels are far too hot: everything would dry and stain. Shade, another hour, or a reading that says otherwise.',
+  },
+  {
+    id: 'may-be-hot', verdict: 'withCare', safety: true, surfaceAboveCelsius: 35, reckoned: true,
+    reason: 'By sun and air these wheels may be too hot to work on; nobody measured.',
+    care: 'Measure before the first drop; above 35 °C wait for shade or a cooler hour.', dwellCap: 'shortest',
   },
   {
     id: 'warm-surface', verdict: 'withCare', safety: false, surfaceAboveCelsius: 28, purpose: 'clean',
