@@ -24,8 +24,10 @@ export interface Need {
   readonly filmClear: number
 }
 
+/** What may be left of a soil: as clean as the visit is for, as near to it as ratings are known. */
 export const targetAmount = (target: Target, own: OwnEstimates): number =>
-  estimate(target === 'maintained' ? 'targetMaintained' : 'targetDecontaminated', own)
+  estimate(target === 'maintained' ? 'targetMaintained' : 'targetDecontaminated', own) *
+  estimate('targetSlack', own)
 
 /** Even a wheel that looks clean is washed. */
 const leastWash = 0.05
@@ -46,9 +48,7 @@ export function needOf(group: WheelGroup, job: Job): Need {
   const { targets } = services[job.service]
   const required = wheelSoils.map((soil) => {
     const target = targets[soil]
-    return target === undefined
-      ? 0
-      : neediest(group, soil, targetAmount(target, job.estimates) * estimate('targetSlack', job.estimates))
+    return target === undefined ? 0 : neediest(group, soil, targetAmount(target, job.estimates))
   })
   required[filmIndex] = Math.max(required[filmIndex] ?? 0, leastWash)
   const washFirst = job.schools.ironOn === 'afterWash' ? leastWash : 0

@@ -31,7 +31,9 @@ describe('hot wheels', () => {
   })
 
   it('that were measured cool are worked, whatever the sun', () => {
-    expect(planAt({ airCelsius: 38, exposure: 'fullSun', surfaceCelsius: 24 }).stages.length).toBeGreaterThan(2)
+    expect(planAt({ airCelsius: 38, exposure: 'fullSun', surfaceCelsius: 24 }).stages.length).toBeGreaterThan(
+      2,
+    )
   })
 
   it('a reading above the limit forbids, and is no estimate', () => {

@@ -39,6 +39,6 @@ export function tooHot(job: Job): Shortfall | null {
   return {
     corners: job.corners.map(({ position }) => position),
     text: rule.reason,
-    mend: mend || 'Cool the wheels with plenty of water first, and measure again.',
+    mend: mend || 'Let them cool, with plenty of water if it hurries, and measure again.',
   }
 }

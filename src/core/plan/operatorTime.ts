@@ -179,11 +179,21 @@ export function actsOfStage(kind: StageKind, rounds: number): readonly Act[] {
   }
 }
 
-export const stageSeconds = (
+/** The wheel as a later round finds it: what is left is brushed like light dirt. */
+export const afterRounds = <T extends WorkedWheel>(at: T, round: number): T =>
+  round > 1 ? { ...at, loads: {} } : at
+
+/** Hand time of a stage at one wheel, all rounds, seconds. */
+export function stageSeconds(
   kind: StageKind,
   rounds: number,
   at: WorkedWheel,
   hands: Hands,
   family?: FamilyId,
-): number =>
-  actsOfStage(kind, rounds).reduce((sum, act) => sum + secondsOfAct(act, kind, at, hands, family), 0)
+): number {
+  let round = 0
+  return actsOfStage(kind, rounds).reduce((sum, act) => {
+    if (act === 'spray') round += 1
+    return sum + secondsOfAct(act, kind, afterRounds(at, round), hands, family)
+  }, 0)
+}

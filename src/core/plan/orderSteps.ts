@@ -8,7 +8,14 @@ import { inWalkingOrder, positionNames, type Position } from '@/core/wheel/posit
 import type { Zone } from '@/core/wheel/zone'
 import type { StageTiming } from '@/core/timing/stageTiming'
 import { stepCautions } from './cautions'
-import { actsOfStage, dryingSeconds, knockDownSeconds, secondsOfAct, secondsOfJobAct } from './operatorTime'
+import {
+  actsOfStage,
+  afterRounds,
+  dryingSeconds,
+  knockDownSeconds,
+  secondsOfAct,
+  secondsOfJobAct,
+} from './operatorTime'
 import { actsInParts, partName } from './parts'
 import type { Act, Stage, StageKind, Step } from './plan'
 import { passesOf, type Pass } from './passes'
@@ -119,7 +126,7 @@ export function orderSteps(
       const contact = contactZones.filter((zone) => zones.includes(zone))
       const shown = act === 'agitate' ? contact : zones
       const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
-      const whole = secondsOfAct(act, stage.kind, corner, job, stage.family)
+      const whole = secondsOfAct(act, stage.kind, afterRounds(corner, round), job, stage.family)
       const inPart = part > 0 ? `, ${partName(part, sections)}` : ''
       const text = textOf(act, stage, where, shown, round, brushRinse)
       const startsDwell =

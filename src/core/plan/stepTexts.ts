@@ -29,7 +29,7 @@ export function textOf(
         }
       }
       return {
-        title: `Spray ${where} with ${stage.productName}${rounds}`,
+        title: `Spray ${stage.kind === 'arch' || stage.kind === 'tyre' ? `${stage.kind}, ${where},` : where} with ${stage.productName}${rounds}`,
         detail: `Cover evenly: ${namesOf(zones)}. Keep it wet.`,
         why: 'Missed areas clean unevenly; a product that dries stains.',
       }

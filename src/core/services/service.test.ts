@@ -20,8 +20,7 @@ describe('services', () => {
     expect(kinds('maintain')).not.toContain('tar')
     const plan = planned('decontaminate')
     for (const { soil, left, target } of plan.soil)
-      // As near to the target as ratings are known.
-      expect([soil, (left.at(-1)?.expected ?? 0) <= (target ?? Infinity) * 1.25 + 1e-6]).toEqual([soil, true])
+      expect([soil, (left.at(-1)?.expected ?? 0) <= (target ?? Infinity) + 1e-6]).toEqual([soil, true])
   })
 
   it('waterless has no rinse, no tyres, no arches and nothing that drips', () => {
