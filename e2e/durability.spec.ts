@@ -4,7 +4,8 @@ import { join } from 'node:path'
 // The shared test, though its server is not used: so this long file starts early, beside the others.
 import { expect, newFolder, startServer, test } from './server'
 
-test('kill -9 twenty times during a run of writes loses nothing that was acknowledged', async () => {
+// The bench does it two hundred times.
+test('kill -9 ten times during a run of writes loses nothing that was acknowledged', async () => {
   test.setTimeout(300_000)
   const folder = newFolder()
   const prepared = process.env.EVEN_SPOKE_TEST_DEMO ?? ''
@@ -12,7 +13,7 @@ test('kill -9 twenty times during a run of writes loses nothing that was acknowl
   const acknowledged: string[] = []
   let job = ''
   let count = 0
-  for (let round = 0; round < 20; round += 1) {
+  for (let round = 0; round < 10; round += 1) {
     const server = await startServer(folder)
     if (!job) job = /\/jobs\/[0-9a-f-]{36}/.exec(await (await fetch(server.address)).text())?.[0] ?? ''
     const killAfter = 250 + ((round * 137) % 900)
@@ -44,7 +45,7 @@ test('kill -9 twenty times during a run of writes loses nothing that was acknowl
     }
     await killed
   }
-  expect(acknowledged.length).toBeGreaterThan(40)
+  expect(acknowledged.length).toBeGreaterThan(20)
   const read = spawnSync(
     process.execPath,
     ['node_modules/tsx/dist/cli.mjs', 'e2e/readRequestIds.ts', folder],

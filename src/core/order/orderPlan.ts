@@ -177,9 +177,23 @@ function usualOrder(ordering: Ordering, effort: number): Plan | null {
   const found = schedule && inOrder(ordering, schedule, lowerBoundSeconds)
   const plain = ordering.plain && inOrder(ordering, ordering.plain, lowerBoundSeconds)
   // A search that was cut short never answers with more than what anybody would do without it.
-  const isPlainShorter =
-    plain && plain.sequence && plain.sequence.endSeconds < (found?.sequence?.endSeconds ?? Infinity)
-  return isPlainShorter ? plain : found
+  const shortest = shorter(found, plain)
+  if (ordering.job.crew.people === 1 || !isPoorShare(shortest, plain)) return shortest
+  return shorter(shortest, aloneOrder(ordering, effort, lowerBoundSeconds))
+}
+
+const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
+  other?.sequence && other.sequence.endSeconds < (one?.sequence?.endSeconds ?? Infinity) ? other : one
+
+/** Two who save less than this share of one wheel after the other may be slower than one good order of one person. */
+const poorShare = 0.8
+const isPoorShare = (found: Plan | null, plain: Plan | null): boolean =>
+  (found?.sequence?.endSeconds ?? Infinity) > poorShare * (plain?.sequence?.endSeconds ?? Infinity)
+
+/** The order in which one of two does it all: never good, but never worse than being alone. */
+function aloneOrder(ordering: Ordering, effort: number, boundSeconds: number): Plan | null {
+  const { schedule } = solveWithin({ ...ordering.problem, people: 1, singleTools: [] }, effort)
+  return schedule && inOrder(ordering, schedule, boundSeconds)
 }
 
 /** Looks on for an order that ends before the usual one: yields the plan in every better one, and null in between. */

@@ -239,7 +239,9 @@ export function resume(
   }
   const kept = keepWhatCanBeKept(problem, urgentEffort)
   // What is too late is rinsed as it is: nobody brushes on while it dries.
-  const dropped = kept.lost.flatMap(({ to }) => unbrushedBefore(made.steps, to).filter((id) => !done.has(id)))
+  const unbrushed = kept.lost.flatMap(({ to }) => unbrushedBefore(made.steps, to))
+  // Several stages may be too late for one rinse.
+  const dropped = [...new Set(unbrushed)].filter((id) => !done.has(id))
   if (dropped.length > 0) {
     const left = dropped.map((id) => made.steps[id]?.id ?? '')
     const rest = resume(

@@ -19,7 +19,7 @@ import { timingOf, type StageTiming } from '@/core/timing/stageTiming'
 import { secondsOfAct } from './operatorTime'
 import type { Act, Plan, Shortfall, Stage, StageKind } from './plan'
 import { verdictsOf } from './productVerdicts'
-import { capital, headlineOf, onWheel, summaryOf } from './sayPlan'
+import { capital, headlineOf, nameCorners, onWheel, summaryOf } from './sayPlan'
 import { soilCourses } from './soilCourses'
 
 /** How every stage that puts something wet on is worked at each of its wheels. */
@@ -157,10 +157,39 @@ const notWorkable = (plan: Plan, heat: Shortfall): Plan => ({
 
 /** Plans a job: which product where and how strong, with which tool, how long, in which order, for how much. */
 export function makePlan(job: Job): Plan {
-  const plan = workablePlan(job)
-  const heat = plan.stages.length === 0 ? tooHot(job) : null
-  return heat ? notWorkable(plan, heat) : plan
+  const corners = job.corners.filter(({ curing }) => !curing)
+  if (corners.length === 0) return nothingToDo(workablePlan(job), curingOf(job))
+  const plan = workablePlan({ ...job, corners })
+  const heat = plan.stages.length === 0 ? tooHot({ ...job, corners }) : null
+  const made = heat ? notWorkable(plan, heat) : plan
+  return corners.length === job.corners.length
+    ? made
+    : { ...made, shortfalls: [curingOf(job), ...made.shortfalls] }
 }
+
+/** Wheels on which a protection cures stay dry, whatever the visit is for. */
+function curingOf(job: Job): Shortfall {
+  const corners = job.corners.filter(({ curing }) => curing).map(({ position }) => position)
+  return {
+    corners,
+    text: `What was put ${nameCorners(
+      corners,
+      job.corners.map(({ position }) => position),
+    )} still cures: nothing wet comes near it today.`,
+    mend: 'Come back when it has cured; the page of the wheel set says from when on.',
+  }
+}
+
+const nothingToDo = (plan: Plan, why: Shortfall): Plan => ({
+  ...notWorkable(plan, why),
+  headline: `Nothing to do today. ${why.text}`,
+  stages: [],
+  fills: [],
+  amounts: [],
+  protections: [],
+  timings: [],
+  testSpot: null,
+})
 
 function workablePlan(job: Job): Plan {
   const groups = groupWheels(job)

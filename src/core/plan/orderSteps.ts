@@ -276,6 +276,21 @@ export function orderSteps(
       operatorSeconds: liftSeconds(job),
     })
   }
+  const lookAgainAt = (corner: Corner): void => {
+    const look = jobStep(
+      job,
+      'lookAgain',
+      `Look again, ${positionNames[corner.position].toLowerCase()}`,
+      'Spoke backs, behind the caliper, valve, lug seats, arch top. What stayed is treated on the spot, then rinsed.',
+      'What is missed now is sealed in.',
+    )
+    steps.push({
+      ...look,
+      id: `${corner.position}.lookAgain`,
+      corner: corner.position,
+      operatorSeconds: Math.round(look.operatorSeconds / corners.length),
+    })
+  }
   for (const corner of corners) {
     const mine = cleaning.filter((stage) => stage.corners.includes(corner.position))
     if (service.water && !startsDry.includes(corner.position))
@@ -301,22 +316,11 @@ export function orderSteps(
       if (pass.acts.length > 0) addPass(pass, corner)
       else if (only) addStage(only, corner)
     }
+    // On the wet wheel, and before anything seals in what stayed.
+    if (cleaning.length > 0) lookAgainAt(corner)
     for (const stage of at(corner, ['protect']).filter(onWet)) addStage(stage, corner)
   }
   for (const corner of corners) {
-    const look = jobStep(
-      job,
-      'lookAgain',
-      `Look again, ${positionNames[corner.position].toLowerCase()}`,
-      'Spoke backs, behind the caliper, valve, lug seats, arch top; wet now, and once more when dry.',
-      'Missed spots show when dry, and are harder then.',
-    )
-    steps.push({
-      ...look,
-      id: `${corner.position}.lookAgain`,
-      corner: corner.position,
-      operatorSeconds: Math.round(look.operatorSeconds / corners.length),
-    })
     // Left wet until the whole car is washed, unless something goes on dry.
     const driedLater =
       job.schools.drying === 'leaveWet' &&
