@@ -2,6 +2,7 @@
 import { benchChoice } from '../bench/choice.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
+import { benchReference } from '../bench/reference.mjs'
 import { benchSequence } from '../bench/sequence.mjs'
 import { benchResponsive } from '../bench/responsive.mjs'
 import { ensureInstalled } from './lib/install.mjs'
@@ -9,6 +10,7 @@ import { say } from './lib/run.mjs'
 
 const parts = {
   choice: benchChoice,
+  reference: benchReference,
   sequence: benchSequence,
   responsive: benchResponsive,
   pages: benchPages,

@@ -10,8 +10,8 @@ import { addCost, noCost, type Found } from './stages'
 export interface WholeChoice {
   readonly perGroup: readonly Found[]
   readonly cost: Cost
-  /** What is carried to the wheels: product and strength of every stage of every group, each once. */
-  readonly recipe?: readonly string[]
+  /** What is carried to the wheels, one bit a product at a strength. */
+  readonly recipe?: bigint
 }
 
 /** Where nothing may be used, the group is left alone. */
@@ -25,7 +25,13 @@ const sumOf = (cost: Cost): number => cost.reduce((sum, value) => sum + value, 0
 const mostKept = 60
 
 const carries = (one: WholeChoice, other: WholeChoice): boolean =>
-  (other.recipe ?? []).every((text) => (one.recipe ?? []).includes(text))
+  ((other.recipe ?? 0n) & ~(one.recipe ?? 0n)) === 0n
+
+const countOf = (bits: bigint): number => {
+  let count = 0
+  for (let left = bits; left > 0n; left &= left - 1n) count += 1
+  return count
+}
 
 /**
  * All efficient combinations over the groups.
@@ -36,22 +42,29 @@ export function combine(
   score: (cost: Cost) => number,
   another: Cost = noCost,
 ): WholeChoice[] {
-  let whole: WholeChoice[] = [{ perGroup: [], cost: noCost, recipe: [] }]
+  const bits = new Map<string, bigint>()
+  const bitsOf = (choice: GroupChoice, found: Found): bigint =>
+    recipeOf(choice, found).reduce((all, text) => {
+      const bit = bits.get(text) ?? 1n << BigInt(bits.size)
+      bits.set(text, bit)
+      return all | bit
+    }, 0n)
+  let whole: WholeChoice[] = [{ perGroup: [], cost: noCost, recipe: 0n }]
   for (const choice of choices) {
-    const { plans } = choice
+    const plans = (choice.plans.length > 0 ? choice.plans : [nothing]).map((found) => ({
+      found,
+      recipe: bitsOf(choice, found),
+    }))
     const next = whole.flatMap((one) =>
-      (plans.length > 0 ? plans : [nothing]).map((found): WholeChoice => {
-        const known = one.recipe ?? []
-        const added = recipeOf(choice, found).filter((text) => !known.includes(text))
+      plans.map(({ found, recipe }): WholeChoice => {
+        const known = one.recipe ?? 0n
         // The first group brings the recipe; whatever others need beside it costs.
-        const extra = one.perGroup.length === 0 ? 0 : added.length
+        const extra = one.perGroup.length === 0 ? 0 : countOf(recipe & ~known)
+        const cost = addCost(one.cost, found.cost)
         return {
           perGroup: [...one.perGroup, found],
-          cost: Array.from({ length: extra }, () => another).reduce<Cost>(
-            addCost,
-            addCost(one.cost, found.cost),
-          ),
-          recipe: [...known, ...added],
+          cost: extra === 0 ? cost : addCost(cost, another.map((value) => value * extra) as unknown as Cost),
+          recipe: known | recipe,
         }
       }),
     )

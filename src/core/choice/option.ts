@@ -9,6 +9,7 @@ import { isDarkOrSoft } from '@/core/finishes/finish'
 import { surfaceCelsiusOf, worstGrade, type Job } from '@/core/job/job'
 import { millilitresAtCorner } from '@/core/plan/amounts'
 import { stageSeconds } from '@/core/plan/operatorTime'
+import type { StageKind } from '@/core/plan/stageKind'
 import { exp } from '@/core/quantity/steady'
 import { protectionFacts } from '@/core/protection/kinds'
 import { judgePlaces, rulesAbout, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
@@ -204,12 +205,12 @@ function optionOf(
   fraction: number,
   rounds: 1 | 2,
   group: WheelGroup,
-  sites: readonly UseSite[],
-  rules: readonly Rule[],
+  judged: ReturnType<typeof judgedDwell>,
+  secondsOf: (kind: StageKind, rounds: number) => number,
   job: Job,
 ): Option {
   const family = familyOf(product.family)
-  const { dwellSeconds, labelMaxSeconds, judgement } = judgedDwell(product, sites, fraction, rules)
+  const { dwellSeconds, labelMaxSeconds, judgement } = judged
   const use: Use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
   const dries = family.purpose === 'clean' && family.needsDry
   const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
@@ -245,11 +246,7 @@ function optionOf(
     removes: full.map((value) => value * thinned),
     removesFirst: full,
     cost: [
-      group.corners.reduce(
-        (sum, corner) =>
-          sum + stageSeconds(dries ? 'tar' : role === 'iron' ? 'iron' : 'wash', rounds, corner, job),
-        0,
-      ),
+      secondsOf(dries ? 'tar' : role === 'iron' ? 'iron' : 'wash', rounds),
       // Whole minor units: nobody chooses by less.
       Math.ceil((paidRounds * millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
       rounds * wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
@@ -263,13 +260,25 @@ function optionOf(
 /** Every product at every strength worth trying, with what the rules say of each. */
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf(group, job)
+  const known = new Map<string, number>()
+  const secondsOf = (kind: StageKind, rounds: number): number => {
+    const key = `${kind} ${rounds}`
+    const seconds =
+      known.get(key) ??
+      group.corners.reduce((sum, corner) => sum + stageSeconds(kind, rounds, corner, job), 0)
+    known.set(key, seconds)
+    return seconds
+  }
   const hasIron = worstGrade(group.corners, group.zones, 'bondedDust') > 0
   return candidatesFor(job).flatMap((product) => {
     // Half of a mixture is wasted, and reacts, where there is only tar.
     if (product.family === 'ironTarRemover' && !hasIron && !job.wishes.pinned.includes(product.id)) return []
     const rules = rulesAbout({ product })
-    return strengthsOf(product).flatMap((fraction) =>
-      roundsOf(product, group).map((rounds) => optionOf(product, fraction, rounds, group, sites, rules, job)),
-    )
+    return strengthsOf(product).flatMap((fraction) => {
+      const judged = judgedDwell(product, sites, fraction, rules)
+      // Twice at less than full strength would be a weaker once.
+      const rounds = fraction === product.strength.to ? roundsOf(product, group) : ([1] as const)
+      return rounds.map((times) => optionOf(product, fraction, times, group, judged, secondsOf, job))
+    })
   })
 }

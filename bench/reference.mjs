@@ -1,0 +1,14 @@
+// Runs bench/reference.ts: how far the clock of a usual job is from the range that good hands need; 1 is the nearer end of it.
+import { bin, node } from '../scripts/lib/run.mjs'
+
+export async function benchReference() {
+  const { output } = await node([bin.tsx, 'bench/reference.ts'], { capture: true })
+  const rows = JSON.parse(output.trim().split('\n').at(-1))
+  return rows.map(({ name, from, to, minutes, forTwo, rinsesPerWheel }) => ({
+    what: `${name}: minutes outside its range`,
+    // Minutes are planned whole.
+    ratio: Math.max(0, from - Math.round(minutes), Math.round(minutes) - to),
+    most: 0,
+    detail: `${Math.round(minutes)} min of ${from} to ${to}; two people ${Math.round((100 * forTwo) / minutes)} %; ${rinsesPerWheel.toFixed(1)} rinses a wheel`,
+  }))
+}

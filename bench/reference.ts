@@ -1,0 +1,97 @@
+// Clock minutes of the trade's usual jobs against what a practised person needs. Prints one line of JSON.
+import { planInOrder } from '@/core/order/orderPlan'
+import { jobFormat, readJob } from '@/contracts/jobFile'
+
+type Grade = 0 | 1 | 2 | 3 | 4
+interface Load {
+  readonly zone: string
+  readonly soil: string
+  readonly grade: Grade
+}
+
+const positions = ['frontLeft', 'frontRight', 'rearRight', 'rearLeft'] as const
+const finishZones = ['lip', 'face', 'windows', 'barrel', 'cap', 'caliper'] as const
+const isFront = (position: string): boolean => position.startsWith('front')
+
+/** Dust by axle, film, bonded dust and tar on the wheel; light film and browning below; grit in the arch. */
+function loadsOf(
+  position: string,
+  dirt: { front: Grade; rear: Grade; film: Grade; bonded?: Grade; tar?: Grade; grit?: Grade },
+): Load[] {
+  const dust = isFront(position) ? dirt.front : dirt.rear
+  const wheel = ['face', 'barrel', 'windows', 'spokeBacks', 'lip'].flatMap((zone): Load[] => [
+    { zone, soil: 'freshDust', grade: dust },
+    { zone, soil: 'film', grade: dirt.film },
+  ])
+  const bitten = ['face', 'barrel'].flatMap((zone): Load[] => [
+    { zone, soil: 'bondedDust', grade: dirt.bonded ?? 0 },
+    { zone, soil: 'tar', grade: dirt.tar ?? 0 },
+  ])
+  return [
+    ...wheel,
+    ...bitten,
+    { zone: 'tyre', soil: 'tyreBrowning', grade: 1 },
+    { zone: 'tyre', soil: 'film', grade: 1 },
+    { zone: 'arch', soil: 'film', grade: 1 },
+    { zone: 'arch', soil: 'grit', grade: dirt.grit ?? 1 },
+  ].filter(({ grade }) => grade > 0) as Load[]
+}
+
+interface Reference {
+  readonly name: string
+  readonly service: string
+  /** Minutes on the clock, one person. */
+  readonly from: number
+  readonly to: number
+  readonly dirt: Parameters<typeof loadsOf>[1]
+  readonly spokes?: number
+  readonly spokeWidth?: number
+  readonly finish?: string
+  readonly protection?: readonly string[]
+  readonly wheels?: number
+}
+
+const spray = ['sprayRinseSilica'] as const
+const references: readonly Reference[] = [
+  { name: 'waterless touch-up', service: 'waterless', from: 10, to: 15, dirt: { front: 1, rear: 1, film: 0 }, protection: ['ceramicCoating'] },
+  { name: 'maintenance, open wheels, light', service: 'maintain', from: 28, to: 42, dirt: { front: 1, rear: 1, film: 1 }, protection: spray },
+  { name: 'maintenance, open wheels, clear', service: 'maintain', from: 28, to: 42, dirt: { front: 2, rear: 1, film: 1 }, protection: spray },
+  { name: 'maintenance, ten gloss black spokes', service: 'maintain', from: 34, to: 50, dirt: { front: 2, rear: 1, film: 1 }, spokes: 10, spokeWidth: 28, finish: 'glossBlack', protection: spray },
+  { name: 'maintenance, twenty-four narrow spokes', service: 'maintain', from: 55, to: 85, dirt: { front: 2, rear: 1, film: 1 }, spokes: 24, spokeWidth: 18, protection: spray },
+  { name: 'winter wash', service: 'winter', from: 40, to: 60, dirt: { front: 2, rear: 1, film: 2, grit: 2 }, protection: ['spraySealant'] },
+  { name: 'decontamination, neglected', service: 'decontaminate', from: 75, to: 120, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
+  { name: 'restoration with tar', service: 'restore', from: 120, to: 240, dirt: { front: 4, rear: 3, film: 3, bonded: 3, tar: 2 } },
+  { name: 'wheels off', service: 'wheelsOff', from: 150, to: 270, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
+  { name: 'one easy wheel', service: 'maintain', from: 7, to: 11, dirt: { front: 1, rear: 1, film: 1 }, protection: spray, wheels: 1 },
+] // prettier-ignore
+
+function planned(reference: Reference, people: number) {
+  const { spokes = 5, spokeWidth = 45, finish = 'paintedGloss', protection = [], wheels = 4 } = reference
+  const read = readJob({
+    format: jobFormat,
+    service: reference.service,
+    crew: { people },
+    corners: positions.slice(0, wheels).map((position) => ({
+      position,
+      tyreCode: spokes > 20 ? '255/35 R20' : '225/45 R18',
+      rimWidthInches: 8,
+      spokeCount: spokes,
+      spokeWidthMillimetres: spokeWidth,
+      finishes: finishZones.map((zone) => ({ zone, finish })),
+      loads: loadsOf(position, reference.dirt),
+      protection,
+    })),
+  })
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  return planInOrder(read.value.job)
+}
+
+const rows = references.map((reference) => {
+  const plan = planned(reference, 1)
+  const minutes = (plan.sequence?.endSeconds ?? plan.operatorSeconds) / 60
+  const forTwo = (planned(reference, 2).sequence?.endSeconds ?? 0) / 60
+  const rinses = plan.steps.filter(({ act }) => act === 'rinse' || act === 'preRinse').length
+  const { name, from, to, wheels = 4 } = reference
+  return { name, from, to, minutes, forTwo, rinsesPerWheel: rinses / wheels, headline: plan.headline }
+})
+process.stdout.write(`${JSON.stringify(rows)}\n`)
