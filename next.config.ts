@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite', 'proper-lockfile'],
+  serverExternalPackages: ['@electric-sql/pglite'],
   poweredByHeader: false,
   devIndicators: false,
   // Only what says 'use memo': the plan, which is drawn again while an order is worked out.
