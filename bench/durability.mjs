@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { bin, must, node, say } from '../scripts/lib/run.mjs'
-import { freePort, serve } from '../scripts/lib/serve.mjs'
+import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
 
 const cuts = 100
 const kills = 200
@@ -54,11 +54,6 @@ async function lostOver(rounds, folder, interrupt) {
 }
 
 const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds))
-const stop = (child, signal) =>
-  new Promise((resolve) => {
-    child.once('exit', resolve)
-    child.kill(signal)
-  })
 
 async function killed({ child }, round) {
   await pause(100 + ((round * 137) % 700))

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { bin, must, node, root, say } from '../scripts/lib/run.mjs'
-import { freePort, serve } from '../scripts/lib/serve.mjs'
+import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
 import { median } from './measure.mjs'
 
 const rounds = 150
@@ -69,8 +69,7 @@ export async function benchPages() {
       },
     ]
   } finally {
-    ours.child.kill()
-    empty.child.kill()
+    await Promise.all([stop(ours.child), stop(empty.child)])
     rmSync(folder, { recursive: true, force: true })
   }
 }

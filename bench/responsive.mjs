@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { chromiumArguments, chromiumPath } from '../scripts/lib/chromium.mjs'
 import { bin, must, node } from '../scripts/lib/run.mjs'
-import { freePort, serve } from '../scripts/lib/serve.mjs'
+import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
 
 const limitMilliseconds = 50
 
@@ -48,7 +48,7 @@ export async function benchResponsive() {
     ]
   } finally {
     await browser.close()
-    child.kill()
+    await stop(child)
     rmSync(folder, { recursive: true, force: true })
   }
 }

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from './lib/build.mjs'
 import { chromiumArguments, chromiumPath } from './lib/chromium.mjs'
 import { bin, must, node, root, say } from './lib/run.mjs'
-import { freePort, option, serve } from './lib/serve.mjs'
+import { freePort, option, serve, stop } from './lib/serve.mjs'
 
 const desk = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
@@ -140,6 +140,6 @@ try {
   }
 } finally {
   await browser.close()
-  child.kill()
+  await stop(child)
   rmSync(folder, { recursive: true, force: true })
 }

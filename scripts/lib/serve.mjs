@@ -86,6 +86,13 @@ export function stayWith(child) {
   child.once('exit', (code) => process.exit(code ?? 0))
 }
 
+/** Ends the application and resolves when it has gone: it closes its data and makes a good copy first. */
+export const stop = (child, signal = 'SIGTERM') =>
+  new Promise((resolve) => {
+    child.once('exit', resolve)
+    child.kill(signal)
+  })
+
 /** Value of `--name value` or `--name=value`, else undefined. */
 export function option(name) {
   const args = process.argv.slice(2)

@@ -110,7 +110,7 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
               {(end?.expected ?? 0).toFixed(2)}{' '}
               <span className="soft">
                 ({(end?.low ?? 0).toFixed(2)} to {(end?.high ?? 0).toFixed(2)}
-                {target === null ? ', may stay' : `, target ${target}`})
+                {target === null ? ', may stay' : `, target ${Number(target.toFixed(2))}`})
               </span>
             </li>
           )
