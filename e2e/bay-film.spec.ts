@@ -11,11 +11,16 @@ async function startJob(
   set: string,
   people: 1 | 2,
   weather: Record<string, string> = {},
+  leftOut: readonly string[] = [],
 ): Promise<string> {
   await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
   await page.locator('.set-row').first().click()
   await page.getByRole('link', { name: 'Plan a visit' }).click()
   await page.getByLabel('Service').selectOption('decontaminate')
+  for (const wheel of leftOut) {
+    await page.getByRole('group', { name: wheel }).getByRole('button').first().dispatchEvent('click')
+    await page.getByRole('button', { name: 'Leave this wheel out' }).click()
+  }
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.locator('.plan-answer')).toBeVisible()
   for (const [label, value] of Object.entries(weather)) {
@@ -43,11 +48,9 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
   request,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  const jobId = await startJob(page, 'Halden', 1, {
-    'Air, °C': '28',
-    'Humidity, %': '30',
-    'Wind, km/h': '12',
-  })
+  // One wheel, so that its wait is not filled with work at another.
+  const weather = { 'Air, °C': '28', 'Humidity, %': '30', 'Wind, km/h': '12' }
+  const jobId = await startJob(page, 'Halden', 1, weather, ['Front right', 'Rear left', 'Rear right'])
   const post = async (data: { kind: string; stepId: string; at: string }) =>
     expect(
       (await request.post(`/api/jobs/${jobId}/events`, { data: { ...data, requestId: randomUUID() } })).ok(),
@@ -61,6 +64,8 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
     mists = (await main(page).textContent()) === 'Misted' ? mists + 1 : 0
     await main(page).click()
     await expect(title(page)).not.toHaveText(before ?? '')
+    // The wait shows with the next tick of the clock.
+    if (mists > 0) await waits.waitFor({ timeout: 2500 }).catch(() => undefined)
   }
   await saved(page)
   const early = (await tapsOf(request, jobId)).slice(-1 - mists)
