@@ -106,7 +106,7 @@ export function recordDisk(root: string): Recording & { mark(text: string): void
       opened.delete(parameters[0] as number)
       return (original as (...all: unknown[]) => unknown)(...parameters)
     })
-  after('writeSync', ([descriptor, data, second, length, position], written) => {
+  after('writeSync', ([descriptor, data, second, , position], written) => {
     const inode = opened.get(descriptor as number)
     if (!inode) return
     if (typeof data === 'string') write(inode, Buffer.from(data), Number(second ?? 0))
@@ -114,7 +114,6 @@ export function recordDisk(root: string): Recording & { mark(text: string): void
       const bytes = data as Uint8Array
       const offset = Number(second ?? 0)
       write(inode, bytes.subarray(offset, offset + Number(written)), Number(position ?? 0))
-      void length
     }
   })
   after('writeFileSync', ([path, content]) => whole(path as string, content as string))
