@@ -19,6 +19,34 @@ const zones = [
   message: `src/${layer} must not depend on this layer; see docs/architecture.md.`,
 }))
 
+/** Folders of the core from the ground up: each may use those before it, never one after it. */
+const coreFolders = [
+  ['quantity', 'wheel', 'tyre', 'work'],
+  ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
+  ['soils', 'protection', 'tools', 'schools', 'pace'],
+  ['chemistry', 'services'],
+  ['conditions', 'efficacy'],
+  ['rules'],
+  ['job'],
+  ['plan', 'effort', 'reach'],
+  ['choice', 'cost'],
+  ['timing'],
+  ['words'],
+  ['stages', 'steps'],
+  ['planning', 'sequence', 'run'],
+  ['order'],
+]
+const coreZones = coreFolders.flatMap((folders, level) =>
+  folders.map((folder) => ({
+    target: `./src/core/${folder}/**/!(*.test|test[A-Z]*).ts`,
+    from: coreFolders
+      .slice(level + 1)
+      .flat()
+      .map((name) => `./src/core/${name}`),
+    message: `core/${folder} is below this folder; see docs/architecture.md.`,
+  })),
+)
+
 /** Functions in whose last digit two engines may differ: a plan has to be the same in the browser and on the server. */
 const unsteady = [
   "MemberExpression[object.name='Math'][property.name=/^(exp|expm1|log|log2|log10|log1p|pow|sin|cos|tan|asin|acos|atan|atan2|cbrt|hypot)$/]",
@@ -38,7 +66,10 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'import-x/no-cycle': 'error',
-      'import-x/no-restricted-paths': ['error', { zones }],
+      'import-x/no-restricted-paths': [
+        'error',
+        { zones: [...zones, ...coreZones.filter(({ from }) => from.length > 0)] },
+      ],
     },
   },
   {

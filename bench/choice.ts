@@ -5,7 +5,7 @@ import type { Product } from '@/core/chemistry/product'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { finishZones, zones } from '@/core/wheel/zone'
 import { grades, soils } from '@/core/soils/soil'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import { jobFormat, readJob } from '@/contracts/jobFile'
 import type { Job } from '@/core/job/job'
 

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import fc from 'fast-check'
 import * as v from 'valibot'
 import { describe, expect, it } from 'vitest'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import { jobFormat, longestJobBytes, readJob, readJobText } from './jobFile'
 import { planFile, writePlan } from './planFile'
 

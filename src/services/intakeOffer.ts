@@ -1,5 +1,5 @@
 import { differenceInCalendarDays } from 'date-fns'
-import type { ZoneLoads } from '@/core/job/job'
+import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import { offeredService, type ServiceId } from '@/core/services/service'
 import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
 import type { Position } from '@/core/wheel/position'

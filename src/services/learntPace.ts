@@ -1,6 +1,6 @@
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { loggedTimes, pacesOf } from '@/core/run/pace'
-import type { Paces } from '@/core/run/paces'
+import type { Paces } from '@/core/pace/paces'
 import { listFinishedJobs } from '@/data/queries/jobs'
 import type { Queryable } from '@/data/database'
 

@@ -1,6 +1,6 @@
 import { CircleSlash, TriangleAlert } from 'lucide-react'
 import type { Metadata } from 'next'
-import { schoolTexts, type SchoolSetting } from '@/core/job/schools'
+import { schoolTexts, type SchoolSetting } from '@/core/schools/schools'
 import { ruleSubjects } from '@/core/rules/book'
 import { ruleWords } from '@/core/rules/ruleWords'
 import { verdictNames } from '@/core/rules/rule'

@@ -1,5 +1,6 @@
 import { estimate } from '@/core/estimates/houseEstimates'
-import { worstGrade, type Job } from '@/core/job/job'
+import { type Job } from '@/core/job/job'
+import { worstGrade } from '@/core/soils/zoneLoads'
 import { wearOf } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/services/service'

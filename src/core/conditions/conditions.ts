@@ -1,5 +1,5 @@
-import type { Exposure } from '@/core/job/exposure'
-import type { FinishState } from '@/core/rules/judge'
+import type { Exposure } from './exposure'
+import type { FinishState } from '@/core/finishes/finishState'
 import type { FinishZone } from '@/core/wheel/zone'
 import { judgedAs } from '@/core/finishes/finish'
 import type { Position } from '@/core/wheel/position'

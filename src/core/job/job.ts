@@ -1,19 +1,17 @@
+import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import type { Product } from '@/core/chemistry/product'
 import { hottestMeasured, type Conditions } from '@/core/conditions/conditions'
 import type { LanceFlow } from '@/core/dilution/foamLance'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { ProtectionKind } from '@/core/protection/kinds'
-import type { FinishState } from '@/core/rules/judge'
-import type { Paces } from '@/core/run/paces'
+import type { FinishState } from '@/core/finishes/finishState'
+import type { Paces } from '@/core/pace/paces'
 import type { ServiceId } from '@/core/services/service'
-import type { Grade, Soil } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
-import type { FinishZone, Zone } from '@/core/wheel/zone'
-import type { Schools } from './schools'
-
-export type ZoneLoads = Partial<Record<Zone, Partial<Record<Soil, Grade>>>>
+import type { FinishZone } from '@/core/wheel/zone'
+import type { Schools } from '@/core/schools/schools'
 
 /** One wheel as it stands before the work. */
 export interface Corner {
@@ -75,13 +73,3 @@ export interface Job {
 /** Temperature of what is wetted: measured, else the air's. */
 export const surfaceCelsiusOf = ({ conditions }: Job): number =>
   hottestMeasured(conditions) ?? conditions.airCelsius
-
-/** Worst grade of a soil over some zones of some wheels. */
-export function worstGrade(
-  corners: readonly Pick<Corner, 'loads'>[],
-  zones: readonly Zone[],
-  soil: Soil,
-): Grade {
-  const found = corners.flatMap((corner) => zones.map((zone) => corner.loads[zone]?.[soil] ?? 0))
-  return found.reduce<Grade>((worst, grade) => (grade > worst ? grade : worst), 0)
-}

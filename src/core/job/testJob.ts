@@ -7,7 +7,7 @@ import { wheelGeometry, type WheelGeometry, type WheelMeasures } from '@/core/wh
 import type { Position } from '@/core/wheel/position'
 import { finishZones } from '@/core/wheel/zone'
 import { noWishes, type Corner, type Job } from './job'
-import { defaultSchools } from './schools'
+import { defaultSchools } from '@/core/schools/schools'
 
 export function testWheel(changes: Partial<WheelMeasures> = {}): WheelGeometry {
   const made = wheelGeometry({

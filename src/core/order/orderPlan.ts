@@ -1,6 +1,6 @@
 import type { Job } from '@/core/job/job'
-import { makePlan } from '@/core/plan/makePlan'
-import { headlineOf } from '@/core/plan/sayPlan'
+import { makePlan } from '@/core/planning/makePlan'
+import { headlineOf } from '@/core/words/sayPlan'
 import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { plainSchedule } from '@/core/sequence/plainSchedule'

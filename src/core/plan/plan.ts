@@ -8,14 +8,14 @@ import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Verdict } from '@/core/rules/rule'
 import type { ServiceId } from '@/core/services/service'
 import type { Soil } from '@/core/soils/soil'
-import type { StageTiming } from '@/core/timing/stageTiming'
+import type { StageTiming } from './stageTiming'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
-import type { Act } from './act'
-import type { StageKind } from './stageKind'
+import type { Act } from '@/core/work/act'
+import type { StageKind } from '@/core/work/stageKind'
 
-export { acts, type Act } from './act'
-export { stageKinds, stageNames, type StageKind } from './stageKind'
+export { acts, type Act } from '@/core/work/act'
+export { stageKinds, stageNames, type StageKind } from '@/core/work/stageKind'
 
 /** A rule that has a say on a stage. */
 export interface StageRule {

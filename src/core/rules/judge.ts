@@ -1,19 +1,15 @@
+import type { FinishState } from '@/core/finishes/finishState'
 import { familyOf } from '@/core/chemistry/families'
 import { wearOf, type Product } from '@/core/chemistry/product'
-import { judgedAs, type Condition, type Finish } from '@/core/finishes/finish'
-import type { Exposure } from '@/core/job/exposure'
-import type { Schools } from '@/core/job/schools'
+import { judgedAs, type Finish } from '@/core/finishes/finish'
+import type { Exposure } from '@/core/conditions/exposure'
+import type { Schools } from '@/core/schools/schools'
 import type { Grade } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
 import { ruleBook } from './book'
 import { strictness, type Rule, type Verdict } from './rule'
-
-export interface FinishState {
-  readonly finish: Finish
-  readonly condition: Condition
-}
 
 /** The place something would be used at, and how. What is absent is not known, and no rule about it speaks up. */
 export interface UseSite {

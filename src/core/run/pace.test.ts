@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import type { Plan } from '@/core/plan/plan'
 import { loggedTimes, pacesOf, type LoggedTime } from './pace'
 import type { RunEvent } from './runState'

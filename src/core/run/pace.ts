@@ -1,6 +1,6 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Act, Plan } from '@/core/plan/plan'
-import type { Paces } from './paces'
+import type { Paces } from '@/core/pace/paces'
 import { runState, type RunEvent } from './runState'
 import { exp, log } from '@/core/quantity/steady'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import type { Corner } from '@/core/job/job'
 import { offeredService, serviceIds, services } from './service'
 

@@ -1,5 +1,5 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import type { ZoneLoads } from '@/core/job/job'
+import type { ZoneLoads } from './zoneLoads'
 import { discFactors, padFactors, type Brakes } from '@/core/wheel/brakes'
 import { axleOf, type Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
 import { allOf, fourCorners, testCorner, testJob } from '@/core/job/testJob'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import { leastSplit, sayMinutes, type ContactWork } from './stageTiming'
 import { firstGoodHour, hoursAt } from './workHours'
 

@@ -1,3 +1,4 @@
+import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Conditions, HourAhead } from '@/core/conditions/conditions'
 import { surfaceOfCorner } from '@/core/conditions/conditions'
 import { absorptances, surfaceCelsius } from '@/core/conditions/surface'
@@ -5,28 +6,7 @@ import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '
 import type { Delivery } from '@/core/chemistry/family'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
-import type { StageKind } from '@/core/plan/stageKind'
-import type { Position } from '@/core/wheel/position'
-
-/** How a stage is worked at one wheel so that nothing dries. */
-export interface StageTiming {
-  readonly stageId: string
-  readonly corner: Position
-  readonly surfaceCelsius: number
-  readonly isMeasured: boolean
-  /** Since the last wetting; null: nothing dries in these conditions. */
-  readonly wetLimitSeconds: number | null
-  /** Since the first spray, by the label. */
-  readonly labelMaxSeconds: number
-  /** 1: the whole wheel at once; 2, 3, 4: half, third, quarter by quarter. */
-  readonly sections: number
-  /** Fine mists that keep it wet until the brush comes, per section. */
-  readonly mists: number
-  /** Nothing fits: do not start. */
-  readonly isNotNow: boolean
-  /** Why it is worked so, and what would change it. */
-  readonly text: string
-}
+import type { StageKind } from '@/core/work/stageKind'
 
 /** What a way of working asks for. */
 export interface ContactWork {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
-import { makePlan } from '@/core/plan/makePlan'
+import { makePlan } from '@/core/planning/makePlan'
 import type { RunEvent } from '@/core/run/runState'
 import { jobFormat, readJob } from '@/contracts/jobFile'
 import { writePlan, type PlanFile } from '@/contracts/planFile'

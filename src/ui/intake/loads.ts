@@ -1,4 +1,4 @@
-import type { ZoneLoads } from '@/core/job/job'
+import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import type { Grade, Soil } from '@/core/soils/soil'
 import { axleOf, type Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'

@@ -1,6 +1,6 @@
-import { contactOf } from '@/core/plan/operatorTime'
+import { contactOf } from '@/core/effort/operatorTime'
 import type { Act } from '@/core/plan/plan'
-import { capital, nameCorners } from '@/core/plan/sayPlan'
+import { capital, nameCorners } from '@/core/words/sayPlan'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { spokeGapMillimetres, wheelGeometry } from '@/core/wheel-geometry'
 import type { Position } from '@/core/wheel/position'

@@ -1,5 +1,5 @@
 import { wheelGeometry, type WheelGeometry, type WheelMeasures } from '@/core/wheel-geometry'
-import type { FinishState } from '@/core/rules/judge'
+import type { FinishState } from '@/core/finishes/finishState'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import type { Position } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'

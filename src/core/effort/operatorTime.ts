@@ -1,0 +1,199 @@
+import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { familyOf } from '@/core/chemistry/families'
+import type { FamilyId } from '@/core/chemistry/families'
+import type { Corner, Job } from '@/core/job/job'
+import { worstGrade } from '@/core/soils/zoneLoads'
+import type { Paces } from '@/core/pace/paces'
+import type { Grade, Soil } from '@/core/soils/soil'
+import { millimetresPerInch } from '@/core/tyre/tyreCode'
+import { spokeGapMillimetres, usualHardwarePieces, type WheelGeometry } from '@/core/wheel-geometry'
+import type { ArchLiner } from '@/core/wheel/position'
+import { wheelZones, zones, type Zone } from '@/core/wheel/zone'
+import type { Act } from '@/core/work/act'
+import type { StageKind } from '@/core/work/stageKind'
+
+const idOf = (act: Act): EstimateId => `seconds${act.charAt(0).toUpperCase()}${act.slice(1)}` as EstimateId
+
+/** What a person's hours depend on: the shop's values, and how the person's own logged times compare. */
+export type Hands = Pick<Job, 'estimates' | 'pace'>
+
+/** The wheel and the dirt on it that hands work at. */
+export type WorkedWheel = Pick<Corner, 'wheel' | 'loads'>
+
+const paced = (act: Act, seconds: number, pace: Paces): number => seconds * (pace[act]?.factor ?? 1)
+
+/** Looks go wheel by wheel; the rest is done once, however many wheels there are. */
+const lookedAt: readonly Act[] = ['lookRound', 'coolCheck', 'lookAgain', 'writeDown']
+
+/**
+ * Hand time of an act of the whole job, seconds. House estimate for four wheels, corrected by logged times.
+ * @param wheels how many there are
+ */
+export function secondsOfJobAct(act: Act, { estimates, pace }: Hands, wheels = 4): number {
+  const share = lookedAt.includes(act) ? 0.3 + 0.7 * (wheels / 4) : 1
+  return Math.round(paced(act, estimate(idOf(act), estimates) * share, pace))
+}
+
+/** 0 where there is plenty, 1 where there is nothing. */
+const lack = (value: number, plenty: number): number => Math.max(0, 1 - value / plenty)
+
+/**
+ * How much longer contact with this wheel takes than with one of ten spokes, wide gaps, an open face and five lugs.
+ * @returns a factor, and seconds on top for hardware
+ */
+export function contactOf(
+  wheel: WheelGeometry,
+  own: OwnEstimates,
+): { readonly factor: number; readonly hardwareSeconds: number } {
+  const { spokeCount, spokeWidthMillimetres, tyre, openness, hardwarePieces } = wheel
+  const spokes = Math.max(-5, spokeCount - 10)
+  const gap = spokeGapMillimetres(
+    spokeCount,
+    spokeWidthMillimetres,
+    tyre.rimDiameterInches * millimetresPerInch,
+  )
+  // A closed disc has neither gaps nor a barrel to reach.
+  const isSpoked = spokeCount > 0
+  return {
+    factor:
+      1 +
+      // Few spokes save less than many cost.
+      estimate('extraSpokeShare', own) * (spokes < 0 ? spokes / 2 : spokes) +
+      (isSpoked ? estimate('tightGapShare', own) * lack(gap, estimate('easyGapMillimetres', own)) : 0) +
+      (isSpoked ? estimate('closedFaceShare', own) * lack(openness, estimate('easyOpenness', own)) : 0),
+    hardwareSeconds: estimate('secondsPerPiece', own) * (hardwarePieces - usualHardwarePieces),
+  }
+}
+
+/** Soils that decide how long a stage of a kind is brushed. */
+const brushedSoils: Partial<Record<StageKind, readonly Soil[]>> = {
+  arch: ['film', 'organic', 'grit'],
+  wash: ['film', 'freshDust', 'organic', 'bondedDust'],
+  iron: ['bondedDust'],
+  mineral: ['mineral'],
+  tar: ['tar'],
+}
+
+const zonesOfKind = (kind: StageKind): readonly Zone[] => (kind === 'arch' ? ['arch'] : wheelZones)
+
+/** How much longer brushing takes by the grade of what is to come off. */
+function dirtFactor(kind: StageKind, { loads }: WorkedWheel, own: OwnEstimates): number {
+  const soils = brushedSoils[kind] ?? []
+  const grade = Math.max(0, ...soils.map((soil) => worstGrade([{ loads }], zonesOfKind(kind), soil))) as Grade
+  switch (grade) {
+    case 0:
+    case 1:
+      return estimate('lightDirtShare', own)
+    case 2:
+      return 1
+    case 3:
+      return estimate('heavyDirtShare', own)
+    case 4:
+      return estimate('neglectedDirtShare', own)
+  }
+}
+
+/** Seconds of the house for one act of a stage at one wheel, before the person's pace. */
+function houseSeconds(
+  act: Act,
+  kind: StageKind,
+  at: WorkedWheel,
+  own: OwnEstimates,
+  family?: FamilyId,
+): number {
+  const { factor, hardwareSeconds } = contactOf(at.wheel, own)
+  switch (act) {
+    case 'agitate':
+      return (estimate('secondsAgitate', own) * factor + hardwareSeconds) * dirtFactor(kind, at, own)
+    case 'scrub':
+      return kind === 'arch'
+        ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)
+        : estimate('secondsScrub', own)
+    case 'wipe':
+      return estimate('secondsWipe', own) * (kind === 'tar' ? dirtFactor(kind, at, own) : Math.sqrt(factor))
+    case 'dry':
+      return estimate('secondsDry', own) * factor
+    case 'protect':
+      return estimate(protectId(family), own) * (protectId(family) === 'secondsProtectSprayed' ? 1 : factor)
+    default:
+      return estimate(idOf(act), own)
+  }
+}
+
+function protectId(id: FamilyId | undefined): EstimateId {
+  const family = id && familyOf(id)
+  if (family?.purpose !== 'protect') return 'secondsProtect'
+  if (family.protection === 'ceramicCoating') return 'secondsProtectCoating'
+  return family.onWet ? 'secondsProtectSprayed' : 'secondsProtect'
+}
+
+/**
+ * Hand time of one act of a stage at one wheel, seconds, from its geometry and dirt. House estimate, corrected by logged
+ * times.
+ * @param family of a protection: spraying, wiping and coating take different times
+ */
+export function secondsOfAct(
+  act: Act,
+  kind: StageKind,
+  at: WorkedWheel,
+  { estimates, pace }: Hands,
+  family?: FamilyId,
+): number {
+  return Math.max(
+    1,
+    Math.round(paced(act, Math.max(5, houseSeconds(act, kind, at, estimates, family)), pace)),
+  )
+}
+
+/** Hand time of the knock-down rinse: by the grit there is, and longer where a fabric liner holds it. */
+export function knockDownSeconds(at: WorkedWheel, liner: ArchLiner, { estimates, pace }: Hands): number {
+  const grade = worstGrade([at], zones, 'grit')
+  const ids = ['secondsPreRinse', 'secondsPreRinse', 'clearGritSeconds', 'heavyGritSeconds', 'neglectedGritSeconds'] as const // prettier-ignore
+  const inArch = worstGrade([at], ['arch'], 'grit') > 0
+  const fabric = liner === 'fabric' && inArch ? estimate('fabricLinerFactor', estimates) : 1
+  return Math.round(paced('preRinse', estimate(ids[grade], estimates) * fabric, pace))
+}
+
+/** Hand time of drying a wheel, whatever was on it. */
+export const dryingSeconds = (at: WorkedWheel, hands: Hands): number => secondsOfAct('dry', 'wash', at, hands)
+
+/** What the hands do in one stage at one wheel, in order. */
+export function actsOfStage(kind: StageKind, rounds: number): readonly Act[] {
+  const inRounds = (...acts: Act[]) => Array.from({ length: rounds }, () => acts).flat()
+  switch (kind) {
+    case 'arch':
+    case 'tyre':
+      return [...inRounds('spray', 'scrub'), 'rinse']
+    case 'wash':
+    case 'iron':
+    case 'mineral':
+      return inRounds('spray', 'agitate', 'rinse')
+    case 'tar':
+      return inRounds('dry', 'spray', 'wipe', 'rinse')
+    case 'waterless':
+      return inRounds('spray', 'wipe')
+    case 'protect':
+      return ['protect']
+    case 'dress':
+      return ['dress']
+  }
+}
+
+/** The wheel as a later round finds it: what is left is brushed like light dirt. */
+export const afterRounds = <T extends WorkedWheel>(at: T, round: number): T =>
+  round > 1 ? { ...at, loads: {} } : at
+
+/** Hand time of a stage at one wheel, all rounds, seconds. */
+export function stageSeconds(
+  kind: StageKind,
+  rounds: number,
+  at: WorkedWheel,
+  hands: Hands,
+  family?: FamilyId,
+): number {
+  let round = 0
+  return actsOfStage(kind, rounds).reduce((sum, act) => {
+    if (act === 'spray') round += 1
+    return sum + secondsOfAct(act, kind, afterRounds(at, round), hands, family)
+  }, 0)
+}

@@ -1,0 +1,7 @@
+import type { Condition, Finish } from './finish'
+
+/** What a zone is made of, and how it is. */
+export interface FinishState {
+  readonly finish: Finish
+  readonly condition: Condition
+}

@@ -1,0 +1,42 @@
+import { judgedDwell, sitesOf } from '@/core/choice/option'
+import type { WheelGroup } from '@/core/choice/wheelGroup'
+import { familyOf } from '@/core/chemistry/families'
+import type { Job } from '@/core/job/job'
+import type { ProductVerdict } from '@/core/plan/plan'
+
+/** What the rule book says of every cleaner and protection of the cabinet, over all wheels. */
+export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerdict[] {
+  const rubber = (zone: 'tyre' | 'arch') =>
+    sitesOf({ corners: job.corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job)
+  const places = {
+    clean: groups.flatMap((group) => sitesOf(group, job)),
+    // Nobody protects a caliper.
+    protect: groups.flatMap((group) =>
+      sitesOf(
+        group,
+        job,
+        group.zones.filter((zone) => zone !== 'caliper'),
+      ),
+    ),
+    tyre: rubber('tyre'),
+    arch: rubber('arch'),
+  }
+  return job.cabinet
+    .filter(({ archived }) => !archived)
+    .map((product) => {
+      const { surfaces, purpose } = familyOf(product.family)
+      const sites = surfaces.includes('wheel')
+        ? places[purpose]
+        : surfaces.includes('tyre')
+          ? places.tyre
+          : places.arch
+      const { judgement } = judgedDwell(product, sites, product.strength.to)
+      return {
+        productId: product.id,
+        productName: product.name,
+        verdict: judgement.verdict,
+        reason: judgement.rules[0]?.reason ?? 'No rule speaks against it here.',
+        ruleIds: judgement.rules.map(({ id }) => id),
+      }
+    })
+}

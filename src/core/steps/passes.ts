@@ -1,0 +1,149 @@
+import { familyOf } from '@/core/chemistry/families'
+import type { Trait } from '@/core/chemistry/family'
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Corner, Job } from '@/core/job/job'
+import { sayMinutes } from '@/core/timing/stageTiming'
+import type { StageTiming } from '@/core/plan/stageTiming'
+import type { Act } from '@/core/work/act'
+import { secondsOfAct } from '@/core/effort/operatorTime'
+import type { Stage } from '@/core/plan/plan'
+
+/** One thing done in a pass, before its rinse. */
+export interface PassAct {
+  readonly stage: Stage
+  readonly act: Extract<Act, 'spray' | 'scrub' | 'agitate'>
+  readonly round: number
+}
+
+/**
+ * One coming to a wheel: what may be wet together is put on together, worked, and leaves with one rinse. A pass of one
+ * stage is worked as that stage asks for, in rounds and parts.
+ */
+export interface Pass {
+  readonly stages: readonly Stage[]
+  /** In order; empty for a pass of one stage. */
+  readonly acts: readonly PassAct[]
+  /** Why it is not one with the pass before, as a clause; null for the first. */
+  readonly because: string | null
+}
+
+const onRubber = ({ kind }: Stage): boolean => kind === 'arch' || kind === 'tyre'
+const traitsOf = ({ family }: Stage): readonly Trait[] => familyOf(family).traits
+const isAcid = (stage: Stage): boolean =>
+  traitsOf(stage).some((trait) => trait === 'mildAcid' || trait === 'strongAcid')
+const isAlkali = (stage: Stage): boolean =>
+  traitsOf(stage).some((trait) => trait === 'mildAlkali' || trait === 'strongAlkali')
+const isSolvent = (stage: Stage): boolean => stage.kind === 'tar' || stage.kind === 'waterless'
+
+/** Where chemistry or the way of working keeps two stages apart, as a clause; null where they may be wet together. */
+function apart(one: Stage, other: Stage, timings: readonly StageTiming[]): string | null {
+  if (isSolvent(one) || isSolvent(other)) return 'the solvent wants a dry wheel'
+  if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
+    return 'acid and alkaline must not meet'
+  if (one.keptOffWheel || other.keptOffWheel) return 'what is on the rubber must not stay on this wheel'
+  if (!onRubber(one) && !onRubber(other)) return 'the first has to be off before the next works'
+  const inParts = timings.some(
+    ({ stageId, sections, mists }) =>
+      (stageId === one.id || stageId === other.id) && (sections > 1 || mists > 0),
+  )
+  if (inParts) return 'the wheel is worked in parts or misted'
+  if ([one, other].some((stage) => !onRubber(stage) && stage.rounds > 1)) return 'the wheel is washed twice'
+  return null
+}
+
+const workOf = (stage: Stage): 'scrub' | 'agitate' => (onRubber(stage) ? 'scrub' : 'agitate')
+
+/**
+ * What is done with stages that share a rinse: all put on, then each worked; further rounds of rubber follow their first.
+ * @param late the wheel's own cleaner is put on just before its brush
+ */
+function actsTogether(stages: readonly Stage[], late: boolean): PassAct[] {
+  const waits = (stage: Stage): boolean => !onRubber(stage) && (late || stage.delivery === 'bucket')
+  const first = stages
+    .filter((stage) => !waits(stage))
+    .map((stage): PassAct => ({ stage, act: 'spray', round: 1 }))
+  const worked = stages.flatMap((stage) =>
+    Array.from({ length: stage.rounds }, (_, at): PassAct[] => [
+      ...(at > 0 || waits(stage) ? [{ stage, act: 'spray' as const, round: at + 1 }] : []),
+      { stage, act: workOf(stage), round: at + 1 },
+    ]).flat(),
+  )
+  return [...first, ...worked]
+}
+
+/** Why these acts, worked without a pause, do not hold every label and film until the shared rinse; null where they do. */
+function breaks(
+  acts: readonly PassAct[],
+  corner: Corner,
+  job: Job,
+  timings: readonly StageTiming[],
+): string | null {
+  const change = estimate('secondsToolChange', job.estimates)
+  const sprayed = new Map<Stage, number>()
+  const wetted = new Map<Stage, number>()
+  let now = 0
+  const wetLimit = (stage: Stage): number =>
+    timings.find(({ stageId, corner: at }) => stageId === stage.id && at === corner.position)
+      ?.wetLimitSeconds ?? Infinity
+  const dries = (stage: Stage): boolean =>
+    stage.delivery !== 'bucket' && now - (wetted.get(stage) ?? now) > wetLimit(stage)
+  for (const { stage, act } of acts) {
+    if (act !== 'spray') now = Math.max(now, (sprayed.get(stage) ?? now) + stage.dwellSeconds.min)
+    now += change + secondsOfAct(act, stage.kind, corner, job)
+    if (dries(stage)) return `the ${stage.productName} would dry`
+    if (act === 'spray') sprayed.set(stage, now)
+    wetted.set(stage, now)
+  }
+  now += change
+  for (const stage of sprayed.keys()) {
+    if (dries(stage)) return `the ${stage.productName} would dry`
+    if (now - (sprayed.get(stage) ?? now) > stage.dwellSeconds.max)
+      return `the label of ${stage.productName} allows ${sayMinutes(stage.dwellSeconds.max)}`
+  }
+  return null
+}
+
+/** The acts with which stages can share a rinse at this wheel, or the clause that says why they cannot. */
+function shared(
+  stages: readonly Stage[],
+  corner: Corner,
+  job: Job,
+  timings: readonly StageTiming[],
+): readonly PassAct[] | string {
+  for (const [at, one] of stages.entries())
+    for (const other of stages.slice(at + 1)) {
+      const clause = apart(one, other, timings)
+      if (clause) return clause
+    }
+  const together = actsTogether(stages, false)
+  if (breaks(together, corner, job, timings) === null) return together
+  const late = actsTogether(stages, true)
+  return breaks(late, corner, job, timings) ?? late
+}
+
+/**
+ * The passes of one wheel: its cleaning stages in their order, as many in one pass as may be wet together and hold their
+ * labels and films until the rinse they share.
+ */
+export function passesOf(
+  stages: readonly Stage[],
+  corner: Corner,
+  job: Job,
+  timings: readonly StageTiming[],
+): Pass[] {
+  const here = timings.filter(({ corner: at }) => at === corner.position)
+  const passes: Pass[] = []
+  for (const stage of stages) {
+    const before = passes.at(-1)
+    const joined: readonly PassAct[] | string | null =
+      before === undefined
+        ? null
+        : job.schools.passes === 'everyStage'
+          ? 'your shop rinses after every stage'
+          : shared([...before.stages, stage], corner, job, here)
+    if (before && joined !== null && typeof joined !== 'string')
+      passes[passes.length - 1] = { ...before, stages: [...before.stages, stage], acts: joined }
+    else passes.push({ stages: [stage], acts: [], because: typeof joined === 'string' ? joined : null })
+  }
+  return passes
+}

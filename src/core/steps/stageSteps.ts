@@ -1,0 +1,152 @@
+import { reachableZones } from '@/core/choice/wheelGroup'
+import { familyOf } from '@/core/chemistry/families'
+import type { Corner, Job } from '@/core/job/job'
+import type { StageTiming } from '@/core/plan/stageTiming'
+import { positionNames } from '@/core/wheel/position'
+import type { Zone } from '@/core/wheel/zone'
+import { stepCautions } from '@/core/words/cautions'
+import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
+import { actsInParts, partName } from './parts'
+import type { Pass } from './passes'
+import type { Stage, Step } from '@/core/plan/plan'
+import { sharedRinseText, textOf } from '@/core/words/stepTexts'
+import { contactZones, toolsFor } from './stepTools'
+
+/** What all stages of a plan share while their steps are written. */
+export interface StepContext {
+  readonly job: Job
+  readonly timings: readonly StageTiming[]
+  /** Mists are numbered through, so that each has a name of its own. */
+  nextMist(): number
+}
+
+const brushRinse = ({ schools }: Job): string =>
+  schools.toolRinse === 'bucket' ? 'Rinse the brush often.' : 'Rinse the brush under running water.'
+
+const workedZones = (stage: Stage, corner: Corner, job: Job): Zone[] => {
+  const reachable = reachableZones(corner, job)
+  return stage.zones.filter((zone) => zone === 'arch' || zone === 'tyre' || reachable.includes(zone))
+}
+
+/** The steps of a stage that has its rinse for itself, in rounds and parts. */
+export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMist }: StepContext): Step[] {
+  const steps: Step[] = []
+
+  const where = positionNames[corner.position].toLowerCase()
+  const zones = workedZones(stage, corner, job)
+  const family = familyOf(stage.family)
+  // The clock runs from the first spray to the rinse; a wash from the bucket has nothing that dwells dry.
+  const dwells = stage.kind !== 'protect' && stage.kind !== 'dress' && stage.kind !== 'waterless'
+  // Rubber and liners are scrubbed in rounds and rinsed once at the end.
+  const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
+  const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
+  const sections = timing?.sections ?? 1
+  const wetLimitSeconds = timing?.wetLimitSeconds ?? null
+  // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
+  const acts = actsInParts(actsOfStage(stage.kind, stage.rounds), sections, timing?.mists ?? 0)
+  let round = 0
+  for (const { act, part } of acts) {
+    if (part <= 1 && (act === 'spray' || (act === 'dry' && stage.kind === 'tar')))
+      round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
+    const contact = contactZones.filter((zone) => zones.includes(zone))
+    const shown = act === 'agitate' ? contact : zones
+    const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
+    const whole = secondsOfAct(act, stage.kind, afterRounds(corner, round), job, stage.family)
+    const inPart = part > 0 ? `, ${partName(part, sections)}` : ''
+    const text = textOf(act, stage, where, shown, round, brushRinse(job))
+    const startsDwell =
+      (act === 'spray' && dwells) || wetProtect
+        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
+        : null
+    const mistNumber = act === 'reMist' ? nextMist() : 0
+    steps.push({
+      id: `${corner.position}.${stage.id}.${act}${mistNumber || ''}${stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? round : ''}${part > 0 ? `.part${part}` : ''}`,
+      act,
+      corner: corner.position,
+      stageId: stage.id,
+      ...text,
+      title: `${text.title}${inPart}`,
+      zones: shown,
+      tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
+      operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,
+      startsDwell,
+      stopsDwellOf: act === 'rinse' ? stage.id : null,
+      wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
+      part: part > 0 ? { number: part, of: sections } : null,
+      cautions:
+        act === 'spray' || act === 'protect' ? stage.cautions : act === 'dress' ? [stepCautions.brakes] : [],
+    })
+    if (wetProtect) steps.push(rinseAtOnce(stage, corner, zones, job))
+  }
+  return steps
+}
+
+/** What is sprayed on the wet wheel to protect it comes off again straight away. */
+const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: Job): Step => ({
+  id: `${corner.position}.${stage.id}.rinse`,
+  act: 'rinse',
+  corner: corner.position,
+  stageId: stage.id,
+  title: `Rinse ${positionNames[corner.position].toLowerCase()} at once`,
+  detail: 'Strong, even rinse straight after spraying.',
+  zones,
+  tools: [],
+  operatorSeconds: secondsOfAct('rinse', stage.kind, corner, job),
+  startsDwell: null,
+  stopsDwellOf: stage.id,
+  wetLimitSeconds: null,
+  part: null,
+  why: 'Left standing, silica dries to streaks.',
+  cautions: [],
+})
+
+/** The steps of stages that share a rinse: put on, worked, and off together. */
+export function passSteps(
+  { stages: shared, acts }: Pass,
+  corner: Corner,
+  { job, timings }: StepContext,
+): Step[] {
+  const steps: Step[] = []
+  const where = positionNames[corner.position].toLowerCase()
+  const zonesOf = (stage: Stage): Zone[] => workedZones(stage, corner, job)
+  for (const { stage, act, round } of acts) {
+    const zones = zonesOf(stage)
+    const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
+    const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
+    steps.push({
+      id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 ? round : ''}`,
+      act,
+      corner: corner.position,
+      stageId: stage.id,
+      ...textOf(act, stage, where, shown, round, brushRinse(job)),
+      zones: shown,
+      tools: toolsFor(act, shown, stage, job),
+      operatorSeconds: secondsOfAct(act, stage.kind, corner, job),
+      startsDwell:
+        act === 'spray' ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max } : null,
+      stopsDwellOf: null,
+      wetLimitSeconds: timing?.wetLimitSeconds ?? null,
+      part: null,
+      cautions: act === 'spray' ? stage.cautions : [],
+    })
+  }
+  const last = shared.at(-1) as Stage
+  const all = [...new Set(shared.flatMap(zonesOf))]
+  steps.push({
+    id: `${corner.position}.${last.id}.rinse`,
+    act: 'rinse',
+    corner: corner.position,
+    stageId: last.id,
+    ...sharedRinseText(where, all),
+    zones: all,
+    tools: [],
+    operatorSeconds: secondsOfAct('rinse', last.kind, corner, job),
+    startsDwell: null,
+    stopsDwellOf: last.id,
+    alsoStops: shared.slice(0, -1).map(({ id }) => id),
+    wetLimitSeconds: null,
+    part: null,
+    cautions: [],
+  })
+  return steps
+}

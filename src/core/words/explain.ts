@@ -1,0 +1,177 @@
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import { amountAt, wheelSoils, type WheelSoil } from '@/core/choice/need'
+import type { Option } from '@/core/choice/option'
+import { searchPlans } from '@/core/choice/search'
+import type { Found } from '@/core/choice/stages'
+import { protectionWearNames } from '@/core/chemistry/family'
+import { familyOf } from '@/core/chemistry/families'
+import { wearOf } from '@/core/chemistry/product'
+import { writeDilution } from '@/core/dilution'
+import type { Job } from '@/core/job/job'
+import { strictness } from '@/core/rules/rule'
+import { gradeOfAmount } from '@/core/soils/expectedLoad'
+import { gradeNames, soilNames } from '@/core/soils/soil'
+import type { LadderStep } from '@/core/plan/plan'
+import type { GroupStage } from '@/core/choice/wheelStages'
+import { log } from '@/core/quantity/steady'
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+
+/** The worst there is of a soil on a group, in words: "heavy road film". */
+export function soilText(choice: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {
+  const worst = Math.max(0, ...choice.group.zones.map((zone) => amountAt(choice.group, zone, soil)))
+  return worst === 0 ? '' : `${gradeNames[gradeOfAmount(worst)]} ${soilNames[soil]}`
+}
+
+/** Name with its strength, the way it would be asked for. */
+export const optionText = ({ product, fraction }: Option): string =>
+  fraction === 1 ? product.name : `${product.name} at ${writeDilution({ from: fraction, to: fraction })}`
+
+const harsh = ({ cost }: Option): number => cost[2] * 3 + cost[3]
+
+/** Why this product, and not its neighbours. */
+export function whyStage(stage: GroupStage, choice: GroupChoice, job: Job): string {
+  const { option, effect } = stage
+  const present = wheelSoils.filter(
+    (soil, at) =>
+      (effect[at] ?? 0) > 0.1 && (choice.need.required[at] ?? 0) > 0 && soilText(choice, soil) !== '',
+  )
+  const main = present.reduce<WheelSoil | null>(
+    (most, soil) =>
+      most === null || (effect[wheelSoils.indexOf(soil)] ?? 0) > (effect[wheelSoils.indexOf(most)] ?? 0)
+        ? soil
+        : most,
+    null,
+  )
+  const protectedWheel = choice.group.corners.some(({ protection }) => protection.length > 0)
+  const takes =
+    present.length > 0
+      ? `Takes ${listed(present.map((soil) => soilText(choice, soil)))}${protectedWheel ? ` and ${protectionWearNames[wearOf(option.product)]}` : ''}.`
+      : 'Nothing much to take off, so the mildest you have.'
+  const rivals = choice.options.filter((other) => other.product.id !== option.product.id)
+  const does = (other: Option) => (main === null ? 0 : (other.removes[wheelSoils.indexOf(main)] ?? 0))
+  const milder = rivals
+    .filter(
+      (other) =>
+        other.judgement.verdict !== 'no' &&
+        harsh(other) < harsh(option) &&
+        does(other) > 0 &&
+        does(other) < does(option),
+    )
+    .sort((a, b) => does(b) - does(a))[0]
+  const barred = rivals
+    .filter((other) => other.judgement.verdict === 'no' && does(other) >= does(option))
+    .sort((a, b) => does(b) - does(a))[0]
+  const reason = barred?.judgement.rules[0]?.reason
+  return [
+    takes,
+    milder && main ? `${milder.product.name} is milder, but leaves too much of the ${soilNames[main]}.` : '',
+    barred && reason && main && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** The soil that asks for most over all wheels, and where. */
+function hardest(
+  choices: readonly GroupChoice[],
+): { choice: GroupChoice; soil: WheelSoil; at: number } | null {
+  let found: { choice: GroupChoice; soil: WheelSoil; at: number } | null = null
+  let most = 0
+  for (const choice of choices) {
+    choice.need.required.forEach((wanted, at) => {
+      const soil = wheelSoils[at] as WheelSoil
+      if (wanted <= most || soilText(choice, soil) === '') return
+      most = wanted
+      found = { choice, soil, at }
+    })
+  }
+  return found
+}
+
+/** What to try next where the test spot or the first wheel does not come clean, mildest first. */
+export function ladderOf(choices: readonly GroupChoice[], used: readonly string[]): LadderStep[] {
+  const top = hardest(choices)
+  if (!top) return []
+  const { choice, soil, at } = top
+  const does = (option: Option) => option.removes[at] ?? 0
+  const allowed = choice.options.filter(({ judgement }) => judgement.verdict !== 'no')
+  const mine = allowed.filter(({ product }) => used.includes(product.id)).sort((a, b) => does(b) - does(a))[0]
+  const steps: LadderStep[] = []
+  if (mine && does(mine) > 0) {
+    steps.push({
+      text: `${mine.product.name} once more, its full dwell, then the brush.`,
+      why: familyOf(mine.product.family).bleeds
+        ? 'A second application often bleeds again; stop when it stays clear.'
+        : 'More time before more strength.',
+    })
+  }
+  const stronger = [...allowed]
+    .filter(
+      (option) =>
+        does(option) > (mine ? does(mine) * 1.02 : 0) ||
+        (mine &&
+          option.product.id !== mine.product.id &&
+          does(option) > does(mine) * 0.8 &&
+          harsh(option) > harsh(mine)),
+    )
+    .filter((option) => option.product.id !== mine?.product.id || option.fraction > mine.fraction)
+    .sort((a, b) => harsh(a) - harsh(b) || does(b) - does(a))
+  const named = new Set<string>()
+  for (const option of stronger) {
+    if (steps.length >= 3 || named.has(option.product.id)) continue
+    named.add(option.product.id)
+    steps.push({
+      text: `${optionText(option)}.`,
+      why: `More on ${soilNames[soil]}, and ${protectionWearNames[wearOf(option.product)]}.${option.judgement.verdict === 'withCare' ? ` ${option.judgement.rules[0]?.care ?? ''}` : ''}`,
+    })
+  }
+  steps.push({
+    text: 'Stop there.',
+    why: 'What is left then is damage, not dirt: polishing or refinishing is another job.',
+  })
+  return steps
+}
+
+/** What one grade more of the hardest soil would bring, if that is something else. */
+export function oneGradeMore(
+  choices: readonly GroupChoice[],
+  summaryOf: (options: readonly Option[]) => string,
+): string | null {
+  const top = hardest(choices)
+  if (!top) return null
+  const { choice, soil, at } = top
+  const required = choice.need.required.map((wanted, index) => (index === at ? wanted + Math.LN2 : wanted))
+  const gentlest = (plans: readonly Found[]) =>
+    [...plans].sort(
+      (a, b) => a.cost[2] * 3 + a.cost[3] - (b.cost[2] * 3 + b.cost[3]) || a.cost[0] - b.cost[0],
+    )[0]
+  const now = gentlest(choice.plans)
+  const then = gentlest(searchPlans(choice.options, { ...choice.need, required }, choice.rules))
+  const text = (found: typeof now) =>
+    summaryOf((found?.stages ?? []).map((index) => choice.options[index] as Option))
+  if (!then || !now) return `One grade more ${soilNames[soil]} and this cabinet would not do it in one visit.`
+  return text(now) === text(then) ? null : `One grade more ${soilNames[soil]}: ${text(then)}.`
+}
+
+/** Need from which a strong product is worth a word. */
+const worthAWord = log(16)
+
+/** A strong product that only a shop setting keeps back, where there is enough of what it takes. */
+export function heldBackBySchool(choices: readonly GroupChoice[]): string | null {
+  const top = hardest(choices)
+  if (!top || (top.choice.need.required[top.at] ?? 0) < worthAWord) return null
+  for (const { options } of [top.choice]) {
+    const held = options.find(
+      ({ judgement, removes }) =>
+        judgement.verdict === 'no' &&
+        (removes[top.at] ?? 0) > 0 &&
+        judgement.rules
+          .filter((rule) => strictness(rule.verdict) === 2)
+          .every((rule) => rule.school !== undefined),
+    )
+    if (held) return `With your shop setting on acid changed, ${held.product.name} would come into question.`
+  }
+  return null
+}

@@ -1,0 +1,98 @@
+import type { Job } from '@/core/job/job'
+import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
+import type { Stage } from '@/core/plan/plan'
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+
+/** How a person names a group of wheels. */
+export function nameCorners(corners: readonly Position[], all: readonly Position[]): string {
+  if (corners.length === all.length) return all.length === 1 ? 'on the wheel' : 'all round'
+  const fronts = all.filter((position) => position.startsWith('front'))
+  const rears = all.filter((position) => !position.startsWith('front'))
+  const same = (group: readonly Position[]) =>
+    group.length === corners.length && group.every((position) => corners.includes(position))
+  if (fronts.length > 0 && same(fronts)) return 'on the fronts only'
+  if (rears.length > 0 && same(rears)) return 'on the rears only'
+  return `on the ${listed(inWalkingOrder(corners.map((position) => ({ position }))).map(({ position }) => positionNames[position].toLowerCase()))}`
+}
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+/** Stages of wheel chemistry. */
+export const onWheel = ({ kind }: Stage): boolean => !['arch', 'tyre', 'protect', 'dress'].includes(kind)
+
+const times = ({ rounds }: Stage): string =>
+  rounds === 1 ? '' : rounds === 2 ? ' twice' : ` ${rounds} times`
+
+/** Products of one kind of stage: "A all round", or "A in front, B behind". */
+function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
+  const rears = all.filter((position) => axleOf(position) === 'rear')
+  return stages
+    .map((stage) => {
+      const { productName, corners } = stage
+      const where = nameCorners(corners, all)
+      const twice = times(stage)
+      if (stages.length === 1 || all.length === 1 || rears.length === all.length)
+        return `${productName}${twice} ${where}`
+      return `${productName}${twice} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
+    })
+    .join(', ')
+}
+
+/** Stages that differ only in strength or dwell are one to the ear. */
+function sameWords(stages: readonly Stage[]): Stage[] {
+  return stages.reduce<Stage[]>((said, stage) => {
+    const at = said.findIndex(
+      (one) =>
+        one.kind === stage.kind &&
+        one.productId === stage.productId &&
+        one.rounds === stage.rounds &&
+        !one.corners.some((corner) => stage.corners.includes(corner)),
+    )
+    const known = said[at]
+    if (!known) return [...said, stage]
+    return said.map((one, index) =>
+      index === at ? { ...known, corners: [...known.corners, ...stage.corners] } : one,
+    )
+  }, [])
+}
+
+/** The wheel chemistry of some stages in a few words. */
+export function summaryOf(job: Job, stages: readonly Stage[]): string {
+  const all = job.corners.map(({ position }) => position)
+  const mine = sameWords(stages.filter(onWheel))
+  const places = new Set(mine.map(({ corners }) => nameCorners(corners, all)))
+  // The same wheels all through: the place is said once.
+  if (places.size === 1)
+    return `${mine.map((stage) => `${stage.productName}${times(stage)}`).join(', then ')} ${[...places][0]}`
+  const kinds = [...new Set(mine.map(({ kind }) => kind))]
+  return kinds
+    .map((kind) =>
+      sayStages(
+        mine.filter((stage) => stage.kind === kind),
+        all,
+      ),
+    )
+    .join('; then ')
+}
+
+/** Hand time is worth a word beside the clock from here on, minutes. */
+const worthAWordMinutes = 3
+
+/**
+ * The answer as a colleague would say it.
+ * @param clockSeconds from the first look to the note, where the steps stand in an order; else hand time stands alone
+ */
+export function headlineOf(
+  job: Job,
+  stages: readonly Stage[],
+  operatorSeconds: number,
+  clockSeconds: number = operatorSeconds,
+): string {
+  const summary = summaryOf(job, stages)
+  const [minutes, clock] = [Math.round(operatorSeconds / 60), Math.round(clockSeconds / 60)]
+  if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
+  const hands = job.crew.people === 1 ? 'one pair of hands' : 'two pairs of hands'
+  const work = Math.abs(minutes - clock) >= worthAWordMinutes ? `, ${minutes} of hand work` : ''
+  return `${capital(summary)}. ${clock} minutes, ${hands}${work}.`
+}

@@ -1,0 +1,114 @@
+import { zoneNames, type Zone } from '@/core/wheel/zone'
+import type { Act, Stage } from '@/core/plan/plan'
+
+const namesOf = (zones: readonly Zone[]): string => zones.map((zone) => zoneNames[zone]).join(', ')
+
+interface ActText {
+  readonly title: string
+  readonly detail: string
+  readonly why: string
+}
+
+/** What a person reads at one act of a stage: what to do, how, and why. */
+export function textOf(
+  act: Act,
+  stage: Stage,
+  where: string,
+  zones: readonly Zone[],
+  round: number,
+  brushRinse: string,
+): ActText {
+  const rounds = stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
+  switch (act) {
+    case 'spray':
+      if (stage.delivery === 'bucket') {
+        return {
+          title: `Wet ${where} with ${stage.productName}`,
+          detail: 'From the bucket, water first and then soap; soak every zone.',
+          why: 'Suds carry the dirt off instead of rubbing it in.',
+        }
+      }
+      return {
+        title: `Spray ${stage.kind === 'arch' || stage.kind === 'tyre' ? `${stage.kind}, ${where},` : where} with ${stage.productName}${rounds}`,
+        detail: `Cover evenly: ${namesOf(zones)}. Keep it wet.`,
+        why: 'Missed areas clean unevenly; a product that dries stains.',
+      }
+    case 'scrub':
+      return stage.kind === 'arch'
+        ? {
+            title: `Scrub arch, ${where}`,
+            detail: 'Long brush, top first.',
+            why: 'It drips on everything below, so it comes first.',
+          }
+        : {
+            title: `Scrub tyre, ${where}${rounds}`,
+            detail: 'A quarter at a time. Brown foam means again, white foam means done.',
+            why: 'Strip it bare or the dressing will not take.',
+          }
+    case 'agitate':
+      return {
+        title: `Brush ${where}, barrel first`,
+        detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
+        why:
+          stage.kind === 'iron'
+            ? 'Wait for the violet to darken, then move it on.'
+            : 'Dirt runs from back to front.',
+      }
+    case 'wipe':
+      if (stage.kind === 'waterless') {
+        return {
+          title: `Lift the dust off ${where}`,
+          detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
+          why: 'Dust is lifted, never rubbed.',
+        }
+      }
+      return {
+        title: `Wipe tar off ${where}`,
+        detail: 'Soften, then lift with a fresh side of the towel.',
+        why: 'Rubbing a hard lump scratches.',
+      }
+    case 'reMist':
+      return {
+        title: `Mist ${where} again`,
+        detail: `A fine mist of ${stage.productName} or water over all of it.`,
+        why: 'It would dry before the brush comes.',
+      }
+    case 'dry':
+      return {
+        title: `Dry ${where}`,
+        detail:
+          stage.kind === 'tar'
+            ? 'Solvent works only on a dry wheel.'
+            : 'Lug holes, behind the spokes and the valve first.',
+        why: 'Water left in a gap runs out over the finished work.',
+      }
+    case 'protect':
+      return {
+        title: `${stage.productName} on ${where}`,
+        detail: 'Thin and even, keep it off disc and pads.',
+        why: 'The next wash is easy because of this one.',
+      }
+    case 'dress':
+      return {
+        title: `Dress tyre, ${where}`,
+        detail: 'Dry tyre, thin coat, primed applicator, quarter by quarter. Wipe smears at once.',
+        why: 'Thin and dry does not sling.',
+      }
+    default:
+      return {
+        title: `Rinse ${where}`,
+        detail:
+          stage.kind === 'arch'
+            ? 'Arch, top to bottom.'
+            : `Even passes, plenty of water: ${namesOf(zones)}, arch edge.`,
+        why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
+      }
+  }
+}
+
+/** The rinse that takes off everything that was wet together. */
+export const sharedRinseText = (where: string, zones: readonly Zone[]): ActText => ({
+  title: `Rinse ${where}, all of it`,
+  detail: `From the top down, plenty of water: ${namesOf(zones)}.`,
+  why: 'Everything that is on leaves together; rushed rinsing leaves residue that stains and keeps protection from bonding.',
+})
