@@ -48,6 +48,8 @@ export const conditionsFile = v.strictObject({
   surfaceCelsius: v.optional(surface),
   readings: v.optional(list(surfaceReading, 100, 'At most 100 readings.'), []),
   exposure: v.optional(oneOf(exposures), 'shade'),
+  /** Rain falls on the wheels, whatever roof there is elsewhere. */
+  raining: v.optional(v.boolean(), false),
   humidityPercent: v.optional(humidity, 55),
   windKilometresPerHour: v.optional(wind, 8),
   cloudPercent: v.optional(cloud, 30),

@@ -3,7 +3,13 @@ import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
 import { planNames, type Corner, type Job } from '@/core/job/job'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
-import { defaultSchools, schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/schools/schools'
+import {
+  defaultSchools,
+  schoolNames,
+  schoolTexts,
+  type SchoolName,
+  type Schools,
+} from '@/core/schools/schools'
 import { acts, type Act } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { fail, failWith, succeed, type Problem, type Result } from '@/core/result'

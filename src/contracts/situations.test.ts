@@ -10,6 +10,7 @@ import { protectionKinds } from '@/core/protection/kinds'
 import { ruleBook } from '@/core/rules/book'
 import { verdicts } from '@/core/rules/rule'
 import { soils, type Soil } from '@/core/soils/soil'
+import { cleansWheel } from '@/core/work/stageKind'
 import { positions } from '@/core/wheel/position'
 import { readJob } from './jobFile'
 
@@ -58,7 +59,7 @@ const situations = v.parse(
   JSON.parse(readFileSync('docs/examples/situations.json', 'utf8')),
 )
 
-const onWheel = ({ kind }: Stage) => !['arch', 'tyre', 'protect', 'dress'].includes(kind)
+const onWheel = ({ kind }: Stage) => cleansWheel(kind)
 const effort = (plan: Plan) => plan.stages.filter(onWheel).reduce((sum, { rounds }) => sum + rounds, 0)
 
 type Check<K extends keyof Expected> = (plan: Plan, wanted: NonNullable<Expected[K]>, job: Job) => void
@@ -128,9 +129,9 @@ const checks: { [K in keyof Expected]-?: Check<K> } = {
   minimumStages: (plan, wanted) => expect(effort(plan)).toBeGreaterThanOrEqual(wanted),
   more: (plan, [heavy, light]) => {
     const effortAt = (position: string) =>
-      plan.stages
-        .filter((stage) => onWheel(stage) && (stage.corners as string[]).includes(position))
-        .reduce((sum, stage) => sum + stage.operatorSeconds / stage.corners.length + stage.verdict.length, 0)
+      plan.steps
+        .filter(({ corner }) => corner === position)
+        .reduce((sum, { operatorSeconds }) => sum + operatorSeconds, 0)
     expect(effortAt(heavy)).toBeGreaterThan(effortAt(light))
   },
   moreStagesThanAt: (plan, celsius, job) => {

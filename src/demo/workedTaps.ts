@@ -1,4 +1,4 @@
-import type { Act, Plan } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Plan } from '@/core/plan/plan'
 import type { RunEvent } from '@/core/run/runState'
 
 /** How the demo shop works against the house's times: careful with the brush, quick with the gun. */
@@ -17,12 +17,15 @@ const swings = [1, 0.93, 1.08, 0.97, 1.04]
 export function workedTaps(plan: Plan, finishedAt: Date): RunEvent[] {
   let seconds = 0
   const readyAt = new Map<string, number>()
-  const ends = plan.steps.map(({ id, act, corner, stageId, operatorSeconds, startsDwell }, index) => {
+  const ends = plan.steps.map((step, index) => {
+    const { id, act, corner, stageId, operatorSeconds, startsDwell } = step
     const key = `${corner}.${stageId}`
     const from = startsDwell ? seconds : Math.max(seconds, readyAt.get(key) ?? 0)
     const swing = swings[index % swings.length] as number
     seconds = from + operatorSeconds * (paces[act] ?? 1) * swing
-    if (startsDwell) readyAt.set(key, seconds + startsDwell.minSeconds)
+    if (startsDwell)
+      for (const started of stagesOfStep(step))
+        readyAt.set(`${corner}.${started}`, seconds + startsDwell.minSeconds)
     return { id, seconds }
   })
   return ends.map((end) => ({

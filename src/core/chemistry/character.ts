@@ -43,6 +43,7 @@ export const characters: Record<FamilyId, Character> = {
   alkalineFoam: character(['lance', 'pumpFoamer'], 300, 1),
   acidCleaner: character(['trigger'], 60, 0, 2),
   heavyGel: character(['trigger'], 420, 2, 2, true),
+  metalPolish: character(['cloth'], 120, 1, 1),
   quickDetailer: character(['cloth'], 60),
   sprayRinseSilica: character(['trigger'], 30, 1),
   sprayWax: character(['cloth', 'trigger'], 60),

@@ -75,7 +75,7 @@ const cleaning = {
   },
   ironClayLubricant: {
     name: 'iron remover with clay lubricant', ratings: { bondedDust: 4 }, wear: 'strips', strength: neat,
-    dwellSeconds: seconds(60, 240), delivery: 'trigger', surfaces: ['wheel'], traits: ['ironReactive'], hazards: ['irritant', 'fumes'],
+    dwellSeconds: seconds(60, 240), delivery: 'trigger', surfaces: ['wheel'], traits: ['ironReactive', 'abrasive'], hazards: ['irritant', 'fumes'],
     needsDry: false, purposeText: 'dissolving and claying at once, one wheel at a time',
   },
   tarRemover: {
@@ -102,6 +102,11 @@ const cleaning = {
     name: 'heavy wheel gel', ratings: { film: 4, freshDust: 4, bondedDust: 3, organic: 3 }, wear: 'strips', strength: neat,
     dwellSeconds: seconds(180, 420), delivery: 'trigger', surfaces: ['wheel'], traits: ['ironReactive'], hazards: ['irritant', 'fumes'],
     needsDry: false, purposeText: 'neglected wheels in one step',
+  },
+  metalPolish: {
+    name: 'metal polish', ratings: { mineral: 1 }, wear: 'strips', strength: neat,
+    dwellSeconds: seconds(0, 120), delivery: 'cloth', surfaces: ['wheel'], traits: ['abrasive'], hazards: ['irritant'],
+    needsDry: true, purposeText: 'haze and dullness of bare metal, by hand',
   },
 } as const satisfies Record<string, Omit<CleaningFamily, 'purpose' | keyof Character>> // prettier-ignore
 

@@ -14,6 +14,7 @@ export const traits = [
   'ironReactive',
   'solvent',
   'gloss',
+  'abrasive',
 ] as const
 /** Chemistry that rules speak about. */
 export type Trait = (typeof traits)[number]

@@ -21,6 +21,10 @@ export interface Product {
   readonly wear?: ProtectionWear
   /** Larger or smaller packs it can be bought in, for comparing what a clean wheel costs. */
   readonly otherPacks: readonly Pack[]
+  /** What the person wrote beside it. */
+  readonly note?: string
+  /** Name or note speak of fluoride, but the safety data sheet was read and names none. */
+  readonly fluorideChecked?: boolean
   /** The safety data sheet names fluoride: nothing is ever planned with it. */
   readonly containsFluoride: boolean
   /** Kept for the records, not planned with. */

@@ -1,5 +1,6 @@
 import { familyIds, familyOf, type FamilyId } from './families'
 import type { Product } from './product'
+import { usualPacks } from './usualPacks'
 
 /** A product with the defaults of its family, for people who have not filled their cabinet yet. */
 export function productFromFamily(family: FamilyId, changes: Partial<Product> = {}): Product {
@@ -12,9 +13,8 @@ export function productFromFamily(family: FamilyId, changes: Partial<Product> = 
     dwellSeconds,
     delivery,
     ratings: {},
-    packMillilitres: 1000,
-    packPriceMinor: 1500,
-    stockMillilitres: 1000,
+    ...usualPacks[family],
+    stockMillilitres: usualPacks[family].packMillilitres,
     otherPacks: [],
     containsFluoride: false,
     archived: false,

@@ -7,6 +7,7 @@ import { services } from '@/core/services/service'
 import { isDarkOrSoft } from '@/core/finishes/finish'
 import { amountAt, needOf, wheelSoils, type Need, type WheelSoil } from './need'
 import { optionsFor, type Option } from './option'
+import { wantsPresoak } from './presoak'
 import { searchPlans } from './search'
 import { roles } from './role'
 import type { Found, SearchRules } from './stages'
@@ -33,8 +34,9 @@ export interface GroupChoice {
  * without grit is treated dry.
  */
 function startsDry(group: WheelGroup, job: Job): boolean {
+  if (job.conditions.raining || wantsPresoak(group, job)) return false
   if (job.schools.rinseFirst !== 'byFinish') return job.schools.rinseFirst === 'never'
-  const grit = Math.max(...group.zones.map((zone) => amountAt(group, zone, 'grit')))
+  const grit = Math.max(0, ...group.zones.map((zone) => amountAt(group, zone, 'grit')))
   const soft = group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
   const known = group.corners.every(({ finishes }) => finishes.face !== undefined)
   return known && !soft && grit === 0
@@ -102,7 +104,7 @@ function bySchool(options: readonly Option[], group: WheelGroup, job: Job): read
 /** Light or clear dirt on live protection is no case for what strips it. */
 function nothingStronger(options: readonly Option[], group: WheelGroup): readonly Option[] {
   const soils = wheelSoils.filter((soil) => soil !== 'tar')
-  const worst = Math.max(...soils.map((soil) => worstGrade(group.corners, group.zones, soil)))
+  const worst = Math.max(0, ...soils.map((soil) => worstGrade(group.corners, group.zones, soil)))
   if (!isProtected(group) || worst > 2) return options
   const mild = options.filter(({ product, role }) => wearOf(product) !== 'strips' || role === 'tar')
   return mild.some(({ judgement }) => judgement.verdict !== 'no') ? mild : options
@@ -118,6 +120,7 @@ export function chooseForGroup(
   allOptions = optionsFor(group, job),
 ): GroupChoice {
   const options = nothingStronger(bySchool(allOptions, group, job), group)
+  const inTime = options.filter(({ isLastResort }) => !isLastResort)
   const dry = startsDry(group, job)
   const foam = foamsOver(group, job)
     ? job.cabinet.filter(({ family }) => family === 'alkalineFoam').map(({ id }) => id)
@@ -133,10 +136,14 @@ export function chooseForGroup(
   const need = needOf(group, job)
   const known = { group, need, rules, startsDry: dry, bySchool: options.length < allOptions.length }
   // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.
-  const mild = options.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')
+  const mild = inTime.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')
   if (services[job.service].sparesProtection && isProtected(group) && rules.pinned.length === 0) {
     const found = searchWhatCan(mild, need, rules)
     if (found.plans.length > 0 && found.unreached.length === 0) return { ...known, options: mild, ...found }
+  }
+  if (inTime.length < options.length) {
+    const found = searchWhatCan(inTime, need, rules)
+    if (found.plans.length > 0 && found.unreached.length === 0) return { ...known, options: inTime, ...found }
   }
   return { ...known, options, ...searchWhatCan(options, need, rules) }
 }

@@ -1,26 +1,29 @@
 import type { ProtectionWear } from '@/core/chemistry/family'
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
+import { coldBelowCelsius } from '@/core/efficacy/coldDwell'
+import { removalInTime } from '@/core/efficacy/removalInTime'
 import { removalExponent, type Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
 import { isDarkOrSoft } from '@/core/finishes/finish'
-import { surfaceCelsiusOf, type Job } from '@/core/job/job'
+import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { millilitresAtCorner } from '@/core/effort/amounts'
 import { stageSeconds } from '@/core/effort/operatorTime'
 import type { StageKind } from '@/core/work/stageKind'
 import { exp } from '@/core/quantity/steady'
-import { protectionFacts } from '@/core/protection/kinds'
+import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
 import { judgePlaces, rulesAbout, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import type { Grade } from '@/core/soils/soil'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
-import { amountAt, wheelSoils, type WheelSoil } from './need'
+import { amountAt, needOf, wheelSoils, type WheelSoil } from './need'
 import { roleOf, type Role } from './role'
-import type { WheelGroup } from './wheelGroup'
+import { cornersToTreat, zonesToTreat } from './spots'
+import { positionsOf, type WheelGroup } from './wheelGroup'
 
 /**
  * What a plan costs: hand time, product in minor units, lives of protection (share lost times wheels), things that ask
@@ -44,14 +47,16 @@ export interface Option {
   /** The same where it is the first on a dry wheel. */
   readonly removesFirst: readonly number[]
   readonly cost: Cost
+  /** A second round on a finish that stands something stronger, or for the cold alone: strength and time come first. */
+  readonly isLastResort: boolean
   /** Weak while film is above grade 1. */
   readonly ironAlone: boolean
 }
 
 /** Families that work on iron alone: on film they only reach the top layer. */
 const ironAlone: readonly FamilyId[] = ['ironRemover', 'ironTarRemover', 'ironClayLubricant']
-/** A pre-soak before the rinse is no stage of its own. */
-const notAStage: readonly FamilyId[] = ['rinselessPresoak']
+/** A pre-soak comes before the rinse, polish after all else: neither cleans in the sense of a stage. */
+const notAStage: readonly FamilyId[] = ['rinselessPresoak', 'metalPolish']
 
 /** Strengths worth considering: the label's ends and the middle between them. */
 function strengthsOf({ strength: { from, to } }: Product): number[] {
@@ -90,6 +95,9 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
           : Math.max(celsius, hottestMeasured(job.conditions) ?? -Infinity),
         isReckoned: !isMeasured && celsius > (hottestMeasured(job.conditions) ?? -Infinity),
         exposure: job.conditions.exposure,
+        airCelsius: job.conditions.airCelsius,
+        humidityShare: job.conditions.humidityShare,
+        raining: job.conditions.raining,
         protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
         protectionCuring: corner.curing,
         // The knock-down rinse takes grit away before anything else.
@@ -108,6 +116,20 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
   return [...sites.values()]
 }
 
+/** What the rules leave of a label's times. */
+export interface JudgedDwell {
+  /** Left to work before the brush. */
+  readonly dwellSeconds: number
+  /** Left to work in all, the brush included. */
+  readonly actingSeconds: number
+  /** On the wheel at most, to the rinse. */
+  readonly labelMaxSeconds: number
+  readonly judgement: Judgement
+}
+
+/** Under the brush chemistry goes on working, seconds. House estimate. */
+const brushSeconds = 90
+
 /**
  * The dwell a product may have here, longest first, with what the rules say of it: `dwellSeconds` is how long it is left
  * to work before the brush, `labelMaxSeconds` how long it may be on until the rinse.
@@ -117,7 +139,7 @@ export function judgedDwell(
   sites: readonly UseSite[],
   fraction: number,
   rules: readonly Rule[] = rulesAbout({ product }),
-): { readonly dwellSeconds: number; readonly labelMaxSeconds: number; readonly judgement: Judgement } {
+): JudgedDwell {
   const { min, max } = product.dwellSeconds
   const judged = (dwellSeconds: number) =>
     judgePlaces(
@@ -126,12 +148,17 @@ export function judgedDwell(
     )
   const atMost = judged(max)
   const capped = atMost.rules.some((rule) => rule.dwellCap !== undefined) || atMost.verdict === 'no'
-  if (!capped || min === max) return { dwellSeconds: max, labelMaxSeconds: max, judgement: atMost }
+  if (!capped || min === max)
+    return { dwellSeconds: max, actingSeconds: max, labelMaxSeconds: max, judgement: atMost }
   const shortest = Math.max(min, Math.min(max, 15))
   const judgement = judged(shortest)
   // What a delicate finish caps is the wait; only where the long stay itself is forbidden the label is shorter, too.
   const isLabelKept = atMost.verdict !== 'no' || judgement.verdict === 'no'
-  return { dwellSeconds: shortest, labelMaxSeconds: isLabelKept ? max : shortest, judgement }
+  const labelMaxSeconds = isLabelKept ? max : shortest
+  // It goes on working under the brush; suds are renewed by every stroke of the mitt.
+  const actingSeconds =
+    product.delivery === 'bucket' ? max : Math.min(labelMaxSeconds, shortest + brushSeconds)
+  return { dwellSeconds: shortest, actingSeconds, labelMaxSeconds, judgement }
 }
 
 const pointsOfHazard = { irritant: 0, corrosive: 1, fumes: 0.3, flammable: 0.4 } as const
@@ -174,7 +201,10 @@ const isDelicate = (group: WheelGroup): boolean =>
 
 /** A second round is for heavy dirt, and for finishes that stand nothing stronger; a third would be the wrong product. */
 const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>
-  gradeFor(product, group) >= 3 || (gradeFor(product, group) === 2 && isDelicate(group)) ? [1, 2] : [1]
+  product.family !== 'ironTarRemover' &&
+  (gradeFor(product, group) >= 3 || (gradeFor(product, group) === 2 && isDelicate(group)))
+    ? [1, 2]
+    : [1]
 
 /**
  * What rubbing costs where abrasive dust is still there: the amount left when the brush begins, by the softness of the
@@ -201,18 +231,52 @@ function touchRisk(
   return amount * (exp(-dissolved) + second) * softness
 }
 
+/** Whether one round would do on a wheel that is not cold. */
+function isOnlyForCold(
+  product: Product,
+  fraction: number,
+  dwellSeconds: number,
+  group: WheelGroup,
+  job: Job,
+): boolean {
+  if (surfaceCelsiusOf(job) >= coldBelowCelsius) return false
+  const { required } = needOf(group, job)
+  return wheelSoils.every((soil, at) => {
+    const warm = removalExponent(soil, { product, fraction, dwellSeconds, surfaceCelsius: 20 }, job.estimates)
+    return ratingOf(product, soil) === 0 || warm >= (required[at] ?? 0)
+  })
+}
+
+/** What a role is worked as, for its minutes. */
+const kindOfRole = (role: Role, dries: boolean): StageKind =>
+  dries ? 'tar' : role === 'iron' ? 'iron' : role === 'acid' ? 'mineral' : 'wash'
+
+/** Layers that a strong cleaner costs; before a coating whatever is there has to come off anyway. */
+function layersToSpare({ corners }: WheelGroup, job: Job): ProtectionKind[] {
+  const layers = [...new Set(corners.flatMap(({ protection }) => protection))].filter(
+    (kind) => protectionFacts[kind].on === 'wheel',
+  )
+  const comesOff = services[job.service].protection === 'coat' && !layers.includes('ceramicCoating')
+  return comesOff ? [] : layers
+}
+
 function optionOf(
   product: Product,
   fraction: number,
   rounds: 1 | 2,
   group: WheelGroup,
-  judged: ReturnType<typeof judgedDwell>,
-  secondsOf: (kind: StageKind, rounds: number) => number,
+  judged: JudgedDwell,
+  secondsOf: (kind: StageKind, rounds: number, corners: readonly Corner[]) => number,
   job: Job,
 ): Option {
   const family = familyOf(product.family)
   const { dwellSeconds, labelMaxSeconds, judgement } = judged
-  const use: Use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
+  const use: Use = {
+    product,
+    fraction,
+    dwellSeconds: judged.actingSeconds,
+    surfaceCelsius: surfaceCelsiusOf(job),
+  }
   const dries = family.purpose === 'clean' && family.needsDry
   const clay = product.family === 'ironClayLubricant' ? estimate('mechanicsClay', job.estimates) : 1
   // From a bucket the wheel's own water does not count.
@@ -222,19 +286,16 @@ function optionOf(
   // Solvents, iron removers and acids are for what they are good at; what they take in passing is no reason for them.
   const isFor = (soil: WheelSoil): boolean => role === 'wash' || ratingOf(product, soil) > 1
   const full = wheelSoils.map((soil) =>
-    isFor(soil) ? removalExponent(soil, use, job.estimates) * (soil === 'bondedDust' ? clay : 1) * again : 0,
+    isFor(soil) ? removalInTime(soil, use, job.estimates) * (soil === 'bondedDust' ? clay : 1) * again : 0,
   )
   const fresh = (full[wheelSoils.indexOf('freshDust')] ?? 0) / again
+  const kind = kindOfRole(role, dries)
+  const [corners, zones] = [cornersToTreat(kind, product, group), zonesToTreat(product, group)]
   const millilitres =
     product.delivery === 'bucket'
       ? (job.equipment.bucketLitres * 1000 * group.corners.length) / job.corners.length
-      : group.corners.reduce(
-          (sum, { wheel }) => sum + millilitresAtCorner(wheel, group.zones, product.delivery, job.estimates),
-          0,
-        )
-  const layers = [...new Set(group.corners.flatMap(({ protection }) => protection))].filter(
-    (kind) => protectionFacts[kind].on === 'wheel',
-  )
+      : corners.reduce((sum, corner) => sum + millilitresAtCorner(product, corner, zones, job.estimates), 0)
+  const layers = layersToSpare(group, job)
   const paidRounds = product.delivery === 'bucket' ? 1 : rounds
   return {
     product,
@@ -245,15 +306,18 @@ function optionOf(
     role,
     judgement,
     removes: full.map((value) => value * thinned),
-    removesFirst: full,
+    removesFirst: job.conditions.raining ? full.map((value) => value * thinned) : full,
     cost: [
-      secondsOf(dries ? 'tar' : role === 'iron' ? 'iron' : 'wash', rounds),
+      secondsOf(kind, rounds, corners),
       // Whole minor units: nobody chooses by less.
       Math.ceil((paidRounds * millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
-      rounds * wearShare(wearOf(product), use, layers, job.estimates) * group.corners.length,
+      rounds * wearShare(wearOf(product), use, layers, job.estimates) * corners.length,
       riskOf(product, judgement) +
         (role === 'wash' && !dries ? touchRisk(product, rounds, fresh, group, job) : 0),
     ],
+    isLastResort:
+      rounds === 2 &&
+      (!isDelicate(group) || isOnlyForCold(product, fraction, judged.actingSeconds, group, job)),
     ironAlone: ironAlone.includes(product.family),
   }
 }
@@ -262,11 +326,10 @@ function optionOf(
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf(group, job)
   const known = new Map<string, number>()
-  const secondsOf = (kind: StageKind, rounds: number): number => {
-    const key = `${kind} ${rounds}`
+  const secondsOf = (kind: StageKind, rounds: number, corners: readonly Corner[]): number => {
+    const key = `${kind} ${rounds} ${positionsOf({ corners }).join()}`
     const seconds =
-      known.get(key) ??
-      group.corners.reduce((sum, corner) => sum + stageSeconds(kind, rounds, corner, job), 0)
+      known.get(key) ?? corners.reduce((sum, corner) => sum + stageSeconds(kind, rounds, corner, job), 0)
     known.set(key, seconds)
     return seconds
   }

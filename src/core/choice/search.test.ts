@@ -23,6 +23,7 @@ const optionOf = ({ removes, boost, cost, ironAlone, forbidden, role }: Small, i
   dwellSeconds: 60,
   labelMaxSeconds: 60,
   rounds: 1,
+  isLastResort: false,
   role,
   judgement: { verdict: forbidden ? 'no' : 'fine', rules: [] },
   removes,

@@ -1,16 +1,12 @@
 import { mechanicsOf } from '@/core/efficacy/mechanics'
 import type { Corner, Job } from '@/core/job/job'
 import { surfaceOf } from '@/core/rules/judge'
-import { services } from '@/core/services/service'
+import { gapOf } from '@/core/reach/gap'
 import { pickTool } from '@/core/reach/pickTool'
+import { workedZones } from '@/core/reach/zoneReach'
 import type { Tool } from '@/core/tools/tool'
-import { spokeGapMillimetres } from '@/core/wheel-geometry'
-import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { axleOf, inWalkingOrder, type Position } from '@/core/wheel/position'
-import { wheelZones, type Zone } from '@/core/wheel/zone'
-
-/** Zones only reached between the spokes; a closed wheel hides them until it is off. */
-export const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
+import type { Zone } from '@/core/wheel/zone'
 
 /** Wheels of an axle that are alike in all that matters, and so get the same chemistry. */
 export interface WheelGroup {
@@ -26,26 +22,9 @@ export interface WheelGroup {
 export const positionsOf = ({ corners }: Pick<WheelGroup, 'corners'>): Position[] =>
   corners.map(({ position }) => position)
 
-/** Clear gap between two spokes, mm; no limit where the wheel is off and worked from behind. */
-export const gapOf = ({ wheel }: Corner, wheelsOff: boolean): number =>
-  wheelsOff
-    ? Infinity
-    : spokeGapMillimetres(
-        wheel.spokeCount,
-        wheel.spokeWidthMillimetres,
-        wheel.tyre.rimDiameterInches * millimetresPerInch,
-      )
-
-/** Zones of a wheel that can be got at. */
-export function reachableZones(corner: Corner, job: Job): Zone[] {
-  const all: Zone[] = [...wheelZones, 'caliper']
-  const closed = corner.wheel.spokeCount === 0 && !services[job.service].wheelsOff
-  return closed ? all.filter((zone) => !behindTheFace.includes(zone)) : all
-}
-
 function toolAt(zone: Zone, corner: Corner, job: Job): Tool | null {
   return pickTool(zone, job.tools, {
-    gapMillimetres: gapOf(corner, services[job.service].wheelsOff),
+    gapMillimetres: gapOf(corner, job),
     surface: surfaceOf(zone, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,
@@ -59,12 +38,14 @@ export function groupWheels(job: Job): WheelGroup[] {
   for (const corner of inWalkingOrder(job.corners)) {
     const { wheel, finishes, protection, curing, position } = corner
     // Dirt differs from wheel to wheel of an axle; the recipe is for the worst of them.
-    const key = JSON.stringify([axleOf(position), wheel, finishes, protection, curing])
+    const key = JSON.stringify([
+      axleOf(position), wheel, finishes, protection, curing, workedZones(corner, job),
+    ]) // prettier-ignore
     groups.set(key, [...(groups.get(key) ?? []), corner])
   }
   return [...groups.values()].map((corners) => {
     const [first] = corners as [Corner, ...Corner[]]
-    const zones = reachableZones(first, job)
+    const zones = workedZones(first, job)
     const tools = new Map(zones.map((zone) => [zone, toolAt(zone, first, job)]))
     return {
       corners,

@@ -1,6 +1,7 @@
 import type { GroupChoice } from './chooseForGroup'
 import { filmIndex, wheelSoils } from './need'
 import type { Option } from './option'
+import type { Role } from './role'
 import { effectOf, type Found } from './stages'
 import { familyOf } from '@/core/chemistry/families'
 import type { StageKind } from '@/core/plan/plan'
@@ -50,10 +51,18 @@ function ironFirst(choice: GroupChoice, order: readonly number[]): readonly numb
   return meets(choice, turned) ? turned : order
 }
 
+/** Wash, iron remover on the wet wheel, acid, and solvent last on the dried wheel: the trade's order, where it still takes everything. */
+function inTradeOrder(choice: GroupChoice, order: readonly number[]): readonly number[] {
+  const rank = (at: number): number => tradeOrder.indexOf(choice.options[at]?.role ?? 'wash')
+  const sorted = [...order].sort((a, b) => rank(a) - rank(b))
+  return meets(choice, sorted) ? sorted : order
+}
+const tradeOrder: readonly Role[] = ['wash', 'iron', 'acid', 'tar']
+
 /** The stages of a found plan on its group. */
 export function groupStages(choice: GroupChoice, found: Found): GroupStage[] {
   const { options, need, rules } = choice
-  const order = ironFirst(choice, found.stages)
+  const order = ironFirst(choice, inTradeOrder(choice, found.stages))
   let sums: readonly number[] = wheelSoils.map(() => 0)
   return order.map((at, index) => {
     const option = options[at] as Option

@@ -33,6 +33,8 @@ export interface Conditions {
   readonly surfaceCelsius?: number
   readonly readings: readonly SurfaceReading[]
   readonly exposure: Exposure
+  /** Rain falls on the wheels. */
+  readonly raining: boolean
   /** 0 to 1. */
   readonly humidityShare: number
   readonly windKilometresPerHour: number
@@ -66,6 +68,24 @@ export interface SurfaceEstimate {
   readonly wattsPerM2: number
 }
 
+/** Sun on the wheel of a corner, W/m²: by where it faces, clouds and shade; of the usual sun where nobody said where and when. */
+export function sunOn(
+  position: Position,
+  conditions: Conditions,
+  at: Pick<HourAhead, 'sun' | 'cloudShare'> | null = null,
+): number {
+  const share = exposureShares[conditions.exposure].beam
+  if (share === 0) return 0
+  const { cloudShare } = at ?? conditions
+  const sun = at?.sun ?? conditions.sun
+  const facing = sun
+    ? facingDegrees(position, conditions.headingDegrees).map((direction) =>
+        uprightWattsPerM2(sun, direction, cloudShare),
+      )
+    : [uprightWattsPerM2(usualSun, usualSun.azimuthDegrees, cloudShare)]
+  return share * Math.max(...facing)
+}
+
 /** Surface temperature of a corner: as measured, else from sun, wind and finish. */
 export function surfaceOfCorner(
   corner: {
@@ -81,19 +101,8 @@ export function surfaceOfCorner(
     const measured = reading?.celsius ?? conditions.surfaceCelsius
     if (measured !== undefined) return { celsius: measured, isMeasured: true, wattsPerM2: 0 }
   }
-  const { airCelsius, windKilometresPerHour, cloudShare } = at ?? conditions
-  const sun = at?.sun ?? conditions.sun
-  const share = exposureShares[conditions.exposure].beam
-  const facing = facingDegrees(corner.position, conditions.headingDegrees)
-  const wattsPerM2 =
-    share === 0
-      ? 0
-      : share *
-        Math.max(
-          ...(sun
-            ? facing.map((direction) => uprightWattsPerM2(sun, direction, cloudShare))
-            : [uprightWattsPerM2(usualSun, usualSun.azimuthDegrees, cloudShare)]),
-        )
+  const { airCelsius, windKilometresPerHour } = at ?? conditions
+  const wattsPerM2 = sunOn(corner.position, conditions, at)
   const finish = judgedAs(corner.finishes.face?.finish ?? 'unknown')
   const absorptance =
     corner.finishes.face?.finish === 'unknown' || !corner.finishes.face
@@ -111,6 +120,7 @@ export const plainConditions = (changes: Partial<Conditions> = {}): Conditions =
   airCelsius: 18,
   readings: [],
   exposure: 'shade',
+  raining: false,
   humidityShare: 0.55,
   windKilometresPerHour: 8,
   cloudShare: 0.3,

@@ -8,6 +8,7 @@ const wheel = testWheel()
 describe('cost per clean wheel', () => {
   it('compares every package, cheapest first', () => {
     const remover = productFromFamily('ironRemover', {
+      packMillilitres: 1000,
       packPriceMinor: 2000,
       otherPacks: [{ millilitres: 5000, priceMinor: 5000 }],
     })

@@ -56,7 +56,7 @@ export function cleanWheelCosts(
         const mix =
           product.delivery === 'bucket'
             ? (bucketLitres * 1000) / wheelsPerBucket
-            : millilitresAtCorner(wheel, wheelZones, product.delivery, own)
+            : millilitresAtCorner(product, { wheel }, wheelZones, own)
         return [{ fraction, rounds, concentrateMillilitres: rounds * mix * fraction }]
       })
       const best = ways.sort(

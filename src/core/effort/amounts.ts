@@ -1,7 +1,19 @@
 import type { Delivery } from '@/core/chemistry/family'
+import { familyOf, type FamilyId } from '@/core/chemistry/families'
+import type { Product } from '@/core/chemistry/product'
 import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { worstGrade, type ZoneLoads } from '@/core/soils/zoneLoads'
 import { wheelAreas, type WheelGeometry } from '@/core/wheel-geometry'
-import type { Zone } from '@/core/wheel/zone'
+import { wheelZones, type Zone } from '@/core/wheel/zone'
+
+/** What is laid down, and how. */
+export type Laid = Pick<Product, 'family' | 'delivery'>
+
+/** A wheel with what is on it; without loads, a wheel that is dirty all over. */
+export interface LaidOn {
+  readonly wheel: WheelGeometry
+  readonly loads?: ZoneLoads
+}
 
 const coverageIds: Record<Exclude<Delivery, 'bucket'>, EstimateId> = {
   trigger: 'coverageTrigger',
@@ -9,6 +21,13 @@ const coverageIds: Record<Exclude<Delivery, 'bucket'>, EstimateId> = {
   lance: 'coverageLance',
   brush: 'coverageBrush',
   cloth: 'coverageCloth',
+}
+
+function coverageOf({ family: id, delivery }: Laid, own: OwnEstimates): number {
+  const family = familyOf(id)
+  if (family.purpose === 'protect' && family.onWet) return estimate('coverageSprayRinse', own)
+  if (id === 'ceramicCoating') return estimate('coverageCoating', own)
+  return delivery === 'bucket' ? 0 : estimate(coverageIds[delivery], own)
 }
 
 /** Area of some zones of a wheel, m². Small parts (lugs, cap, valve, lip) lie within the face. */
@@ -25,15 +44,57 @@ export function zonesAreaM2(wheel: WheelGeometry, zones: readonly Zone[]): numbe
   return zones.reduce((sum, zone) => sum + (of[zone] ?? 0), 0)
 }
 
-/** Working mix for one round on one wheel: area × coverage × waste through the open face. Millilitres; a bucket is mixed once. */
+/** Hands lay down by habit: a small wheel gets more than its area asks for, a large one not all of it. m². House estimate. */
+const habit = {
+  wheel: { least: 0.5, most: 0.9 },
+  tyre: { least: 0.15, most: 0.25 },
+  arch: { least: 0.25, most: 0.4 },
+} as const
+
+const within = (value: number, { least, most }: { readonly least: number; readonly most: number }): number =>
+  Math.min(most, Math.max(least, value))
+
+/** Area that is laid over: with what goes through the open face, between what hands usually do, m². */
+function laidAreaM2(wheel: WheelGeometry, zones: readonly Zone[], own: OwnEstimates): number {
+  if (zones.length > 0 && zones.every((zone) => zone === 'arch'))
+    return within(zonesAreaM2(wheel, zones), habit.arch)
+  if (zones.length > 0 && zones.every((zone) => zone === 'tyre'))
+    return within(zonesAreaM2(wheel, zones), habit.tyre)
+  const area = zonesAreaM2(wheel, zones) * (1 + estimate('openWheelWaste', own) * wheel.openness)
+  return zones.includes('face') ? within(area, habit.wheel) : Math.min(area, habit.wheel.most)
+}
+
+/** Zones in which bonded dust asks for half of the wheel only: the barrel's side, and the feet of the spokes. */
+const dustSide: readonly Zone[] = ['barrel', 'spokeBacks', 'lugSeats', 'windows']
+
+/** Solvent is dabbed where the lumps are: by the worst grade of tar, ml a wheel. */
+function tarMillilitres(loads: ZoneLoads, zones: readonly Zone[], own: OwnEstimates): number {
+  const few = estimate('tarFewMillilitres', own)
+  const peppered = estimate('tarPepperedMillilitres', own)
+  const byGrade = [0, few * 0.75, few * 1.25, (few + peppered) / 2, peppered]
+  return byGrade[worstGrade([{ loads }], zones, 'tar')] ?? 0
+}
+
+const ironRemovers: readonly FamilyId[] = ['ironRemover', 'ironClayLubricant', 'ironTarRemover']
+
+function shareOf({ family }: Laid, loads: ZoneLoads, zones: readonly Zone[]): number {
+  if (!ironRemovers.includes(family)) return 1
+  const dusty = wheelZones.filter((zone) => zones.includes(zone) && (loads[zone]?.bondedDust ?? 0) > 0)
+  return dusty.length > 0 && dusty.every((zone) => dustSide.includes(zone)) ? 0.5 : 1
+}
+
+/**
+ * Working mix for one round on one wheel, millilitres: laid area × coverage; solvents by their lumps, iron removers by
+ * half where only the barrel's side carries dust. A bucket is mixed once, so nothing by the wheel.
+ */
 export function millilitresAtCorner(
-  wheel: WheelGeometry,
+  laid: Laid,
+  { wheel, loads }: LaidOn,
   zones: readonly Zone[],
-  delivery: Delivery,
   own: OwnEstimates,
 ): number {
-  if (delivery === 'bucket') return 0
-  const throughFace = zones.some((zone) => zone !== 'arch' && zone !== 'tyre')
-  const waste = throughFace ? 1 + estimate('openWheelWaste', own) * wheel.openness : 1
-  return zonesAreaM2(wheel, zones) * estimate(coverageIds[delivery], own) * waste
+  if (laid.delivery === 'bucket') return 0
+  if (loads && laid.family === 'tarRemover') return tarMillilitres(loads, zones, own)
+  const share = loads ? shareOf(laid, loads, zones) : 1
+  return laidAreaM2(wheel, zones, own) * coverageOf(laid, own) * share
 }

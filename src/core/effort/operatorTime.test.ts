@@ -49,7 +49,7 @@ describe('hand time', () => {
     const protect = (family: 'sprayRinseSilica' | 'wheelWax' | 'ceramicCoating') =>
       secondsOfAct('protect', 'protect', at(), house, family)
     expect([protect('sprayRinseSilica'), protect('wheelWax'), protect('ceramicCoating')]).toEqual([
-      12, 75, 840,
+      12, 75, 720,
     ])
   })
 

@@ -2,6 +2,7 @@ import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/h
 import { familyOf } from '@/core/chemistry/families'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
+import { services } from '@/core/services/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { Paces } from '@/core/pace/paces'
 import type { Grade, Soil } from '@/core/soils/soil'
@@ -15,7 +16,9 @@ import type { StageKind } from '@/core/work/stageKind'
 const idOf = (act: Act): EstimateId => `seconds${act.charAt(0).toUpperCase()}${act.slice(1)}` as EstimateId
 
 /** What a person's hours depend on: the shop's values, and how the person's own logged times compare. */
-export type Hands = Pick<Job, 'estimates' | 'pace'>
+export type Hands = Pick<Job, 'estimates' | 'pace'> & Partial<Pick<Job, 'service'>>
+
+const isQuick = ({ service }: Hands): boolean => service !== undefined && services[service].isQuick === true
 
 /** The wheel and the dirt on it that hands work at. */
 export type WorkedWheel = Pick<Corner, 'wheel' | 'loads'>
@@ -24,13 +27,17 @@ const paced = (act: Act, seconds: number, pace: Paces): number => seconds * (pac
 
 /** Looks go wheel by wheel; the rest is done once, however many wheels there are. */
 const lookedAt: readonly Act[] = ['lookRound', 'coolCheck', 'lookAgain', 'writeDown']
+/** Shorter on a round between two visits: the vehicle is known, and little is made ready. */
+const beforehand: readonly Act[] = ['lookRound', 'getReady', 'lookAgain', 'writeDown']
 
 /**
  * Hand time of an act of the whole job, seconds. House estimate for four wheels, corrected by logged times.
  * @param wheels how many there are
  */
-export function secondsOfJobAct(act: Act, { estimates, pace }: Hands, wheels = 4): number {
-  const share = lookedAt.includes(act) ? 0.3 + 0.7 * (wheels / 4) : 1
+export function secondsOfJobAct(act: Act, hands: Hands, wheels = 4): number {
+  const { estimates, pace } = hands
+  const light = isQuick(hands) && beforehand.includes(act) ? estimate('quickShare', estimates) : 1
+  const share = light * (lookedAt.includes(act) ? 0.3 + 0.7 * (wheels / 4) : 1)
   return Math.round(paced(act, estimate(idOf(act), estimates) * share, pace))
 }
 
@@ -110,13 +117,30 @@ function houseSeconds(
         ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)
         : estimate('secondsScrub', own)
     case 'wipe':
-      return estimate('secondsWipe', own) * (kind === 'tar' ? dirtFactor(kind, at, own) : Math.sqrt(factor))
+      return wipingSeconds(kind, at, own)
     case 'dry':
       return estimate('secondsDry', own) * factor
     case 'protect':
       return estimate(protectId(family), own) * (protectId(family) === 'secondsProtectSprayed' ? 1 : factor)
     default:
       return estimate(idOf(act), own)
+  }
+}
+
+/** Wiping: lumps by their grade, dust and tyres at a stroke, polish and the wipe before a coating spoke by spoke. */
+function wipingSeconds(kind: StageKind, at: WorkedWheel, own: OwnEstimates): number {
+  const { factor } = contactOf(at.wheel, own)
+  switch (kind) {
+    case 'tar':
+      return estimate('secondsWipe', own) * dirtFactor(kind, at, own)
+    case 'polish':
+      return estimate('secondsPolish', own) * factor
+    case 'protect':
+      return estimate('secondsDegrease', own) * factor
+    case 'tyre':
+      return estimate('secondsWipeTyre', own)
+    default:
+      return estimate('secondsWipe', own) * Math.sqrt(factor)
   }
 }
 
@@ -127,6 +151,9 @@ function protectId(id: FamilyId | undefined): EstimateId {
   return family.onWet ? 'secondsProtectSprayed' : 'secondsProtect'
 }
 
+/** What light hands do in less time on a quick round. */
+const lightened: readonly Act[] = ['agitate', 'protect']
+
 /**
  * Hand time of one act of a stage at one wheel, seconds, from its geometry and dirt. House estimate, corrected by logged
  * times.
@@ -136,13 +163,13 @@ export function secondsOfAct(
   act: Act,
   kind: StageKind,
   at: WorkedWheel,
-  { estimates, pace }: Hands,
+  hands: Hands,
   family?: FamilyId,
 ): number {
-  return Math.max(
-    1,
-    Math.round(paced(act, Math.max(5, houseSeconds(act, kind, at, estimates, family)), pace)),
-  )
+  const { estimates, pace } = hands
+  const light = isQuick(hands) && lightened.includes(act) ? estimate('quickShare', estimates) : 1
+  const seconds = Math.max(5, houseSeconds(act, kind, at, estimates, family) * light)
+  return Math.max(1, Math.round(paced(act, seconds, pace)))
 }
 
 /** Hand time of the knock-down rinse: by the grit there is, and longer where a fabric liner holds it. */
@@ -158,7 +185,7 @@ export function knockDownSeconds(at: WorkedWheel, liner: ArchLiner, { estimates,
 export const dryingSeconds = (at: WorkedWheel, hands: Hands): number => secondsOfAct('dry', 'wash', at, hands)
 
 /** What the hands do in one stage at one wheel, in order. */
-export function actsOfStage(kind: StageKind, rounds: number): readonly Act[] {
+export function actsOfStage(kind: StageKind, rounds: number, family?: FamilyId): readonly Act[] {
   const inRounds = (...acts: Act[]) => Array.from({ length: rounds }, () => acts).flat()
   switch (kind) {
     case 'arch':
@@ -172,8 +199,12 @@ export function actsOfStage(kind: StageKind, rounds: number): readonly Act[] {
       return inRounds('dry', 'spray', 'wipe', 'rinse')
     case 'waterless':
       return inRounds('spray', 'wipe')
+    case 'presoak':
+      return ['spray']
+    case 'polish':
+      return ['wipe']
     case 'protect':
-      return ['protect']
+      return family === 'ceramicCoating' ? ['wipe', 'protect'] : ['protect']
     case 'dress':
       return ['dress']
   }
@@ -192,7 +223,7 @@ export function stageSeconds(
   family?: FamilyId,
 ): number {
   let round = 0
-  return actsOfStage(kind, rounds).reduce((sum, act) => {
+  return actsOfStage(kind, rounds, family).reduce((sum, act) => {
     if (act === 'spray') round += 1
     return sum + secondsOfAct(act, kind, afterRounds(at, round), hands, family)
   }, 0)

@@ -1,9 +1,11 @@
 import { coolingOf } from '@/core/conditions/hotBrakes'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
-import { takesOff, type Plan, type Step } from '@/core/plan/plan'
+import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
+import { jobStepIds } from '@/core/plan/stepId'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem'
 import { positionNames, type Position } from '@/core/wheel/position'
+import { isShadedBeside } from '@/core/steps/sunOrder'
 import { walkSecondsBetween } from './walking'
 
 /** The steps of a plan as operations; what comes before the first wheel and after the last is done by everybody together. */
@@ -18,7 +20,9 @@ export interface PlanProblem {
 
 /** Steps of the whole job that come before any wheel. */
 const isBefore = (step: Step): boolean =>
-  step.corner === null && ['lookRound', 'coolCheck', 'getReady'].includes(step.act) && step.id !== 'wheelsOn'
+  step.corner === null &&
+  ['lookRound', 'coolCheck', 'getReady'].includes(step.act) &&
+  step.id !== jobStepIds.wheelsOn
 const isAfter = (step: Step): boolean => step.corner === null && step.act !== 'body' && !isBefore(step)
 
 /** What is held during a step: one name for what is one thing. */
@@ -66,6 +70,15 @@ export function coolSeconds(job: Job, corner: Position): number {
   return cooling.ok ? Math.round(cooling.value.waitMinutes * 60) : 0
 }
 
+/** A mist comes no sooner than after this share of the film's time. House estimate. */
+const mistSpacing = 0.5
+
+/** Limits of comfort, not of chemistry: given up where the work has got out of its order. */
+export const restWhy = 'rest'
+
+/** A rinsed wheel waits no longer for its next wet step, seconds. House estimate. */
+const restSeconds = 600
+
 /** Builds the problem of a plan. Lags come from the steps: dwell and label from `startsDwell`, the wet limit from `wetLimitSeconds`. */
 export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): PlanProblem {
   const before = plan.steps.filter(isBefore)
@@ -86,17 +99,21 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
   for (const place of places.keys()) {
     const here = operations.filter((operation) => operation.place === place).map(({ id }) => id)
     here.slice(1).forEach((id, at) => order(here[at] as number, id))
-    here.forEach((id, at) => wetLags(id, here.slice(at + 1)))
+    here.forEach((id, at) => {
+      for (const stageId of stagesOfStep(steps[id] as Step)) wetLags(id, here.slice(at + 1), stageId)
+      restLag(id, here.slice(at + 1))
+    })
   }
+  finishAfterBody()
+  shadeFirst()
   /** What a step that puts something on asks of the steps after it, up to its rinse. */
-  function wetLags(id: number, later: readonly number[]): void {
+  function wetLags(id: number, later: readonly number[], stageId: string): void {
     const step = steps[id] as Step
-    if (step.stageId === null) return
     const sameWetting = (other: number): boolean => {
       const next = steps[other] as Step
       return (
-        (next.stageId === step.stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)) ||
-        (next.stageId !== step.stageId && takesOff(next, step.stageId))
+        (next.stageId === stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)) ||
+        (next.stageId !== stageId && takesOff(next, stageId))
       )
     }
     const own = later.filter(sameWetting)
@@ -104,8 +121,8 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     // A fresh round begins the label's clock anew; the rinse stops it.
     const rinse = later.find(
       (other) =>
-        takesOff(steps[other] as Step, step.stageId) ||
-        (steps[other]?.stageId === step.stageId && steps[other]?.act === 'spray'),
+        takesOff(steps[other] as Step, stageId) ||
+        (steps[other]?.stageId === stageId && steps[other]?.act === 'spray'),
     )
     if (step.startsDwell && next !== undefined) {
       const { minSeconds, maxSeconds } = step.startsDwell
@@ -128,13 +145,44 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     const isRinse = steps[wetter]?.act === 'rinse'
     // The brush is everywhere only when it is through; a rinse wets at its start.
     const most = step.wetLimitSeconds - (isRinse ? 0 : duration)
+    const latest = Math.max(most, leastUntil(id, wetter))
     lags.push({
       from: id,
       to: wetter,
-      minSeconds: 0,
-      maxSeconds: Math.max(most, leastUntil(id, wetter)),
+      // Mists are spaced by the film: straight after the spray they only run off.
+      minSeconds:
+        steps[wetter]?.act === 'reMist'
+          ? Math.min(latest, Math.round(mistSpacing * step.wetLimitSeconds))
+          : 0,
+      maxSeconds: latest,
       why: 'wet',
     })
+  }
+  /** A rinsed wheel is not left standing before its next wet step: it would dry to spots. */
+  function restLag(id: number, later: readonly number[]): void {
+    const step = steps[id] as Step
+    const [next] = later
+    if (next === undefined || (step.act !== 'rinse' && step.act !== 'preRinse')) return
+    if (steps[next]?.startsDwell)
+      lags.push({ from: id, to: next, minSeconds: 0, maxSeconds: restSeconds, why: restWhy })
+  }
+  /** Where the body is washed in between, drying and dressing wait until nothing wet comes any more. */
+  function finishAfterBody(): void {
+    const rinse = steps.findIndex((step) => step.id === jobStepIds.bodyRinse)
+    if (rinse < 0) return
+    steps.forEach((step, id) => {
+      if (step.act === 'dress' || (step.act === 'dry' && step.stageId === null)) order(rinse, id, 'body')
+    })
+  }
+  /** Work begins on the shaded side. */
+  function shadeFirst(): void {
+    const firsts = places.flatMap((place, at) => {
+      const first = operations.find((operation) => operation.place === at)
+      return place === 'vehicle' || !first ? [] : [{ place, id: first.id }]
+    })
+    for (const shaded of firsts)
+      for (const sunny of firsts)
+        if (isShadedBeside(shaded.place, sunny.place, job.conditions)) order(shaded.id, sunny.id, 'shade')
   }
   /** The shortest that can lie between two steps of one wheel when nobody leaves it. */
   function leastUntil(from: number, to: number): number {

@@ -7,7 +7,7 @@ import { solveSequence } from '@/core/sequence/solve'
 import { positionNames } from '@/core/wheel/position'
 import { faultsOf } from '@/core/sequence/verify'
 import { solveWithin } from './orderPlan'
-import { planProblem } from './planProblem'
+import { planProblem, restWhy } from './planProblem'
 import type { SettledStep } from './settledSteps'
 
 export interface Resumed {
@@ -37,7 +37,7 @@ export function remainingProblem(
   return {
     ...problem,
     // Between two things that are over nothing can be kept or broken any more.
-    lags: problem.lags.filter(({ from, to }) => !done.has(from) || !done.has(to)),
+    lags: problem.lags.filter(({ from, to, why }) => why !== restWhy && (!done.has(from) || !done.has(to))),
     done,
     peopleAtStart: Array.from({ length: problem.people }, (_, person) => ({
       availableAtSeconds: away[person] ?? 0,

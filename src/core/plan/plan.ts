@@ -24,6 +24,8 @@ export interface StageRule {
   readonly reason: string
   /** What to do; absent for a rule that forbids. */
   readonly care?: string
+  /** Asks for a test spot first. */
+  readonly testSpot?: true
 }
 
 /** The tool for some zones; null where nothing in the kit serves. */
@@ -79,6 +81,8 @@ export interface Step {
   readonly operatorSeconds: number
   /** Finishing this step starts a dwell clock; it runs until a step that stops it. */
   readonly startsDwell: { readonly minSeconds: number; readonly maxSeconds: number } | null
+  /** Further stages that go on with the same application: the same mix on arch and tyre. */
+  readonly alsoStarts?: readonly string[]
   /** The stage whose clock this step stops. */
   readonly stopsDwellOf: string | null
   /** Further stages that leave the wheel with the same rinse. */
@@ -90,6 +94,10 @@ export interface Step {
   readonly why: string
   readonly cautions: readonly string[]
 }
+
+/** The stages whose chemistry this step works with: its own, and those that go on with it. */
+export const stagesOfStep = ({ stageId, alsoStarts = [] }: Step): readonly string[] =>
+  stageId === null ? [] : [stageId, ...alsoStarts]
 
 /** Whether this step takes the chemistry of a stage off its wheel. */
 export const takesOff = ({ stopsDwellOf, alsoStops = [] }: Step, stageId: string | null): boolean =>

@@ -12,6 +12,8 @@ export interface StageTiming {
   readonly labelMaxSeconds: number
   /** 1: the whole wheel at once; 2, 3, 4: half, third, quarter by quarter. */
   readonly sections: number
+  /** The parts are zones, barrel and backs before face and details; absent: sectors of the whole wheel. */
+  readonly isByZones?: boolean
   /** Fine mists that keep it wet until the brush comes, per section. */
   readonly mists: number
   /** Nothing fits: do not start. */

@@ -1,19 +1,8 @@
-import type { WholeChoice } from '@/core/choice/namedPlans'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import { protectionFacts } from '@/core/protection/kinds'
-import type { StagedJob } from '@/core/stages/buildStages'
-import type { StageTiming } from '@/core/plan/stageTiming'
-import type { Alternative, Stage, Step } from '@/core/plan/plan'
+import type { Version } from './version'
+import type { Alternative, Stage } from '@/core/plan/plan'
 import { capital, summaryOf } from '@/core/words/sayPlan'
-
-/** One of the three plans, built out. */
-export interface Version extends StagedJob {
-  readonly whole: WholeChoice
-  readonly steps: Step[]
-  readonly timings: readonly StageTiming[]
-  readonly operatorSeconds: number
-  readonly costMinor: number
-}
 
 /** Worst share lost on any wheel, and what that is in days of the layer that lasts longest. */
 function protectionLost(job: Job, stages: readonly Stage[]): { share: number; days: number } {

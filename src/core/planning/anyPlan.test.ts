@@ -7,6 +7,7 @@ import { planNames, type Corner } from '@/core/job/job'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import { planInOrder } from '@/core/order/orderPlan'
 import { serviceIds } from '@/core/services/service'
+import { cleansWheel } from '@/core/work/stageKind'
 import { axleOf } from '@/core/wheel/position'
 import { makePlan } from './makePlan'
 import type { Plan } from '@/core/plan/plan'
@@ -59,8 +60,7 @@ const holds = (name: string, check: (plan: Plan, job: AnyJob) => void) =>
       { numRuns: 60 },
     ),
   )
-const wheelStages = ({ stages }: Plan) =>
-  stages.filter(({ kind }) => !['arch', 'tyre', 'protect', 'dress'].includes(kind))
+const wheelStages = ({ stages }: Plan) => stages.filter(({ kind }) => cleansWheel(kind))
 
 describe('the plan of any job', () => {
   holds('washes once: no wash three times, no two washes of one wheel', (plan, { corners }) => {

@@ -132,10 +132,13 @@ describe('every plan', () => {
         const plan = makePlan(one)
         for (const amount of plan.amounts) {
           const used = plan.stages.filter(({ productId }) => productId === amount.productId)
+          // What is filled once is used once, and paid once.
+          const filled = plan.fills.filter(({ stageIds }) => used.some(({ id }) => stageIds.includes(id)))
           expect(amount.concentrateMillilitres).toBeCloseTo(
-            used.reduce((sum, { recipe }) => sum + recipe.concentrateMillilitres, 0),
+            filled.reduce((sum, { recipe }) => sum + recipe.concentrateMillilitres, 0),
             6,
           )
+          expect(amount.costMinor).toBe(used.reduce((sum, { costMinor }) => sum + costMinor, 0))
         }
         expect(plan.costMinor).toBe(plan.stages.reduce((sum, { costMinor }) => sum + costMinor, 0))
         expect(plan.operatorSeconds).toBe(

@@ -72,7 +72,8 @@ describe('wishes', () => {
     expect(minutes(hurried.operatorSeconds)).toBeLessThanOrEqual(between + 1)
     expect(hurried.shortfalls.map(({ text }) => text).join()).not.toContain('No plan keeps')
     const impossible = planned({ minutesAllowed: 3 })
-    expect(impossible.shortfalls.map(({ text }) => text).join()).toContain('No plan keeps')
+    expect(impossible.shortfalls.map(({ text }) => text).join()).toContain('3 minutes are too few')
+    expect(impossible.shortfalls.map(({ mend }) => mend).join()).toMatch(/takes \d+ minutes/)
     expect(impossible.stages.length).toBeGreaterThan(0)
     expect(
       planned({ costAllowedMinor: 1 })

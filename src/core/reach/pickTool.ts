@@ -3,7 +3,7 @@ import { judge } from '@/core/rules/judge'
 import type { FinishState } from '@/core/finishes/finishState'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
-import { kindsForZone, type Tool, type ToolKind } from '@/core/tools/tool'
+import { kindsForZone, usualDuty, type Tool, type ToolKind } from '@/core/tools/tool'
 
 /** Zones reached only through the gap between two spokes. */
 const behindSpokes: readonly Zone[] = ['barrel', 'spokeBacks']
@@ -26,19 +26,30 @@ const kindsFor = (zone: Zone, { face }: Schools): readonly ToolKind[] => {
     : kinds
 }
 
+/** Tools of the kinds that serve a zone and pass the gap, whatever the rules say, best first. */
+const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
+  kindsFor(zone, site.schools).flatMap((kind) =>
+    kit
+      .filter((tool) => tool.kind === kind)
+      .filter((tool) => !behindSpokes.includes(zone) || tool.squeezedMillimetres <= site.gapMillimetres)
+      // The thickest that still passes wipes most in one stroke.
+      .sort((a, b) => b.diameterMillimetres - a.diameterMillimetres || a.id.localeCompare(b.id)),
+  )
+
+const isAllowed = (tool: Tool, zone: Zone, site: ToolSite): boolean =>
+  judge({ tool }, { ...site, zone, protectionLive: false }).verdict !== 'no'
+
 /**
  * The best tool of the kit for a zone: of the kind that serves it, thin enough for the gap, and no rule against it.
  * @returns null when nothing in the kit serves: the zone stays unreached, and the plan says so
  */
-export function pickTool(zone: Zone, kit: readonly Tool[], site: ToolSite): Tool | null {
-  for (const kind of kindsFor(zone, site.schools)) {
-    const fitting = kit
-      .filter((tool) => tool.kind === kind)
-      .filter((tool) => !behindSpokes.includes(zone) || tool.squeezedMillimetres <= site.gapMillimetres)
-      .filter((tool) => judge({ tool }, { ...site, zone, protectionLive: false }).verdict !== 'no')
-      // The thickest that still passes wipes most in one stroke.
-      .sort((a, b) => b.diameterMillimetres - a.diameterMillimetres || a.id.localeCompare(b.id))
-    if (fitting[0]) return fitting[0]
-  }
-  return null
-}
+export const pickTool = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool | null =>
+  candidates(zone, kit, site).find((tool) => isAllowed(tool, zone, site)) ?? null
+
+/** Tools that would serve a zone if they were clean and kept for it. */
+export const fitsBut = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
+  candidates(zone, kit, site).filter(
+    (tool) =>
+      !isAllowed(tool, zone, site) &&
+      isAllowed({ ...tool, state: 'clean', dedicatedTo: usualDuty(tool.kind) }, zone, site),
+  )

@@ -1,5 +1,6 @@
 import type { FinishState } from '@/core/finishes/finishState'
 import { familyOf } from '@/core/chemistry/families'
+import { speaksOfFluoride } from '@/core/chemistry/fluoride'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { judgedAs, type Finish } from '@/core/finishes/finish'
 import type { Exposure } from '@/core/conditions/exposure'
@@ -25,6 +26,9 @@ export interface UseSite {
   /** Worked out from air, sun and wind, not measured. */
   readonly isReckoned?: boolean
   readonly exposure?: Exposure
+  readonly airCelsius?: number
+  readonly humidityShare?: number
+  readonly raining?: boolean
   readonly fraction?: number
   readonly dwellSeconds?: number
   readonly wheelWet?: boolean
@@ -57,6 +61,8 @@ const among = <T>(list: readonly T[] | undefined, value: T | null | undefined): 
   list === undefined || (value !== null && value !== undefined && list.includes(value))
 const above = (limit: number | undefined, value: number | undefined): boolean =>
   limit === undefined || (value !== undefined && value > limit)
+const below = (limit: number | undefined, value: number | undefined): boolean =>
+  limit === undefined || (value !== undefined && value < limit)
 const least = (limit: number | undefined, value: number | undefined): boolean =>
   limit === undefined || (value !== undefined && value >= limit)
 const flagged = (wanted: true | undefined, value: boolean | undefined): boolean =>
@@ -64,7 +70,13 @@ const flagged = (wanted: true | undefined, value: boolean | undefined): boolean 
 
 function productFits(rule: Rule, product: Product | undefined): boolean {
   const speaksOfProduct =
-    rule.traits ?? rule.families ?? rule.purpose ?? rule.wear ?? rule.fluoride ?? rule.residueAtLeast
+    rule.traits ??
+    rule.families ??
+    rule.purpose ??
+    rule.wear ??
+    rule.fluoride ??
+    rule.fluorideByWords ??
+    rule.residueAtLeast
   if (!product) return speaksOfProduct === undefined
   const family = familyOf(product.family)
   return (
@@ -73,6 +85,7 @@ function productFits(rule: Rule, product: Product | undefined): boolean {
     (rule.purpose === undefined || rule.purpose === family.purpose) &&
     among(rule.wear, wearOf(product)) &&
     flagged(rule.fluoride, product.containsFluoride) &&
+    flagged(rule.fluorideByWords, speaksOfFluoride(product)) &&
     least(rule.residueAtLeast, family.residue)
   )
 }
@@ -103,6 +116,10 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
   above(rule.dwellAboveSeconds, site.dwellSeconds) &&
   above(rule.surfaceAboveCelsius, site.surfaceCelsius) &&
   (rule.reckoned === undefined || rule.reckoned === (site.isReckoned ?? false)) &&
+  below(rule.airBelowCelsius, site.airCelsius) &&
+  above(rule.airAboveCelsius, site.airCelsius) &&
+  above(rule.humidityAboveShare, site.humidityShare) &&
+  flagged(rule.inRain, site.raining) &&
   above(rule.filmAbove, site.filmAmount) &&
   above(rule.pressureAboveBar, site.pressureBar) &&
   least(rule.gritAtLeast, site.grit) &&

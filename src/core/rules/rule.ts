@@ -27,6 +27,8 @@ export interface RuleScope {
   readonly purpose?: Family['purpose']
   readonly wear?: readonly ProtectionWear[]
   readonly fluoride?: true
+  /** Name or note speak of fluoride, and nobody looked it up. */
+  readonly fluorideByWords?: true
   readonly residueAtLeast?: 1 | 2
   /** Share of concentrate in what is filled. */
   readonly strengthAbove?: number
@@ -34,6 +36,11 @@ export interface RuleScope {
   readonly surfaceAboveCelsius?: number
   /** Speaks only of a surface that was measured (false), or only of one that was reckoned (true). */
   readonly reckoned?: boolean
+  readonly airBelowCelsius?: number
+  readonly airAboveCelsius?: number
+  readonly humidityAboveShare?: number
+  /** Holds only while rain falls on the wheels. */
+  readonly inRain?: true
   readonly exposure?: Exposure
   readonly vehicleKinds?: readonly VehicleKind[]
   readonly liner?: ArchLiner

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { familyIds, type FamilyId } from '@/core/chemistry/families'
+import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
+import type { Trait } from '@/core/chemistry/family'
 import type { Product } from '@/core/chemistry/product'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { conditions, finishes } from '@/core/finishes/finish'
@@ -11,7 +12,7 @@ import type { Tool } from '@/core/tools/tool'
 import { wheelZones } from '@/core/wheel/zone'
 import { ruleBook } from './book'
 import { judge, surfaceOf, type UseSite, type Used } from './judge'
-import { strictness, type Rule } from './rule'
+import { strictness, type Rule, type Verdict } from './rule'
 
 const site = (changes: Partial<UseSite> = {}): UseSite => ({
   zone: 'face',
@@ -33,6 +34,7 @@ const schools = (changes: Partial<Schools>) => ({ schools: { ...defaultSchools, 
 /** One situation a rule, in which that rule has a say. */
 const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'no-fluoride': [chem('acidCleaner', { containsFluoride: true }), {}],
+  'fluoride-by-its-words': [chem('acidCleaner', { name: 'Hydrofluoric wash' }), {}],
   'nothing-slippery-on-brakes': [chem('spraySealant'), { zone: 'caliper' }],
   'inhibitor-near-brakes': [chem('discInhibitor'), { zone: 'rotor', surface: null }],
   'no-dressing-on-motorcycle-tyres': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, vehicleKind: 'motorcycle' }],
@@ -69,6 +71,8 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'iron-under-peeling-lacquer': [chem('ironRemover'), on('paintedGloss', 'peeling')],
   'iron-on-film': [chem('ironRemover'), { filmAmount: 4, ...schools({ ironOn: 'dirty' }) }],
   'iron-after-the-wash': [chem('ironRemover'), { filmAmount: 4 }],
+  'stripping-on-soft-skin': [chem('heavyGel'), on('filmWrapped')],
+  'stripping-on-open-lacquer': [chem('heavyGel'), on('paintedGloss', 'chipped')],
   'gel-on-diamond-cut': [chem('heavyGel'), on('diamondCut')],
   'solvent-on-soft-skin': [chem('tarRemover'), on('carbonFibre')],
   'solvent-on-wet': [chem('tarRemover'), { wheelWet: true }],
@@ -76,6 +80,8 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'gloss-on-matte': [chem('sprayWax'), on('matte')],
   'coating-not-for-matte': [chem('spraySealant'), on('matte')],
   'no-rubbing-matte': [tool({ kind: 'clay' }), on('matte')],
+  'no-abrasive-on-matte': [chem('ironClayLubricant'), on('matte')],
+  'matte-without-pressure': [chem('carShampoo'), on('matte')],
   'dressing-beside-matte': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, beside: ['matte'] }],
   'stripping-live-protection': [chem('heavyGel'), { protectionLive: true }],
   'nothing-on-a-curing-coating': [chem('carShampoo'), { protectionCuring: true }],
@@ -91,10 +97,31 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'medium-on-soft-finish': [tool({ stiffness: 'medium' }), on('glossBlack')],
   'stiff-on-fabric-liner': [tool({ stiffness: 'stiff', kind: 'archBrush' }), { zone: 'arch', surface: null, liner: 'fabric' }],
   'strong-on-fabric-liner': [chem('degreaser'), { zone: 'arch', surface: null, liner: 'fabric' }],
+  'abrasive-on-open-lacquer': [chem('ironClayLubricant'), on('paintedGloss', 'chipped')],
+  'abrasive-on-soft-skin': [chem('ironClayLubricant'), on('filmWrapped')],
+  'clay-on-soft-skin': [tool({ kind: 'clay' }), on('filmWrapped')],
+  'clay-lubricant-on-bare': [chem('ironClayLubricant'), on('polishedBare')],
+  'abrasive-on-thin-layer': [chem('metalPolish'), on('anodised')],
+  'clay-on-anodised': [chem('ironClayLubricant'), on('anodised')],
+  'polish-on-lacquer': [chem('metalPolish'), on('glossBlack')],
+  'polish-along-the-grain': [chem('metalPolish'), on('brushedBare')],
   'clay-on-open-lacquer': [tool({ kind: 'clay' }), on('paintedGloss', 'chipped')],
   'tool-out-of-use': [tool({ state: 'dropped' }), {}],
   'tyre-and-arch-tools-off-the-wheel': [tool({ dedicatedTo: 'tyre' }), {}],
   'paint-tools-off-the-wheel': [tool({ dedicatedTo: 'paint' }), {}],
+  'jet-at-film-edges': [{}, { ...on('filmWrapped'), pressureBar: 100 }],
+  'jet-at-open-lacquer': [{}, { ...on('paintedGloss', 'chipped'), pressureBar: 100 }],
+  frost: [chem('carShampoo'), { airCelsius: -9 }],
+  'near-freezing': [chem('carShampoo'), { airCelsius: 0 }],
+  'coating-in-the-cold': [chem('ceramicCoating'), { airCelsius: 6 }],
+  'coating-in-heat': [chem('ceramicCoating'), { airCelsius: 34 }],
+  'coating-in-damp': [chem('ceramicCoating'), { humidityShare: 0.9 }],
+  'sealant-in-the-cold': [chem('spraySealant'), { airCelsius: 2 }],
+  'sealant-in-damp': [chem('spraySealant'), { humidityShare: 0.97 }],
+  'dressing-in-the-cold': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, airCelsius: 0 }],
+  'dressing-in-damp': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, humidityShare: 0.98 }],
+  'dry-work-in-rain': [chem('spraySealant'), { raining: true }],
+  'solvent-in-rain': [chem('tarRemover'), { raining: true }],
   'pressure-too-high': [chem('carShampoo'), { pressureBar: 180 }],
 } // prettier-ignore
 
@@ -116,11 +143,12 @@ describe('the rule book', () => {
 
   it.each(Object.entries(situations))('%s keeps quiet where nothing is special', (id, [used]) => {
     const plain = used.product
-      ? { product: { ...used.product, containsFluoride: false } }
+      ? { product: { ...used.product, name: 'Plain', containsFluoride: false } }
       : { tool: starterTools[4] as Tool }
     // The default setting on acid and brakes on the face are the only things left to speak.
     const calm = idsOf(plain, site({ zone: 'face', schools: { ...defaultSchools, acidOnLacquer: true } }))
-    const always = ['acid-on-sound-lacquer', 'inhibitor-near-brakes']
+    // Metal polish has no place on lacquer at all.
+    const always = ['acid-on-sound-lacquer', 'inhibitor-near-brakes', 'polish-on-lacquer']
     expect(calm.filter((one) => one === id && !always.includes(id))).toEqual([])
   })
 
@@ -197,13 +225,17 @@ describe('verdicts are monotone', () => {
       }),
       { numRuns: 1500 },
     ))
+  // Metal polish is for bare metal only.
   it('no finish is safer than sound gloss paint, for any cleaner', () =>
     fc.assert(
-      fc.property(anySite, (sample) => {
-        expect(verdict(sample)).toBeGreaterThanOrEqual(
-          verdict({ ...sample, finish: 'paintedGloss', condition: 'sound' }),
-        )
-      }),
+      fc.property(
+        anySite.filter(({ family }) => family !== 'metalPolish'),
+        (sample) => {
+          expect(verdict(sample)).toBeGreaterThanOrEqual(
+            verdict({ ...sample, finish: 'paintedGloss', condition: 'sound' }),
+          )
+        },
+      ),
       { numRuns: 2500 },
     ))
   it('what nobody knows is never safer than bare metal', () =>
@@ -212,4 +244,103 @@ describe('verdicts are monotone', () => {
         expect(verdict({ ...sample, finish: 'unknown' })).toBe(verdict({ ...sample, finish: 'polishedBare' }))
       }),
     ))
+})
+
+/** What the trade holds of whatever carries a trait: every family that has it, at the mildest the label allows. */
+describe('every family that carries a trait is caught by the rules of that trait', () => {
+  const carrying = (trait: Trait) => familyIds.filter((id) => familyOf(id).traits.includes(trait))
+  const verdictOn = (family: FamilyId, surface: Partial<UseSite>) =>
+    judge(
+      chem(family),
+      site({
+        ...surface,
+        dwellSeconds: familyOf(family).dwellSeconds.min,
+        fraction: familyOf(family).strength.from,
+      }),
+    ).verdict
+  const bare = ['polishedBare', 'brushedBare', 'anodised', 'chrome', 'magnesium', 'unknown'] as const
+  const skins = ['filmWrapped', 'carbonFibre', 'plasticTrim'] as const
+  const open = ['chipped', 'peeling', 'corroded', 'curbRashed', 'unknown'] as const
+
+  const onSurfaces = (verdicts: readonly Verdict[], trait: Trait, surfaces: readonly Partial<UseSite>[]) => {
+    const families = carrying(trait).filter((id) => familyOf(id).surfaces.includes('wheel'))
+    expect(families.length).toBeGreaterThan(0)
+    for (const family of families)
+      for (const surface of surfaces)
+        expect([family, surface.surface, verdictOn(family, surface)]).toEqual([
+          family,
+          surface.surface,
+          expect.toSatisfy((verdict: Verdict) => verdicts.includes(verdict)),
+        ])
+  }
+  const all = (list: readonly (typeof finishes)[number][]) => list.map((finish) => on(finish))
+
+  it('strong acid: never on bare metal, soft skins, open lacquer or a machined face', () =>
+    onSurfaces(['no'], 'strongAcid', [
+      ...all([...bare, ...skins, 'diamondCut']),
+      ...open.map((condition) => on('paintedGloss', condition)),
+    ]))
+  it('strong alkali: never there either', () =>
+    onSurfaces(['no'], 'strongAlkali', [
+      ...all([...bare, ...skins, 'diamondCut']),
+      ...open.map((condition) => on('paintedGloss', condition)),
+    ]))
+  it('mild acid: care on bare metal and open lacquer, never on a machined face', () => {
+    onSurfaces(['withCare', 'no'], 'mildAcid', [...all([...bare]), on('paintedGloss', 'chipped')])
+    onSurfaces(['no'], 'mildAcid', all(['diamondCut', 'magnesium']))
+  })
+  it('iron-reactive: care at least on a machined face, on bare metal and under peeling lacquer', () =>
+    onSurfaces(['withCare', 'no'], 'ironReactive', [
+      ...all([...bare, 'diamondCut']),
+      on('paintedGloss', 'peeling'),
+    ]))
+  it('solvent: never on film, plastic or resin, care under peeling lacquer', () => {
+    onSurfaces(['no'], 'solvent', all(skins))
+    onSurfaces(['withCare', 'no'], 'solvent', [on('paintedGloss', 'peeling')])
+  })
+  it('gloss: never on matte', () => onSurfaces(['no'], 'gloss', all(['matte'])))
+  it('abrasive: never on matte, film, anodising or open lacquer', () =>
+    onSurfaces(['no'], 'abrasive', [
+      ...all(['matte', 'anodised', 'magnesium', ...skins]),
+      ...open.map((condition) => on('paintedGloss', condition)),
+    ]))
+
+  it('what strips protection is refused on soft skins and asks for care over live protection', () => {
+    for (const family of familyIds) {
+      const facts = familyOf(family)
+      if (facts.purpose !== 'clean' || facts.wear !== 'strips' || !facts.surfaces.includes('wheel')) continue
+      for (const finish of skins)
+        expect([family, finish, verdictOn(family, on(finish))]).toEqual([family, finish, 'no'])
+      expect(verdictOn(family, { protectionLive: true })).not.toBe('fine')
+    }
+  })
+  it('whatever cleans is worked without pressure on matte, and nothing that protects comes near brakes', () => {
+    for (const family of familyIds) {
+      const facts = familyOf(family)
+      if (facts.purpose === 'clean') expect([family, verdictOn(family, on('matte'))]).not.toContain('fine')
+      else
+        for (const zone of ['rotor', 'caliper'] as const)
+          expect([family, verdictOn(family, { zone })]).toEqual([family, 'no'])
+    }
+  })
+  it('whatever is wiped on or dressed is refused in the rain, and a product’s own wear counts like its family’s', () => {
+    for (const family of familyIds) {
+      const facts = familyOf(family)
+      if (facts.purpose !== 'protect' || facts.onWet) continue
+      const zone = facts.surfaces[0] === 'wheel' ? 'face' : (facts.surfaces[0] ?? 'face')
+      const at = zone === 'face' ? {} : { zone, surface: null }
+      expect([family, verdictOn(family, { ...at, raining: true })]).toEqual([family, 'no'])
+    }
+    const own = judge(chem('carShampoo', { wear: 'strips' }), site(on('filmWrapped')))
+    expect(own.verdict).toBe('no')
+  })
+  it.each(['Hydrofluoric foam', 'HF bright', 'Flusssäurefrei', 'Flußsäure-Gel', 'Ammonium bifluoride'])(
+    'a name such as %s asks before it is planned with',
+    (name) => {
+      expect(judge(chem('acidCleaner', { name }), site()).rules[0]?.safety).toBe(true)
+      expect(judge(chem('acidCleaner', { name: 'Plain', note: name }), site()).verdict).toBe('no')
+      const checked = judge(chem('carShampoo', { name, fluorideChecked: true }), site())
+      expect(checked.verdict).toBe('fine')
+    },
+  )
 })

@@ -15,6 +15,7 @@ const traitNames: Record<Trait, string> = {
   ironReactive: 'iron-reactive cleaners',
   solvent: 'solvents',
   gloss: 'products with gloss agents',
+  abrasive: 'clay lubricants and polishes',
 }
 
 const listed = (parts: readonly string[]): string =>
@@ -26,6 +27,7 @@ export function ruleWords(rule: Rule): string {
     rule.traits && listed(rule.traits.map((trait) => traitNames[trait])),
     rule.families && listed(rule.families.map((family) => familyOf(family).name)),
     rule.fluoride && 'anything with fluoride',
+    rule.fluorideByWords && 'anything whose name or note speaks of fluoride',
     rule.wear && 'cleaners that strip protection',
     rule.purpose === 'protect' && 'any protection or dressing',
     rule.purpose === 'clean' && 'any cleaner',
@@ -48,9 +50,14 @@ export function ruleWords(rule: Rule): string {
     rule.exposure === 'fullSun' && 'in full sun',
     rule.surfaceAboveCelsius !== undefined &&
       `above ${rule.surfaceAboveCelsius} °C${rule.reckoned === undefined ? '' : rule.reckoned ? ' (reckoned)' : ' (measured)'}`,
+    rule.airBelowCelsius !== undefined && `in air below ${rule.airBelowCelsius} °C`,
+    rule.airAboveCelsius !== undefined && `in air above ${rule.airAboveCelsius} °C`,
+    rule.humidityAboveShare !== undefined && `above ${Math.round(rule.humidityAboveShare * 100)} % humidity`,
+    rule.inRain && 'in the rain',
     rule.strengthAbove !== undefined && `stronger than ${Math.round(rule.strengthAbove * 100)} %`,
     rule.dwellAboveSeconds !== undefined && `for more than ${rule.dwellAboveSeconds} s`,
-    rule.pressureAboveBar !== undefined && `above ${rule.pressureAboveBar} bar`,
+    rule.pressureAboveBar !== undefined &&
+      (rule.pressureAboveBar === 0 ? 'under a jet' : `above ${rule.pressureAboveBar} bar`),
     rule.onLiveProtection && 'over live protection',
     rule.onCuringProtection && 'while a protection cures',
     rule.onWetWheel && 'on a wet wheel',

@@ -1,5 +1,5 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import type { Act, Plan } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Plan } from '@/core/plan/plan'
 import type { Paces } from '@/core/pace/paces'
 import { runState, type RunEvent } from './runState'
 import { exp, log } from '@/core/quantity/steady'
@@ -43,7 +43,9 @@ export function loggedTimes(
     if (!step) return []
     const key = `${step.corner}.${step.stageId}`
     const ready = readyAt.get(key) ?? 0
-    if (step.startsDwell) readyAt.set(key, at.getTime() + step.startsDwell.minSeconds * 1000)
+    if (step.startsDwell)
+      for (const stageId of stagesOfStep(step))
+        readyAt.set(`${step.corner}.${stageId}`, at.getTime() + step.startsDwell.minSeconds * 1000)
     if (person === undefined) return []
     const before = lastOf.get(person)
     lastOf.set(person, at.getTime())

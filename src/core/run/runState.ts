@@ -1,4 +1,4 @@
-import { takesOff, type Plan, type Step } from '@/core/plan/plan'
+import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
 
 /** Steps are settled by `done` and `skipped`; `misted` wets once more what the named step had wetted. */
@@ -74,18 +74,19 @@ function clocksAfter(
     }
     for (const [clockKey, clock] of clocks)
       if (clock.corner === step.corner && takesOff(step, clock.stageId)) clocks.delete(clockKey)
-    if (step.startsDwell && step.stageId !== null) {
+    if (step.startsDwell) {
       // A fresh round is fresh product: its dwell and its limit begin anew.
-      clocks.set(key, {
-        corner: step.corner,
-        stageId: step.stageId,
-        productName: plan.stages.find(({ id }) => id === step.stageId)?.productName ?? '',
-        startedAt: at,
-        ...step.startsDwell,
-        wettedBy: stepId,
-        wettedAt: at,
-        wetSeconds: step.wetLimitSeconds,
-      })
+      for (const stageId of stagesOfStep(step))
+        clocks.set(`${step.corner}.${stageId}`, {
+          corner: step.corner,
+          stageId,
+          productName: plan.stages.find(({ id }) => id === stageId)?.productName ?? '',
+          startedAt: at,
+          ...step.startsDwell,
+          wettedBy: stepId,
+          wettedAt: at,
+          wetSeconds: step.wetLimitSeconds,
+        })
     } else if (running && step.wetLimitSeconds !== null) {
       clocks.set(key, { ...running, wettedBy: stepId, wettedAt: at, wetSeconds: step.wetLimitSeconds })
     }

@@ -2,7 +2,7 @@ import { isWinter } from '@/core/soils/winter'
 import type { Soil } from '@/core/soils/soil'
 
 export const serviceIds = [
-  'maintain', 'coatedMaintenance', 'winter', 'waterless', 'decontaminate', 'restore', 'wheelsOff',
+  'quickRound', 'maintain', 'coatedMaintenance', 'winter', 'waterless', 'decontaminate', 'restore', 'wheelsOff',
 ] as const // prettier-ignore
 export type ServiceId = (typeof serviceIds)[number]
 
@@ -21,6 +21,10 @@ export interface Service {
   readonly protection: 'layer' | 'topUp' | 'coat' | 'none'
   /** Barrels and backs are reached from behind. */
   readonly wheelsOff: boolean
+  /** A visit between visits: light hands, tyres wiped with the same suds. */
+  readonly isQuick?: boolean
+  /** Bare metal is polished where the cabinet has a polish. */
+  readonly polishes?: boolean
   /** Hardest chemistry only where nothing milder does it. */
   readonly sparesProtection: boolean
 }
@@ -44,6 +48,11 @@ const everything: Partial<Record<Soil, Target>> = {
 }
 
 export const services: Record<ServiceId, Service> = {
+  quickRound: {
+    name: 'Quick round', targets: { grit: 'maintained', film: 'maintained', freshDust: 'maintained', organic: 'maintained' },
+    arches: 'never', tyres: false, water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true, isQuick: true,
+    reason: 'Twenty minutes for a well protected car: light dust, suds, rinse, topper, tyres wiped.',
+  },
   maintain: {
     name: 'Maintenance', targets: surface, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: true,
@@ -71,12 +80,12 @@ export const services: Record<ServiceId, Service> = {
   },
   restore: {
     name: 'Restoration', targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
-    wheelsOff: false, sparesProtection: false,
+    wheelsOff: false, sparesProtection: false, polishes: true,
     reason: 'Several rounds until nothing is left, then a lasting protection.',
   },
   wheelsOff: {
     name: 'Wheels off, deep clean', targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
-    wheelsOff: true, sparesProtection: false,
+    wheelsOff: true, sparesProtection: false, polishes: true,
     reason: 'Barrels, hubs and arches from behind, once or twice a year.',
   },
 } // prettier-ignore

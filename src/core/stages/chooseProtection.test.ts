@@ -10,7 +10,7 @@ const wheel = (changes: Parameters<typeof testCorner>[1] = {}) => testCorner('fr
 const shop = (schools: Partial<Schools> = {}, changes: Partial<Job> = {}): Job =>
   testJob([], { schools: { ...defaultSchools, ...schools }, ...changes })
 const kindOf = (corner: ReturnType<typeof wheel>, job: Job): ProtectionKind | undefined =>
-  chooseWheelProtection(corner, job)?.kind
+  chooseWheelProtection(corner, job).choice?.kind
 
 describe('protection of a wheel', () => {
   it('is a matte sealant on matte, whatever the shop likes', () => {
@@ -27,7 +27,7 @@ describe('protection of a wheel', () => {
   it('follows the shop: sprayed and rinsed, or wiped on', () => {
     expect(kindOf(wheel(), shop({ protection: 'sprayAndRinse' }))).toBe('sprayRinseSilica')
     expect(kindOf(wheel(), shop({ protection: 'wipeOn' }))).toBe('spraySealant')
-    expect(chooseWheelProtection(wheel(), shop({ protection: 'wipeOn' }))?.school).toBeTruthy()
+    expect(chooseWheelProtection(wheel(), shop({ protection: 'wipeOn' })).choice?.school).toBeTruthy()
   })
 
   it('by record tops up what is there with its own kind', () => {
@@ -39,7 +39,7 @@ describe('protection of a wheel', () => {
   })
 
   it('is none where the cabinet has none', () => {
-    expect(chooseWheelProtection(wheel(), shop({}, { cabinet: [] }))).toBeNull()
+    expect(chooseWheelProtection(wheel(), shop({}, { cabinet: [] })).choice).toBeNull()
   })
 })
 
@@ -48,8 +48,8 @@ describe('dressing of a tyre', () => {
     const glossy = { dressing: 'solvent' } as const
     const hot = shop(glossy, { conditions: plainConditions({ airCelsius: 33 }) })
     for (const choice of [
-      chooseDressing(wheel(), hot),
-      chooseDressing(wheel({ finishes: allOf('matte') }), shop(glossy)),
+      chooseDressing(wheel(), hot).choice,
+      chooseDressing(wheel({ finishes: allOf('matte') }), shop(glossy)).choice,
     ]) {
       expect(choice?.kind).toBe('tyreDressingWater')
       expect(choice?.why).toMatch(/Not solvent-based today/)
@@ -58,12 +58,47 @@ describe('dressing of a tyre', () => {
   })
 
   it('is what the shop likes on a mild day', () => {
-    expect(chooseDressing(wheel(), shop({ dressing: 'water' }))?.kind).toBe('tyreDressingWater')
-    const solvent = chooseDressing(wheel(), shop({ dressing: 'solvent' }))
+    expect(chooseDressing(wheel(), shop({ dressing: 'water' })).choice?.kind).toBe('tyreDressingWater')
+    const solvent = chooseDressing(wheel(), shop({ dressing: 'solvent' })).choice
     expect(['tyreDressingSolvent', 'tyreDressingWater']).toContain(solvent?.kind)
   })
 
   it('is none over a tyre coating', () => {
-    expect(chooseDressing(wheel({ protection: ['tyreCoating'] }), shop())).toBeNull()
+    expect(chooseDressing(wheel({ protection: ['tyreCoating'] }), shop()).choice).toBeNull()
+  })
+})
+
+describe('the window of what stays on', () => {
+  const weather = (changes: Parameters<typeof plainConditions>[0]) =>
+    shop({ protection: 'wipeOn' }, { conditions: plainConditions(changes) })
+
+  it.each([
+    ['the cold', { airCelsius: 3 }, /Below 5 °C/],
+    ['damp air', { humidityShare: 0.95 }, /humidity/],
+    ['rain', { raining: true }, /rains/],
+  ] as const)('refuses what is wiped on in %s, and sprays instead', (_, conditions, reason) => {
+    const { choice, refused } = chooseWheelProtection(wheel(), weather(conditions))
+    expect(refused?.reason).toMatch(reason)
+    expect(choice?.kind).toBe('sprayRinseSilica')
+  })
+
+  it('never coats in cold, heat, damp or rain', () => {
+    for (const conditions of [
+      { airCelsius: 8 },
+      { airCelsius: 33 },
+      { humidityShare: 0.85 },
+      { raining: true },
+    ]) {
+      const job = { ...weather(conditions), service: 'restore' as const }
+      expect(chooseWheelProtection(wheel(), job).choice?.kind).not.toBe('ceramicCoating')
+      expect(chooseDressing(wheel(), job).choice?.kind).not.toBe('tyreCoating')
+    }
+    const mild = { ...weather({ airCelsius: 18 }), service: 'restore' as const }
+    expect(chooseWheelProtection(wheel(), mild).choice?.kind).toBe('ceramicCoating')
+  })
+
+  it('takes what the person pinned before the shop’s order', () => {
+    const job = shop({}, { wishes: { prefer: 'gentlest', pinned: ['wheelWax'], forbidden: [] } })
+    expect(kindOf(wheel(), job)).toBe('wheelWax')
   })
 })

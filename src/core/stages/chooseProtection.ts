@@ -1,9 +1,10 @@
-import { isPlannable, sitesOf } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/option'
 import { familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { schoolText, type SchoolName } from '@/core/schools/schools'
 import type { Corner, Job } from '@/core/job/job'
 import type { ProtectionKind } from '@/core/protection/kinds'
+import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
 import { services } from '@/core/services/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
@@ -56,7 +57,8 @@ function preferences(
   const school = job.schools.protection === 'byRecord' ? null : 'protection'
   if (corner.protection.includes('ceramicCoating')) return { wanted: onCoating, school: null }
   if (protection === 'coat') return { wanted: [...coat, ...layers], school: null }
-  if (protection === 'topUp') return { wanted: [...onCoating, ...layers], school: null }
+  if (protection === 'topUp' && !services[job.service].isQuick)
+    return { wanted: [...onCoating, ...layers], school: null }
   switch (job.schools.protection) {
     case 'wipeOn':
       return { wanted: startWith('spraySealant', layers), school }
@@ -70,43 +72,72 @@ function preferences(
   }
 }
 
-function firstAllowed(
-  wanted: Wanted,
-  zones: readonly Zone[],
-  corner: Corner,
-  job: Job,
-): ProtectionChoice | null {
-  const group = { corners: [corner], zones, tools: new Map(), mechanics: new Map() }
-  for (const [kind, why] of wanted) {
-    const product = job.cabinet.find((one) => {
-      const family = familyOf(one.family)
-      return isPlannable(one, job) && family.purpose === 'protect' && family.protection === kind
-    })
-    if (!product) continue
-    const judgement = judgePlaces(rulesAbout({ product }), sitesOf(group, job))
-    if (judgement.verdict !== 'no') return { product, kind, why, judgement, school: null }
-  }
-  return null
+/** A kind that would have been taken, and the rule that kept it off. */
+export interface RefusedProtection {
+  readonly productName: string
+  readonly reason: string
 }
 
-/** Protection of the wheel; null when the cabinet has none that fits. Brakes are never protected. */
-export function chooseWheelProtection(corner: Corner, job: Job): ProtectionChoice | null {
+export interface ProtectionPick {
+  readonly choice: ProtectionChoice | null
+  /** The first choice, where it is another one; null where nothing stood in its way. */
+  readonly refused: RefusedProtection | null
+}
+
+/** Products of a kind, those the person pinned first. */
+const productsOf = (kind: ProtectionKind, { cabinet, wishes }: Job): Product[] =>
+  cabinet
+    .filter((one) => {
+      const family = familyOf(one.family)
+      return !one.archived && family.purpose === 'protect' && family.protection === kind
+    })
+    .filter(({ id }) => !wishes.forbidden.includes(id))
+    .sort((a, b) => Number(wishes.pinned.includes(b.id)) - Number(wishes.pinned.includes(a.id)))
+
+/** What the person pinned comes before the order of preference. */
+const pinnedFirst = (wanted: Wanted, job: Job): Wanted =>
+  [...wanted].sort((a, b) => {
+    const isPinned = ([kind]: Wanted[number]): boolean =>
+      productsOf(kind, job).some(({ id }) => job.wishes.pinned.includes(id))
+    return Number(isPinned(b)) - Number(isPinned(a))
+  })
+
+function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, job: Job): ProtectionPick {
+  const sites = sitesOf({ corners: [corner], zones, tools: new Map(), mechanics: new Map() }, job)
+  let refused: RefusedProtection | null = null
+  for (const [kind, why] of pinnedFirst(wanted, job))
+    for (const product of productsOf(kind, job)) {
+      const judgement = judgePlaces(rulesAbout({ product }), sites)
+      if (judgement.verdict !== 'no')
+        return { choice: { product, kind, why, judgement, school: null }, refused }
+      refused ??= { productName: product.name, reason: judgement.rules[0]?.reason ?? '' }
+    }
+  return { choice: null, refused }
+}
+
+const protectedZones = finishZones.filter((zone) => zone !== 'caliper')
+
+/** Only what is sprayed on gets to a wheel behind another. */
+const within = (wanted: Wanted, corner: Corner, job: Job): Wanted =>
+  isHere('face', corner, job) ? wanted : wanted.filter(([kind]) => kind === 'sprayRinseSilica')
+
+/** Protection of the wheel; none when the cabinet has none that fits. Brakes are never protected. */
+export function chooseWheelProtection(corner: Corner, job: Job): ProtectionPick {
   const { wanted, school } = preferences(corner, job)
-  const choice = firstAllowed(
-    wanted,
-    finishZones.filter((zone) => zone !== 'caliper'),
-    corner,
-    job,
-  )
-  return choice && { ...choice, school: school && schoolText(school, job.schools) }
+  const { choice, refused } = firstAllowed(within(wanted, corner, job), protectedZones, corner, job)
+  return {
+    choice: choice && { ...choice, school: school && schoolText(school, job.schools) },
+    refused,
+  }
 }
 
 /** Air from which a solvent-based dressing dries rubber out and slings, °C. House estimate. */
 const hotAirCelsius = 30
 
-/** Dressing of the tyre; null where a rule forbids it, a tyre coating is on, or the cabinet has none. */
-export function chooseDressing(corner: Corner, job: Job): ProtectionChoice | null {
-  if (corner.protection.includes('tyreCoating')) return null
+/** Dressing of the tyre; none where a rule forbids it, a tyre coating is on, or the cabinet has none. */
+export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
+  if (corner.protection.includes('tyreCoating') || !isHere('tyre', corner, job))
+    return { choice: null, refused: null }
   const water = ['tyreDressingWater', 'Water-based: satin, easy to clean, no sling when thin.'] as const
   const solvent = ['tyreDressingSolvent', 'Solvent-based: wet gloss that lasts longer.'] as const
   const coating = [
@@ -120,15 +151,12 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionChoice | nul
     ...(services[job.service].protection === 'coat' ? [coating] : []),
     ...(glossy ? [solvent, water] : [water, solvent]),
   ]
-  const choice = firstAllowed(wanted, ['tyre'], corner, job)
-  if (!choice) return null
+  const { choice, refused } = firstAllowed(wanted, ['tyre'], corner, job)
+  if (!choice) return { choice, refused }
   const against = job.schools.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
   const why = against
     ? `${choice.why} Not solvent-based today: ${hot ? 'in this heat it dries rubber out' : 'it smears on the matte beside it'}.`
     : choice.why
-  return {
-    ...choice,
-    why,
-    school: choice.kind === 'tyreCoating' || against ? null : schoolText('dressing', job.schools),
-  }
+  const school = choice.kind === 'tyreCoating' || against ? null : schoolText('dressing', job.schools)
+  return { choice: { ...choice, why, school }, refused }
 }

@@ -1,9 +1,11 @@
 import { isPlannable, judgedDwell, riskOf, sitesOf } from '@/core/choice/option'
 import { familyOf, strengthOrder } from '@/core/chemistry/families'
-import type { Product } from '@/core/chemistry/product'
+import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Surface } from '@/core/chemistry/family'
 import { mechanicsOf } from '@/core/efficacy/mechanics'
-import { removalExponent } from '@/core/efficacy/removal'
+import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
+import { removalInTime } from '@/core/efficacy/removalInTime'
+import type { Use } from '@/core/efficacy/removal'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { schoolText } from '@/core/schools/schools'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
@@ -11,7 +13,7 @@ import { worstGrade } from '@/core/soils/zoneLoads'
 import { targetAmount } from '@/core/choice/need'
 import type { Judgement, UseSite } from '@/core/rules/judge'
 import { services } from '@/core/services/service'
-import { amountOfGrade, gradeNames, soilNames, type Soil } from '@/core/soils/soil'
+import { amountOfGrade, gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
 import { pickTool } from '@/core/reach/pickTool'
 import { wheelZones } from '@/core/wheel/zone'
 import { millilitresAtCorner } from '@/core/effort/amounts'
@@ -24,7 +26,8 @@ export interface RubberStage {
   readonly kind: Extract<StageKind, 'tyre' | 'arch'>
   readonly product: Product
   readonly fraction: number
-  readonly dwellSeconds: number
+  /** Until the brush, at least. */
+  readonly dwellMinSeconds: number
   readonly labelMaxSeconds: number
   readonly rounds: number
   readonly judgement: Judgement
@@ -46,6 +49,10 @@ interface Candidate extends RubberStage {
   readonly minor: number
   readonly risk: number
   readonly enough: boolean
+  /** Rounds that only the cold asks for. */
+  readonly coldRounds: number
+  /** Made for rubber as gummy as this. */
+  readonly isMadeForIt: boolean
 }
 
 /** What is the same for every candidate on one surface. */
@@ -72,37 +79,58 @@ function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job)
   }
 }
 
-function candidateOf(product: Product, site: RubberSite, job: Job, fraction: number): Candidate {
-  const { surface, corners, mechanics } = site
-  const { dwellSeconds, labelMaxSeconds, judgement } = judgedDwell(product, site.sites, fraction)
-  const use = { product, fraction, dwellSeconds, surfaceCelsius: surfaceCelsiusOf(job) }
+const browningOf = (corners: readonly Corner[]): Grade => worstGrade(corners, ['tyre'], 'tyreBrowning')
+
+/** Rounds until every soil is where the visit wants it; gummy rubber gives its browning up a layer a round. */
+function roundsNeeded(use: Use, { surface, corners, mechanics }: RubberSite, job: Job): number {
   const { targets } = services[job.service]
-  let rounds = 1
-  let enough = true
-  for (const soil of soilsOf[surface]) {
-    const grade = worstGrade(corners, [surface], soil)
-    const target = targetAmount(targets[soil] ?? 'maintained', job.estimates)
-    const wanted = grade === 0 ? 0 : log(amountOfGrade(grade) / target)
-    if (wanted <= 0) continue
-    const each = removalExponent(soil, use, job.estimates) * mechanics
-    const needed = each > 0 ? Math.ceil(wanted / each - 1e-9) : Infinity
-    if (needed > mostRounds) enough = false
-    rounds = Math.max(rounds, Math.min(mostRounds, needed))
-  }
+  const layers = surface === 'tyre' ? browningOf(corners) - 1 : 1
+  return soilsOf[surface].reduce(
+    (most, soil) => {
+      const grade = worstGrade(corners, [surface], soil)
+      const target = targetAmount(targets[soil] ?? 'maintained', job.estimates)
+      const wanted = grade === 0 ? 0 : log(amountOfGrade(grade) / target)
+      if (wanted <= 0) return most
+      const each = removalInTime(soil, use, job.estimates) * mechanics
+      return Math.max(most, each > 0 ? Math.ceil(wanted / each - 1e-9) : Infinity)
+    },
+    Math.max(1, layers),
+  )
+}
+
+function candidateOf(product: Product, site: RubberSite, job: Job, fraction: number): Candidate {
+  const { surface, corners } = site
+  const { dwellSeconds, actingSeconds, labelMaxSeconds, judgement } = judgedDwell(
+    product,
+    site.sites,
+    fraction,
+  )
+  const surfaceCelsius = surfaceCelsiusOf(job)
+  const use = { product, fraction, dwellSeconds: actingSeconds, surfaceCelsius }
+  const needed = roundsNeeded(use, site, job)
+  const rounds = Math.min(mostRounds, needed)
+  const warm = roundsNeeded({ ...use, surfaceCelsius: Math.max(20, surfaceCelsius) }, site, job)
   const millilitres = corners.reduce(
-    (sum, { wheel }) => sum + rounds * millilitresAtCorner(wheel, [surface], product.delivery, job.estimates),
+    (sum, corner) => sum + rounds * millilitresAtCorner(product, corner, [surface], job.estimates),
     0,
   )
   return {
     kind: surface,
     product,
     fraction,
-    dwellSeconds,
+    dwellMinSeconds: coldDwellSeconds(
+      Math.min(product.dwellSeconds.min, dwellSeconds),
+      dwellSeconds,
+      surfaceCelsius,
+      job.estimates,
+    ),
     labelMaxSeconds,
     rounds,
     judgement,
     why: '',
-    enough,
+    enough: needed <= mostRounds,
+    coldRounds: rounds - Math.min(mostRounds, warm),
+    isMadeForIt: surface === 'arch' || ratingOf(product, 'tyreBrowning') >= browningOf(corners),
     seconds: corners.reduce((sum, corner) => sum + stageSeconds(surface, rounds, corner, job), 0),
     minor: (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,
     risk: riskOf(product, judgement),
@@ -170,6 +198,8 @@ export function chooseForRubber(
   const [chosen] = [...candidates].sort(
     (a, b) =>
       Number(b.enough) - Number(a.enough) ||
+      Number(b.isMadeForIt) - Number(a.isMadeForIt) ||
+      a.coldRounds - b.coldRounds ||
       order[job.wishes.prefer](a, b) ||
       a.product.id.localeCompare(b.product.id),
   )
@@ -184,12 +214,12 @@ export function chooseForRubber(
       },
     }
   }
-  const { kind, product, fraction, dwellSeconds, labelMaxSeconds, rounds, judgement } = chosen
+  const { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement } = chosen
   const why = soilText
     ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`
     : 'Nothing much on it, so one light round.'
   return {
-    stage: { kind, product, fraction, dwellSeconds, labelMaxSeconds, rounds, judgement, why },
+    stage: { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement, why },
     keepOffWheel: keptOff(product, corners, job, fraction),
     school: bySchool ? schoolText('wheelAndTyre', job.schools) : null,
     shortfall: chosen.enough

@@ -5,7 +5,11 @@ import { services } from '@/core/services/service'
 import type { Act } from '@/core/work/act'
 import { stepCautions } from '@/core/words/cautions'
 import { secondsOfJobAct } from '@/core/effort/operatorTime'
-import type { Step } from '@/core/plan/plan'
+import { familyOf } from '@/core/chemistry/families'
+import type { Stage, Step } from '@/core/plan/plan'
+import { jobStepIds } from '@/core/plan/stepId'
+import { protectionFacts } from '@/core/protection/kinds'
+import { isOff } from '@/core/reach/zoneReach'
 
 const bodyWords: Record<Schools['wheelsOrder'], string> = {
   first: 'Wheels come before the body wash.',
@@ -43,10 +47,26 @@ export const jobStep = (
 const liftSeconds = (job: Job): number =>
   Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates)
 
+/** What is made ready: without water there is neither lance nor hose, and loose wheels have no tyre to guide it round. */
+function readyWords(job: Job): { detail: string; cautions: readonly string[] } {
+  const { water } = services[job.service]
+  if (!water)
+    return {
+      detail: 'Bottles labelled, two folded cloths a wheel, one damp and one dry.',
+      cautions: [stepCautions.label],
+    }
+  const guides = isOff(job) ? '' : ', hose guides under the tyres'
+  const body = job.vehicleKind === 'looseSet' ? '' : ` ${bodyWords[job.schools.wheelsOrder]}`
+  return {
+    detail: `Bottles mixed and labelled${guides}.${body}`,
+    cautions: [stepCautions.lance, stepCautions.neverMix, stepCautions.label],
+  }
+}
+
 /** What comes before the first wheel. */
 export function openingSteps(job: Job): Step[] {
-  const steps: Step[] = []
-  steps.push(
+  const ready = readyWords(job)
+  const steps = [
     jobStep(
       job,
       'lookRound',
@@ -58,88 +78,120 @@ export function openingSteps(job: Job): Step[] {
       job,
       'coolCheck',
       'Cool and in the shade?',
-      'Every wheel cool to the touch before anything wet.',
+      services[job.service].water
+        ? 'Every wheel cool to the touch before anything wet.'
+        : 'Every wheel cool to the touch before anything is sprayed.',
       'Heat dries the chemical and stains.',
-      [stepCautions.hot],
+      job.vehicleKind === 'looseSet' ? [] : [stepCautions.hot],
     ),
     jobStep(
       job,
       'getReady',
       'Gloves, glasses, bottles',
-      `Bottles mixed and labelled, hose guides under the tyres. ${bodyWords[job.schools.wheelsOrder]}`,
+      ready.detail,
       'No walking back with chemistry on a wheel.',
-      [stepCautions.lance, stepCautions.neverMix, stepCautions.label],
+      ready.cautions,
     ),
-  )
-  if (services[job.service].wheelsOff) {
-    steps.push({
-      ...jobStep(
-        job,
-        'getReady',
-        'Lift and take the wheels off',
-        'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it.',
-        'Barrels, hubs and arches are reached from behind.',
-        [stepCautions.jack],
-      ),
-      id: 'wheelsOff',
-      operatorSeconds: liftSeconds(job),
-    })
-  }
-  return steps
+  ]
+  return services[job.service].wheelsOff && job.vehicleKind !== 'looseSet' ? [...steps, takeOff(job)] : steps
 }
 
-/** What comes beside and after the wheels. */
-export function closingSteps(job: Job): Step[] {
-  const service = services[job.service]
-  const steps: Step[] = []
-  if (job.schools.wheelsOrder === 'between' && job.vehicleKind !== 'looseSet' && service.water) {
-    const sides = [
-      ['bodyFoam', 'Foam the body', 'From the roof down, wheels left out.'],
-      ['bodyLeft', 'Wash the left side', 'Roof half first, sills last; the mitt of the paint.'],
-      ['bodyRight', 'Wash the right side', 'Roof half first, sills last; the mitt of the paint.'],
-      ['bodyRinse', 'Rinse the body', 'From the roof down, gaps and mirrors.'],
-    ] as const
-    for (const [id, title, detail] of sides)
-      steps.push({
+const takeOff = (job: Job): Step => ({
+  ...jobStep(
+    job,
+    'getReady',
+    'Lift and take the wheels off',
+    'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it; one side after the other.',
+    'Barrels, hubs and arches are reached from behind.',
+    [stepCautions.jack],
+  ),
+  id: jobStepIds.wheelsOff,
+  operatorSeconds: liftSeconds(job),
+})
+
+const refit = (job: Job): Step => ({
+  ...jobStep(
+    job,
+    'getReady',
+    'Refit and tighten',
+    'By hand in a star, lower, then the torque wrench to the maker’s figure. Check again after 50 to 100 km.',
+    'A wheel that is not tightened comes off.',
+    [stepCautions.torque, stepCautions.seats],
+  ),
+  id: jobStepIds.wheelsOn,
+  operatorSeconds: liftSeconds(job),
+})
+
+const bodyParts = [
+  ['bodyFoam', 'Foam the body', 'From the roof down, wheels left out.'],
+  ['bodyLeft', 'Wash the left side', 'Roof half first, sills last; the mitt of the paint.'],
+  ['bodyRight', 'Wash the right side', 'Roof half first, sills last; the mitt of the paint.'],
+  [jobStepIds.bodyRinse, 'Rinse the body', 'From the roof down, gaps and mirrors.'],
+] as const
+
+/** The body wash, where it fills the dwells of the wheels. */
+export function bodySteps(job: Job): Step[] {
+  const isBetween = job.schools.wheelsOrder === 'between' && !isOff(job) && services[job.service].water
+  return !isBetween || job.vehicleKind === 'motorcycle'
+    ? []
+    : bodyParts.map(([id, title, detail]) => ({
         ...jobStep(job, 'body', title, detail, 'It fills the time while chemistry dwells on the wheels.'),
         id,
-      })
-  }
-  if (job.vehicleKind !== 'looseSet' && service.water) {
+      }))
+}
+
+/** Driven by whoever works: trailers and loose wheels are not. */
+const isDriven = ({ vehicleKind }: Job): boolean => vehicleKind !== 'trailer' && vehicleKind !== 'looseSet'
+
+const halfATurn = (job: Job): Step =>
+  jobStep(
+    job,
+    'roll',
+    'Half a turn, then the part that stood on the ground',
+    'Roll half a turn of the wheel; dress the rest of each tyre, thin, and wipe smears.',
+    'Where the tyre stood there is no dressing yet.',
+    [stepCautions.brakes],
+  )
+
+/** What comes after the wheels. */
+export function closingSteps(job: Job, stages: readonly Stage[]): Step[] {
+  const service = services[job.service]
+  const steps: Step[] = []
+  if (service.wheelsOff && job.vehicleKind !== 'looseSet') steps.push(refit(job))
+  if (stages.some(({ kind }) => kind === 'dress') && isDriven(job) && !isOff(job)) steps.push(halfATurn(job))
+  if (isDriven(job) && service.water)
     steps.push(
       jobStep(
         job,
         'brakes',
         'Dry the discs',
-        'Drive a few metres forward and back, brake gently.',
+        job.vehicleKind === 'motorcycle'
+          ? 'Roll a few metres, brake gently, front and rear apart.'
+          : 'Drive a few metres forward and back, brake gently.',
         'Light rust after water goes with the first stops.',
         [stepCautions.brakes],
       ),
     )
-  }
-  if (service.wheelsOff) {
-    steps.push({
-      ...jobStep(
-        job,
-        'getReady',
-        'Refit and tighten',
-        'By hand in a star, lower, then the torque wrench to the maker’s figure. Check again after 50 to 100 km.',
-        'A wheel that is not tightened comes off.',
-        [stepCautions.torque],
-      ),
-      id: 'wheelsOn',
-      operatorSeconds: liftSeconds(job),
-    })
-  }
-  steps.push(
+  return [
+    ...steps,
     jobStep(
       job,
       'writeDown',
       'Write down how it went',
-      'What stayed, what you would do otherwise.',
+      `What stayed, what you would do otherwise.${cureWords(stages)}`,
       'Next time starts from here.',
     ),
-  )
+  ]
+}
 
-  return steps
+/** Until when what was put on has to stay dry, for whoever takes the car. */
+function cureWords(stages: readonly Stage[]): string {
+  const hours = Math.max(
+    0,
+    ...stages.map(({ family: id }) => {
+      const family = familyOf(id)
+      return family.purpose === 'protect' ? protectionFacts[family.protection].cureHours : 0
+    }),
+  )
+  return hours > 1 ? ` Tell whoever drives it: no water for ${hours} hours.` : ''
 }

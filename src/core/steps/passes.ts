@@ -7,12 +7,15 @@ import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Act } from '@/core/work/act'
 import { secondsOfAct } from '@/core/effort/operatorTime'
 import type { Stage } from '@/core/plan/plan'
+import { isOnRubber } from '@/core/work/stageKind'
 
 /** One thing done in a pass, before its rinse. */
 export interface PassAct {
   readonly stage: Stage
   readonly act: Extract<Act, 'spray' | 'scrub' | 'agitate'>
   readonly round: number
+  /** A stage that goes on with the same application. */
+  readonly with?: Stage
 }
 
 /**
@@ -27,7 +30,7 @@ export interface Pass {
   readonly because: string | null
 }
 
-const onRubber = ({ kind }: Stage): boolean => kind === 'arch' || kind === 'tyre'
+const onRubber = ({ kind }: Stage): boolean => isOnRubber(kind)
 const traitsOf = ({ family }: Stage): readonly Trait[] => familyOf(family).traits
 const isAcid = (stage: Stage): boolean =>
   traitsOf(stage).some((trait) => trait === 'mildAcid' || trait === 'strongAcid')
@@ -36,11 +39,12 @@ const isAlkali = (stage: Stage): boolean =>
 const isSolvent = (stage: Stage): boolean => stage.kind === 'tar' || stage.kind === 'waterless'
 
 /** Where chemistry or the way of working keeps two stages apart, as a clause; null where they may be wet together. */
-function apart(one: Stage, other: Stage, timings: readonly StageTiming[]): string | null {
+function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming[]): string | null {
   if (isSolvent(one) || isSolvent(other)) return 'the solvent wants a dry wheel'
   if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
     return 'acid and alkaline must not meet'
   if (one.keptOffWheel || other.keptOffWheel) return 'what is on the rubber must not stay on this wheel'
+  if (isOverFoam(one, other, job)) return null
   if (!onRubber(one) && !onRubber(other)) return 'the first has to be off before the next works'
   const inParts = timings.some(
     ({ stageId, sections, mists }) =>
@@ -50,6 +54,11 @@ function apart(one: Stage, other: Stage, timings: readonly StageTiming[]): strin
   if ([one, other].some((stage) => !onRubber(stage) && stage.rounds > 1)) return 'the wheel is washed twice'
   return null
 }
+
+/** A strong foam that goes over the cleaner which is on the wheel. */
+const isFoam = ({ family }: Stage): boolean => family === 'alkalineFoam'
+const isOverFoam = (one: Stage, other: Stage, { schools }: Job): boolean =>
+  schools.overFoaming && !onRubber(one) && !onRubber(other) && isFoam(one) !== isFoam(other)
 
 const workOf = (stage: Stage): 'scrub' | 'agitate' => (onRubber(stage) ? 'scrub' : 'agitate')
 
@@ -68,8 +77,28 @@ function actsTogether(stages: readonly Stage[], late: boolean): PassAct[] {
       { stage, act: workOf(stage), round: at + 1 },
     ]).flat(),
   )
-  return [...first, ...worked]
+  const cleaners = stages.filter((stage) => !onRubber(stage))
+  // What was foamed over is brushed once, through the foam.
+  const once = worked.filter(
+    ({ stage, act }) => act !== 'agitate' || cleaners.length < 2 || stage === cleaners.at(-1),
+  )
+  return sameMixOnce([...first, ...once])
 }
+
+/** The same mix on arch and tyre is one application. */
+const sameMixOnce = (acts: readonly PassAct[]): PassAct[] =>
+  acts.reduce<PassAct[]>((done, act) => {
+    const before = done.at(-1)
+    const isSame =
+      before?.act === 'spray' &&
+      act.act === 'spray' &&
+      act.round === 1 &&
+      onRubber(before.stage) &&
+      onRubber(act.stage) &&
+      before.stage.productId === act.stage.productId &&
+      before.stage.strength.from === act.stage.strength.from
+    return isSame ? [...done.slice(0, -1), { ...before, with: act.stage }] : [...done, act]
+  }, [])
 
 /** Why these acts, worked without a pause, do not hold every label and film until the shared rinse; null where they do. */
 function breaks(
@@ -85,14 +114,15 @@ function breaks(
   const wetLimit = (stage: Stage): number =>
     timings.find(({ stageId, corner: at }) => stageId === stage.id && at === corner.position)
       ?.wetLimitSeconds ?? Infinity
-  const dries = (stage: Stage): boolean =>
-    stage.delivery !== 'bucket' && now - (wetted.get(stage) ?? now) > wetLimit(stage)
-  for (const { stage, act } of acts) {
+  const dries = (stage: Stage): boolean => now - (wetted.get(stage) ?? now) > wetLimit(stage)
+  for (const { stage, act, with: also } of acts) {
     if (act !== 'spray') now = Math.max(now, (sprayed.get(stage) ?? now) + stage.dwellSeconds.min)
     now += change + secondsOfAct(act, stage.kind, corner, job)
     if (dries(stage)) return `the ${stage.productName} would dry`
-    if (act === 'spray') sprayed.set(stage, now)
-    wetted.set(stage, now)
+    for (const one of also ? [stage, also] : [stage]) {
+      if (act === 'spray') sprayed.set(one, now)
+      wetted.set(one, now)
+    }
   }
   now += change
   for (const stage of sprayed.keys()) {
@@ -112,7 +142,7 @@ function shared(
 ): readonly PassAct[] | string {
   for (const [at, one] of stages.entries())
     for (const other of stages.slice(at + 1)) {
-      const clause = apart(one, other, timings)
+      const clause = apart(one, other, job, timings)
       if (clause) return clause
     }
   const together = actsTogether(stages, false)

@@ -1,4 +1,4 @@
-import { reachableZones } from '@/core/choice/wheelGroup'
+import { isHere } from '@/core/reach/zoneReach'
 import { familyOf } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
@@ -6,15 +6,18 @@ import { positionNames } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { stepCautions } from '@/core/words/cautions'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
-import { actsInParts, partName } from './parts'
+import { actsInParts, wheelPart } from './parts'
 import type { Pass } from './passes'
 import type { Stage, Step } from '@/core/plan/plan'
+import { stageStepId } from '@/core/plan/stepId'
+import { isFinishing } from '@/core/work/stageKind'
 import { sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 
 /** What all stages of a plan share while their steps are written. */
 export interface StepContext {
   readonly job: Job
+  readonly stages: readonly Stage[]
   readonly timings: readonly StageTiming[]
   /** Mists are numbered through, so that each has a name of its own. */
   nextMist(): number
@@ -23,36 +26,36 @@ export interface StepContext {
 const brushRinse = ({ schools }: Job): string =>
   schools.toolRinse === 'bucket' ? 'Rinse the brush often.' : 'Rinse the brush under running water.'
 
-const workedZones = (stage: Stage, corner: Corner, job: Job): Zone[] => {
-  const reachable = reachableZones(corner, job)
-  return stage.zones.filter((zone) => zone === 'arch' || zone === 'tyre' || reachable.includes(zone))
-}
+const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
+  stage.zones.filter((zone) => isHere(zone, corner, job))
 
 /** The steps of a stage that has its rinse for itself, in rounds and parts. */
 export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMist }: StepContext): Step[] {
   const steps: Step[] = []
 
   const where = positionNames[corner.position].toLowerCase()
-  const zones = workedZones(stage, corner, job)
+  const zones = zonesHere(stage, corner, job)
   const family = familyOf(stage.family)
   // The clock runs from the first spray to the rinse; a wash from the bucket has nothing that dwells dry.
-  const dwells = stage.kind !== 'protect' && stage.kind !== 'dress' && stage.kind !== 'waterless'
+  const dwells = !isFinishing(stage.kind) && stage.kind !== 'waterless' && stage.kind !== 'polish'
   // Rubber and liners are scrubbed in rounds and rinsed once at the end.
   const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
   const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
   const sections = timing?.sections ?? 1
   const wetLimitSeconds = timing?.wetLimitSeconds ?? null
   // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
-  const acts = actsInParts(actsOfStage(stage.kind, stage.rounds), sections, timing?.mists ?? 0)
+  const acts = actsInParts(actsOfStage(stage.kind, stage.rounds, stage.family), sections, timing?.mists ?? 0)
   let round = 0
   for (const { act, part } of acts) {
     if (part <= 1 && (act === 'spray' || (act === 'dry' && stage.kind === 'tar')))
       round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
-    const contact = contactZones.filter((zone) => zones.includes(zone))
-    const shown = act === 'agitate' ? contact : zones
+    const piece = part > 0 ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
+    const mine = piece?.zones ?? zones
+    const contact = contactZones.filter((zone) => mine.includes(zone))
+    const shown = act === 'agitate' ? contact : mine
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
     const whole = secondsOfAct(act, stage.kind, afterRounds(corner, round), job, stage.family)
-    const inPart = part > 0 ? `, ${partName(part, sections)}` : ''
+    const inPart = piece ? `, ${piece.name}` : ''
     const text = textOf(act, stage, where, shown, round, brushRinse(job))
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
@@ -60,7 +63,11 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
         : null
     const mistNumber = act === 'reMist' ? nextMist() : 0
     steps.push({
-      id: `${corner.position}.${stage.id}.${act}${mistNumber || ''}${stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? round : ''}${part > 0 ? `.part${part}` : ''}`,
+      id: stageStepId(corner.position, stage.id, act, {
+        ...(mistNumber > 0 ? { mist: mistNumber } : {}),
+        ...(stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? { round } : {}),
+        ...(part > 0 ? { part } : {}),
+      }),
       act,
       corner: corner.position,
       stageId: stage.id,
@@ -83,7 +90,7 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
 
 /** What is sprayed on the wet wheel to protect it comes off again straight away. */
 const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: Job): Step => ({
-  id: `${corner.position}.${stage.id}.rinse`,
+  id: stageStepId(corner.position, stage.id, 'rinse'),
   act: 'rinse',
   corner: corner.position,
   stageId: stage.id,
@@ -100,6 +107,29 @@ const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: 
   cautions: [],
 })
 
+/** A soak that the knock-down rinse takes off again. */
+export function presoakStep(stage: Stage, corner: Corner, { job, timings }: StepContext): Step {
+  const where = positionNames[corner.position].toLowerCase()
+  const zones = zonesHere(stage, corner, job)
+  return {
+    id: stageStepId(corner.position, stage.id, 'spray'),
+    act: 'spray',
+    corner: corner.position,
+    stageId: stage.id,
+    ...textOf('spray', stage, where, zones, 1, ''),
+    zones,
+    tools: [],
+    operatorSeconds: secondsOfAct('spray', stage.kind, corner, job),
+    startsDwell: { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max },
+    stopsDwellOf: null,
+    wetLimitSeconds:
+      timings.find((one) => one.stageId === stage.id && one.corner === corner.position)?.wetLimitSeconds ??
+      null,
+    part: null,
+    cautions: stage.cautions,
+  }
+}
+
 /** The steps of stages that share a rinse: put on, worked, and off together. */
 export function passSteps(
   { stages: shared, acts }: Pass,
@@ -108,22 +138,24 @@ export function passSteps(
 ): Step[] {
   const steps: Step[] = []
   const where = positionNames[corner.position].toLowerCase()
-  const zonesOf = (stage: Stage): Zone[] => workedZones(stage, corner, job)
-  for (const { stage, act, round } of acts) {
-    const zones = zonesOf(stage)
+  const zonesOf = (stage: Stage): Zone[] => zonesHere(stage, corner, job)
+  for (const { stage, act, round, with: also } of acts) {
+    const zones = also ? [...zonesOf(stage), ...zonesOf(also)] : zonesOf(stage)
     const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
     const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
     steps.push({
-      id: `${corner.position}.${stage.id}.${act}${stage.rounds > 1 ? round : ''}`,
+      id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),
       act,
       corner: corner.position,
       stageId: stage.id,
       ...textOf(act, stage, where, shown, round, brushRinse(job)),
+      ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
       tools: toolsFor(act, shown, stage, job),
       operatorSeconds: secondsOfAct(act, stage.kind, corner, job),
       startsDwell:
         act === 'spray' ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max } : null,
+      ...(also ? { alsoStarts: [also.id] } : {}),
       stopsDwellOf: null,
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,
       part: null,
@@ -133,7 +165,7 @@ export function passSteps(
   const last = shared.at(-1) as Stage
   const all = [...new Set(shared.flatMap(zonesOf))]
   steps.push({
-    id: `${corner.position}.${last.id}.rinse`,
+    id: stageStepId(corner.position, last.id, 'rinse'),
     act: 'rinse',
     corner: corner.position,
     stageId: last.id,

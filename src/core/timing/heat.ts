@@ -1,6 +1,8 @@
 import { sitesOf } from '@/core/choice/option'
 import type { Corner, Job } from '@/core/job/job'
-import { judgePlaces, rulesAbout } from '@/core/rules/judge'
+import { ruleBook } from '@/core/rules/book'
+import { judgePlaces } from '@/core/rules/judge'
+import type { Rule } from '@/core/rules/rule'
 import { hoursAt } from './workHours'
 import type { Shortfall } from '@/core/plan/plan'
 
@@ -8,6 +10,8 @@ import type { Shortfall } from '@/core/plan/plan'
 const workableCelsius = 35
 
 const isHeatRule = (id: string): boolean => id.startsWith('hot-')
+/** Rules about the day, whatever is put on. */
+const isWeatherRule = (id: string): boolean => isHeatRule(id) || id === 'frost'
 
 /** Where it is heat that forbids: when and where it goes; empty for other rules, or where nobody can tell. */
 export function whenItGoes(ruleId: string, corners: readonly Corner[], job: Job): string {
@@ -24,21 +28,22 @@ export function whenItGoes(ruleId: string, corners: readonly Corner[], job: Job)
   return shade ? `${shade}, or start after ${latest}:00.` : ` It goes after ${latest}:00.`
 }
 
-/** The heat that forbids all work on all wheels now; null where some of it goes. */
-export function tooHot(job: Job): Shortfall | null {
-  const [product] = job.cabinet
-  if (!product) return null
-  const rules = rulesAbout({ product }).filter(({ id }) => isHeatRule(id))
-  const refusals = job.corners.map((corner) => {
+/** Heat and frost that forbid all work at single wheels now, each reason once with its wheels. */
+export function forbiddenNow(job: Job): Shortfall[] {
+  const rules = ruleBook.filter(({ id, verdict }) => verdict === 'no' && isWeatherRule(id))
+  const byRule = new Map<Rule, Corner[]>()
+  for (const corner of job.corners) {
     const place = { corners: [corner], zones: ['face'] as const, tools: new Map(), mechanics: new Map() }
-    return judgePlaces(rules, sitesOf(place, job)).rules[0]
-  })
-  const [rule] = refusals
-  if (!rule || refusals.some((one) => one === undefined)) return null
-  const mend = whenItGoes(rule.id, job.corners, job).trim()
-  return {
-    corners: job.corners.map(({ position }) => position),
-    text: rule.reason,
-    mend: mend || 'Let them cool, with plenty of water if it hurries, and measure again.',
+    const [rule] = judgePlaces(rules, sitesOf(place, job)).rules
+    if (rule) byRule.set(rule, [...(byRule.get(rule) ?? []), corner])
   }
+  return [...byRule].map(([rule, corners]) => ({
+    corners: corners.map(({ position }) => position),
+    text: rule.reason,
+    mend:
+      rule.id === 'frost'
+        ? 'A heated place, or another day.'
+        : whenItGoes(rule.id, corners, job).trim() ||
+          'Let them cool, with plenty of water if it hurries, and measure again.',
+  }))
 }

@@ -72,7 +72,8 @@ export function wetLimitAt(
         : found.celsius
   const evaporation = evaporationKilogramsPerM2Hour(surface, airCelsius, humidityShare, windKilometresPerHour)
   return {
-    seconds: wetLimitSeconds(filmGramsPerM2(delivery, own), evaporation, own),
+    // In the rain nothing dries.
+    seconds: conditions.raining ? Infinity : wetLimitSeconds(filmGramsPerM2(delivery, own), evaporation, own),
     surface,
     isMeasured: found.isMeasured,
   }
@@ -113,23 +114,13 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   }
   const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
   if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
-  // Suds from a bucket are put on with the mitt itself; there is nothing to keep wet before the rinse but the wheel.
-  const split = stage.delivery === 'bucket' ? { sections: 1, mists: 0 } : leastSplit(work, seconds)
+  if (stage.delivery === 'bucket') return bucketTiming(known, degrees, work, seconds)
   const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
   // Where the label is shorter than the brush, a quarter is worked for as long as it allows.
   const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
-  const capped =
-    split || room <= 0
-      ? null
-      : leastSplit({ ...work, contactSeconds: Math.min(contactSeconds, 4 * room) }, seconds)
-  if (capped) {
-    return {
-      ...known,
-      ...capped,
-      isNotNow: false,
-      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)}: a quarter of the wheel at a time, and rinse when the time is up.`,
-    }
-  }
+  const split =
+    leastSplit(work, seconds) ??
+    (room > 0 ? leastSplit({ ...work, contactSeconds: Math.min(contactSeconds, 4 * room) }, seconds) : null)
   if (!split) {
     return {
       ...known,
@@ -139,14 +130,58 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
       text: `Not now: at ${degrees} it ${limit}, less than a quarter of the wheel takes.${asFoam(stage, corner, work, null, job)}`,
     }
   }
-  const way = wayOf(split.sections)
+  // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
+  const byLabel = leastSplit(work, Infinity)?.sections ?? sectionCounts.length
+  if (split.sections > 1 && byLabel >= split.sections) {
+    const isByZones = split.sections === 2
+    return {
+      ...known,
+      ...split,
+      ...(isByZones ? { isByZones } : {}),
+      isNotNow: false,
+      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} from spray to rinse: ${isByZones ? 'barrel and backs first, then face and details' : `${wayOf(split.sections)}, rinsed before the next`}${sayMists(split.mists)}.`,
+    }
+  }
   return {
     ...known,
     ...split,
     isNotNow: false,
-    text: `At ${degrees} it ${limit}: ${way}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
+    text: `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
   }
 }
+
+/** Suds are wetted anew by every stroke of the mitt; the first strokes of a part still have to be rinsed before they dry. */
+function bucketTiming(
+  known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
+  degrees: string,
+  { contactSeconds, toolChangeSeconds }: ContactWork,
+  wetLimit: number,
+): StageTiming {
+  if (wetLimit === Infinity)
+    return { ...known, sections: 1, mists: 0, isNotNow: false, text: `At ${degrees} nothing dries.` }
+  const sections = sectionCounts.find(
+    (count) => contactSeconds / strokes / count + toolChangeSeconds <= wetLimit,
+  )
+  const stays = `at ${degrees} suds stay wet ${sayMinutes(wetLimit)}`
+  return sections === undefined
+    ? {
+        ...known,
+        sections: sectionCounts.length,
+        mists: 0,
+        isNotNow: true,
+        text: `Not now: ${stays}, less than a quarter of the wheel takes.`,
+      }
+    : {
+        ...known,
+        sections,
+        mists: 0,
+        isNotNow: false,
+        text: `${stays.charAt(0).toUpperCase()}${stays.slice(1)}: ${wayOf(sections)}.`,
+      }
+}
+
+/** The mitt comes by so often before the rinse. House estimate. */
+const strokes = 2
 
 /** Only a wheel's chemistry is worked in parts. */
 const splitKinds: readonly StageKind[] = ['wash', 'iron', 'mineral']

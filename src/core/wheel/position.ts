@@ -35,9 +35,15 @@ export const positionShortNames: Record<Position, string> = {
   thirdLeft: '3rd L',
 }
 
+/** The inner one of dual rear wheels: behind the outer one, in the same arch. */
+export const isInner = (position: Position): boolean => position.endsWith('Inner')
+
 export type Axle = 'front' | 'rear'
 
 export const axleOf = (position: Position): Axle => (position.startsWith('front') ? 'front' : 'rear')
+
+/** Behind the front axle: what is left first when time runs short, since fronts carry the dust. */
+export const isRearmost = (position: Position): boolean => axleOf(position) === 'rear'
 
 export const inWalkingOrder = <T extends { readonly position: Position }>(corners: readonly T[]): T[] =>
   [...corners].sort((a, b) => positions.indexOf(a.position) - positions.indexOf(b.position))

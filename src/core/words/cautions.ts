@@ -19,5 +19,6 @@ export const stepCautions = {
   neverMix: 'Never mix products in a bottle.',
   jack: 'Never under a jack alone; by the vehicle maker’s handbook, in doubt a qualified workshop.',
   torque: 'The figure is in the handbook; note the re-check.',
+  seats: 'Seats, threads and the pad stay dry: no grease, no dressing, unless the maker says so.',
   brakes: 'Nothing slippery on discs, pads or tread.',
 } as const

@@ -1,3 +1,4 @@
+import { listed } from './listed'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { amountAt, wheelSoils, type WheelSoil } from '@/core/choice/need'
 import type { Option } from '@/core/choice/option'
@@ -15,14 +16,17 @@ import type { LadderStep } from '@/core/plan/plan'
 import type { GroupStage } from '@/core/choice/wheelStages'
 import { log } from '@/core/quantity/steady'
 
-const listed = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
-
 /** The worst there is of a soil on a group, in words: "heavy road film". */
 export function soilText(choice: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {
   const worst = Math.max(0, ...choice.group.zones.map((zone) => amountAt(choice.group, zone, soil)))
   return worst === 0 ? '' : `${gradeNames[gradeOfAmount(worst)]} ${soilNames[soil]}`
 }
+
+/** What the cold asks for beyond the label's shortest dwell; empty where it asks for nothing. */
+export const coldWords = (labelSeconds: number, plannedSeconds: number): string =>
+  plannedSeconds > labelSeconds
+    ? `Cold: ${plannedSeconds} s before the brush instead of ${labelSeconds}, and no second round for it.`
+    : ''
 
 /** Name with its strength, the way it would be asked for. */
 export const optionText = ({ product, fraction }: Option): string =>

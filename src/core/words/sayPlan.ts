@@ -1,9 +1,8 @@
+import { listed } from './listed'
 import type { Job } from '@/core/job/job'
 import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from '@/core/plan/plan'
-
-const listed = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+import { cleansWheel } from '@/core/work/stageKind'
 
 /** How a person names a group of wheels. */
 export function nameCorners(corners: readonly Position[], all: readonly Position[]): string {
@@ -19,7 +18,7 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 /** Stages of wheel chemistry. */
-export const onWheel = ({ kind }: Stage): boolean => !['arch', 'tyre', 'protect', 'dress'].includes(kind)
+export const onWheel = ({ kind }: Stage): boolean => cleansWheel(kind)
 
 const times = ({ rounds }: Stage): string =>
   rounds === 1 ? '' : rounds === 2 ? ' twice' : ` ${rounds} times`

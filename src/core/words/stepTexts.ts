@@ -28,6 +28,13 @@ export function textOf(
           why: 'Suds carry the dirt off instead of rubbing it in.',
         }
       }
+      if (stage.kind === 'presoak') {
+        return {
+          title: `Pre-soak ${where} with ${stage.productName}`,
+          detail: 'Foam it on from the bottom up, let it run down, touch nothing.',
+          why: 'It loosens the grit, so that the rinse takes it.',
+        }
+      }
       return {
         title: `Spray ${stage.kind === 'arch' || stage.kind === 'tyre' ? `${stage.kind}, ${where},` : where} with ${stage.productName}${rounds}`,
         detail: `Cover evenly: ${namesOf(zones)}. Keep it wet.`,
@@ -60,6 +67,21 @@ export function textOf(
           title: `Lift the dust off ${where}`,
           detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
           why: 'Dust is lifted, never rubbed.',
+        }
+      }
+      if (stage.kind === 'polish') {
+        return {
+          title: `Polish the bare metal, ${where}`,
+          detail: `${stage.productName} on a clean cloth, small areas: ${namesOf(zones)}. Wipe it off, then a fresh cloth.`,
+          why: 'Bare metal is clean only when it shines.',
+        }
+      }
+      if (stage.kind === 'protect') {
+        return {
+          title: `Degreasing wipe, ${where}`,
+          detail:
+            'Old wax and oils off with the wipe the coating’s label names, fresh side of the cloth every spoke, until water lies flat.',
+          why: 'A coating bonds only to a bare, degreased, dry wheel.',
         }
       }
       return {

@@ -1,10 +1,11 @@
 export const stageKinds = [
-  'arch', 'tyre', 'waterless', 'wash', 'iron', 'mineral', 'tar', 'protect', 'dress',
+  'presoak', 'arch', 'tyre', 'waterless', 'wash', 'iron', 'mineral', 'tar', 'polish', 'protect', 'dress',
 ] as const // prettier-ignore
 /** What a stage of chemistry is for, in working order. */
 export type StageKind = (typeof stageKinds)[number]
 
 export const stageNames: Record<StageKind, string> = {
+  presoak: 'Pre-soak',
   arch: 'Arches',
   tyre: 'Tyres',
   waterless: 'Waterless',
@@ -12,6 +13,15 @@ export const stageNames: Record<StageKind, string> = {
   iron: 'Bonded dust',
   mineral: 'Mineral scale',
   tar: 'Tar',
+  polish: 'Metal polish',
   protect: 'Protection',
   dress: 'Tyre dressing',
 }
+
+/** Rubber and liners. */
+export const isOnRubber = (kind: StageKind): boolean => kind === 'arch' || kind === 'tyre'
+/** What stays on. */
+export const isFinishing = (kind: StageKind): boolean => kind === 'protect' || kind === 'dress'
+/** Chemistry that cleans the wheel itself. */
+export const cleansWheel = (kind: StageKind): boolean =>
+  !isOnRubber(kind) && !isFinishing(kind) && kind !== 'presoak' && kind !== 'polish'

@@ -44,8 +44,8 @@ interface RunViewProps {
 
 const doneWords: Record<Act, string> = {
   lookRound: 'Looked', coolCheck: 'Cool', getReady: 'Ready', preRinse: 'Rinsed', spray: 'Sprayed', reMist: 'Misted', agitate: 'Brushed',
-  scrub: 'Scrubbed', wipe: 'Wiped', rinse: 'Rinsed', lookAgain: 'Looked', dry: 'Dry', protect: 'Done', dress: 'Dressed',
-  body: 'Done', brakes: 'Done', writeDown: 'Done',
+  scrub: 'Scrubbed', wipe: 'Wiped', rinse: 'Rinsed', lookAgain: 'Looked', dry: 'Dry', testSpot: 'Looked', protect: 'Done', dress: 'Dressed',
+  hub: 'Done', roll: 'Rolled', body: 'Done', brakes: 'Done', writeDown: 'Done',
 } // prettier-ignore
 
 const ringTones = {

@@ -1,6 +1,6 @@
 import { bareFinishes } from '@/core/finishes/finish'
 import type { Rule } from '../rule'
-import { onWheel } from './surfaces'
+import { onWheel, softSkins } from './surfaces'
 
 export const ironRules: readonly Rule[] = [
   {
@@ -32,5 +32,15 @@ export const ironRules: readonly Rule[] = [
   {
     id: 'gel-on-diamond-cut', verdict: 'no', safety: false, zones: onWheel, finishes: ['diamondCut'], families: ['heavyGel', 'ironTarRemover'],
     reason: 'Neutral says nothing about strength: a heavy gel is too much for a machined face.',
+  },
+  {
+    id: 'stripping-on-soft-skin', verdict: 'no', safety: false, zones: onWheel, finishes: softSkins, wear: ['strips'], purpose: 'clean',
+    reason: 'What strips protection is too strong for film, plastic covers and the resin of carbon fibre.',
+  },
+  {
+    id: 'stripping-on-open-lacquer', verdict: 'withCare', safety: false, zones: onWheel, conditions: ['chipped', 'peeling', 'corroded', 'curbRashed'],
+    wear: ['strips'], purpose: 'clean',
+    reason: 'A strong cleaner creeps under open edges.',
+    care: 'Short dwell, rinse from the damaged edge outwards.', dwellCap: 'shortest',
   },
 ] // prettier-ignore

@@ -16,6 +16,15 @@ export const matteRules: readonly Rule[] = [
     reason: 'Rubbing polishes a matte finish, and shiny patches stay.',
   },
   {
+    id: 'no-abrasive-on-matte', verdict: 'no', safety: false, zones: onWheel, finishes: ['matte'], traits: ['abrasive'],
+    reason: 'Clay and polish make a matte finish shiny, and it cannot be undone.',
+  },
+  {
+    id: 'matte-without-pressure', verdict: 'withCare', safety: false, zones: onWheel, finishes: ['matte'], purpose: 'clean',
+    reason: 'Rubbing makes matte shiny in patches.',
+    care: 'No rubbing: soft media without pressure, dwell and rinse do the work.',
+  },
+  {
     id: 'dressing-beside-matte', verdict: 'withCare', safety: false, zones: ['tyre'], purpose: 'protect', besideFinishes: ['matte'],
     reason: 'Dressing smears on matte are hard to remove.',
     care: 'Prime the applicator and work from the tyre’s outer edge inwards.',

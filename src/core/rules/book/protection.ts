@@ -1,7 +1,6 @@
 import type { Rule } from '../rule'
+import { wipedOn } from './protections'
 import { onWheel } from './surfaces'
-
-const wipedOn = ['quickDetailer', 'sprayWax', 'spraySealant', 'wheelWax', 'ceramicCoating', 'coatingTopper', 'matteSealant'] as const // prettier-ignore
 
 export const protectionRules: readonly Rule[] = [
   {

@@ -6,6 +6,10 @@ export const safetyRules: readonly Rule[] = [
     reason: 'Acids that contain fluoride burn deep without a warning. This program never plans with them.',
   },
   {
+    id: 'fluoride-by-its-words', verdict: 'no', safety: true, fluorideByWords: true,
+    reason: 'Its name or note speaks of fluoride. Read the safety data sheet and say at the product whether it names any; until then nothing is planned with it.',
+  },
+  {
     id: 'nothing-slippery-on-brakes', verdict: 'no', safety: true, zones: ['rotor', 'caliper'], purpose: 'protect',
     reason: 'Nothing slippery on discs, pads or near the braking face.',
   },

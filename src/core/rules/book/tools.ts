@@ -22,10 +22,6 @@ export const toolRules: readonly Rule[] = [
     care: 'Weaker mix, and rinse long: it has to come out again.',
   },
   {
-    id: 'clay-on-open-lacquer', verdict: 'no', safety: false, zones: onWheel, conditions: ['peeling', 'corroded', 'chipped'], toolKinds: ['clay'],
-    reason: 'Clay catches on open edges and lifts them further.',
-  },
-  {
     id: 'tool-out-of-use', verdict: 'no', safety: false, toolStates: ['dropped', 'worn'],
     reason: 'A dropped tool holds grit until it is washed; a worn one scratches with its stem.',
   },
@@ -36,6 +32,16 @@ export const toolRules: readonly Rule[] = [
   {
     id: 'paint-tools-off-the-wheel', verdict: 'no', safety: false, toolDuties: ['paint'],
     reason: 'Tools for the paint and tools for wheels never meet.',
+  },
+  {
+    id: 'jet-at-film-edges', verdict: 'withCare', safety: false, zones: onWheel, finishes: ['filmWrapped'], pressureAboveBar: 0,
+    reason: 'A jet lifts the edge of a film, and water under it stays.',
+    care: 'Film: wide fan, at least half a metre away, never into an edge.',
+  },
+  {
+    id: 'jet-at-open-lacquer', verdict: 'withCare', safety: false, zones: onWheel, conditions: ['peeling', 'chipped', 'corroded'], pressureAboveBar: 0,
+    reason: 'A jet gets under open lacquer and lifts it.',
+    care: 'Open lacquer: wide fan, from the sound side, not into the edge.',
   },
   {
     id: 'pressure-too-high', verdict: 'no', safety: true, pressureAboveBar: 140,

@@ -1,0 +1,42 @@
+import type { Corner, Job } from '@/core/job/job'
+import type { Plan, Shortfall } from '@/core/plan/plan'
+import type { Position } from '@/core/wheel/position'
+import { nameCorners } from '@/core/words/sayPlan'
+
+const positionsOf = (corners: readonly Corner[]): Position[] => corners.map(({ position }) => position)
+
+/** Wheels on which a protection cures stay dry, whatever the visit is for. */
+export function sayCuring(job: Job): Shortfall[] {
+  const corners = positionsOf(job.corners.filter(({ curing }) => curing))
+  return corners.length === 0
+    ? []
+    : [
+        {
+          corners,
+          text: `What was put ${nameCorners(corners, positionsOf(job.corners))} still cures: nothing wet comes near it today.`,
+          mend: 'Come back when it has cured; the page of the wheel set says from when on.',
+        },
+      ]
+}
+
+/** A plan with nothing to do: it says why, and when and where it goes. */
+export const withoutWork = (plan: Plan, headline: string, shortfalls: readonly Shortfall[]): Plan => ({
+  ...plan,
+  headline,
+  operatorSeconds: 0,
+  costMinor: 0,
+  waterLitres: 0,
+  alternatives: [],
+  stages: [],
+  steps: [],
+  fills: [],
+  amounts: [],
+  protections: [],
+  soil: [],
+  ladder: [],
+  wouldChange: [],
+  testSpot: null,
+  timings: [],
+  sequence: null,
+  shortfalls,
+})

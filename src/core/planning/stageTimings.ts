@@ -1,0 +1,66 @@
+import { secondsOfAct } from '@/core/effort/operatorTime'
+import type { Job } from '@/core/job/job'
+import type { Act, Shortfall, Stage, StageKind } from '@/core/plan/plan'
+import type { StageTiming } from '@/core/plan/stageTiming'
+import { timingOf } from '@/core/timing/stageTiming'
+import { firstGoodHour, hoursAt } from '@/core/timing/workHours'
+
+/** How every stage that puts something wet on is worked at each of its wheels. */
+export const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
+  stages
+    .filter(({ kind }) => timedActs[kind] !== undefined)
+    .flatMap((stage) =>
+      job.corners
+        .filter(({ position }) => stage.corners.includes(position))
+        .map((corner) => {
+          const act = timedActs[stage.kind] as Act
+          return timingOf(
+            { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
+            corner,
+            secondsOfAct(act, stage.kind, corner, job),
+            job,
+          )
+        }),
+    )
+
+/** The act that has to follow while a stage is wet. */
+const timedActs: Partial<Record<StageKind, Act>> = {
+  presoak: 'preRinse',
+  arch: 'scrub',
+  tyre: 'scrub',
+  wash: 'agitate',
+  iron: 'agitate',
+  mineral: 'agitate',
+  tar: 'wipe',
+  waterless: 'wipe',
+}
+
+/** What cannot be kept wet now, and the hour or the shade in which it can. */
+export function notNow(job: Job, timings: readonly StageTiming[]): Shortfall[] {
+  const late = timings.filter(({ isNotNow }) => isNotNow)
+  if (late.length === 0) return []
+  const corners = job.corners.filter(({ position }) => late.some(({ corner }) => corner === position))
+  const { conditions, estimates } = job
+  const hours = corners.flatMap((corner) => {
+    const hour = firstGoodHour(
+      hoursAt(corner, 'trigger', conditions, estimates),
+      conditions.startHour ?? 24,
+      goodWetSeconds,
+    )
+    return hour === null ? [] : [hour]
+  })
+  const shade = conditions.exposure === 'shade' ? '' : 'Move it into the shade, or '
+  return [
+    {
+      corners: corners.map(({ position }) => position),
+      text: late[0]?.text ?? '',
+      mend:
+        hours.length === corners.length && hours.length > 0
+          ? `${shade}${shade ? 'start' : 'Start'} after ${Math.max(...hours)}:00.`
+          : `${shade}${shade ? 'cool' : 'Cool'} the wheels with water first and measure again.`,
+    },
+  ]
+}
+
+/** A film that lasts so long can be worked, seconds. */
+const goodWetSeconds = 150

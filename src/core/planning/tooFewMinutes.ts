@@ -1,0 +1,65 @@
+import type { Job } from '@/core/job/job'
+import type { Shortfall, Stage, Step } from '@/core/plan/plan'
+import { isRearmost } from '@/core/wheel/position'
+import { listed } from '@/core/words/listed'
+
+/** Something that can be left for another day, with the steps that go with it. */
+interface Leavable {
+  readonly name: string
+  readonly goes: (step: Step) => boolean
+}
+
+const ofKind = (stages: readonly Stage[], kinds: readonly Stage['kind'][]) => {
+  const ids = stages.filter(({ kind }) => kinds.includes(kind)).map(({ id }) => id)
+  return ({ stageId }: Step): boolean => stageId !== null && ids.includes(stageId)
+}
+
+/** What is left first, by how little the wheels lose with it. */
+function leavables(job: Job, stages: readonly Stage[]): Leavable[] {
+  const dress = ofKind(stages, ['dress'])
+  const has = (...kinds: Stage['kind'][]): boolean => stages.some(({ kind }) => kinds.includes(kind))
+  const rears = job.corners.filter(({ position }) => isRearmost(position)).map(({ position }) => position)
+  const isRear = ({ corner }: Step): boolean => corner !== null && rears.includes(corner)
+  return [
+    ...(has('dress')
+      ? [{ name: 'the tyre dressing', goes: (step: Step) => dress(step) || step.act === 'roll' }]
+      : []),
+    ...(has('arch') ? [{ name: 'the arches', goes: ofKind(stages, ['arch']) }] : []),
+    ...(has('polish') ? [{ name: 'the polish', goes: ofKind(stages, ['polish']) }] : []),
+    ...(has('tar', 'mineral') ? [{ name: 'tar and scale', goes: ofKind(stages, ['tar', 'mineral']) }] : []),
+    ...(rears.length > 0 && rears.length < job.corners.length
+      ? [{ name: 'the rear wheels', goes: isRear }]
+      : []),
+  ]
+}
+
+const minutes = (seconds: number): number => Math.ceil(seconds / 60)
+
+/** What to leave so that the rest fits the minutes allowed, and what the rest then takes. */
+export function sayTooFewMinutes(job: Job, stages: readonly Stage[], steps: readonly Step[]): Shortfall {
+  const allowed = job.wishes.minutesAllowed ?? 0
+  const corners = job.corners.map(({ position }) => position)
+  const secondsOf = (left: readonly Step[]): number =>
+    left.reduce((sum, step) => sum + step.operatorSeconds, 0)
+  const text = `${allowed} minutes are too few: everything takes ${minutes(secondsOf(steps))}.`
+  let left = steps
+  const names: string[] = []
+  for (const { name, goes } of leavables(job, stages)) {
+    left = left.filter((step) => !goes(step))
+    names.push(name)
+    if (secondsOf(left) <= allowed * 60)
+      return {
+        corners,
+        text,
+        mend: `Leave ${listed(names)} for another visit: the rest takes ${minutes(secondsOf(left))} minutes.`,
+      }
+  }
+  return {
+    corners,
+    text,
+    mend:
+      names.length > 0
+        ? `Even without ${listed(names)} it takes ${minutes(secondsOf(left))} minutes; allow that, or choose a lighter service.`
+        : 'Allow more, or choose a lighter service.',
+  }
+}

@@ -1,0 +1,100 @@
+import { chooseForGroup } from '@/core/choice/chooseForGroup'
+import { namePlans } from '@/core/choice/namedPlans'
+import { optionsFor, type Option } from '@/core/choice/option'
+import { withSharedRecipes } from '@/core/choice/sharedRecipes'
+import { groupWheels } from '@/core/choice/wheelGroup'
+import { planNames, type Job, type PlanName } from '@/core/job/job'
+import type { Plan, Shortfall } from '@/core/plan/plan'
+import { amountsOf } from '@/core/stages/bottles'
+import { heldBackBySchool, ladderOf, oneGradeMore } from '@/core/words/explain'
+import { capital, headlineOf, onWheel, summaryOf } from '@/core/words/sayPlan'
+import { alternativesOf, minutesOf } from './alternatives'
+import { assumptionsOf } from './assumptions'
+import { tooMuchPressure } from './pressure'
+import { verdictsOf } from './productVerdicts'
+import { soilCourses } from './soilCourses'
+import { sayTooFewMinutes } from './tooFewMinutes'
+import { fixedCosts, versionOf, type Version } from './version'
+
+const testSpotText =
+  'Back of a spoke or inside of the barrel, low down: a palm’s breadth, mildest candidate first, half its dwell, rinse, dry, look against the light. Haze, colour on the cloth or a dull ring: stop, go one milder.'
+
+/** Plans wheels that can be worked now with what is in the cabinet. */
+export function workablePlan(job: Job): Plan {
+  const groups = groupWheels(job)
+  const choices = withSharedRecipes(groups.map((group) => chooseForGroup(group, job, optionsFor(group, job))))
+  const fixed = fixedCosts(job, choices)
+  const { plans, withinLimits } = namePlans(choices, job, fixed.seconds, fixed.minor)
+  const versions = Object.fromEntries(
+    planNames.map((name) => [
+      name,
+      versionOf({ ...job, wishes: { ...job.wishes, prefer: name } }, choices, plans[name]),
+    ]),
+  ) as Record<PlanName, Version>
+  const chosen = versions[job.wishes.prefer]
+  const { stages, steps } = chosen
+  const alternatives = alternativesOf(job, versions)
+  const amounts = amountsOf(job, stages, chosen.fills)
+  const rinseSeconds = steps
+    .filter(({ act }) => act === 'rinse' || act === 'preRinse')
+    .reduce((sum, step) => sum + step.operatorSeconds, 0)
+  const mixingLitres = stages.reduce((sum, { recipe }) => sum + recipe.waterMillilitres / 1000, 0)
+  const optionsText = (options: readonly Option[]) =>
+    [...new Set(options.map(({ product }) => product.name))].join(', then ')
+  const other = alternatives.find(
+    ({ name, summary }) => name === 'fastest' && summary !== capital(summaryOf(job, stages)),
+  )
+  const usedIds = stages.filter(onWheel).map(({ productId }) => productId)
+  return {
+    headline: headlineOf(job, stages, chosen.operatorSeconds),
+    service: job.service,
+    chosen: job.wishes.prefer,
+    operatorSeconds: chosen.operatorSeconds,
+    costMinor: chosen.costMinor,
+    currency: job.currency,
+    waterLitres: Math.round((rinseSeconds / 60) * job.equipment.lance.washerLitresPerMinute + mixingLitres),
+    alternatives,
+    stages,
+    steps,
+    fills: chosen.fills,
+    amounts,
+    protections: chosen.protections,
+    soil: soilCourses(job, choices, chosen),
+    verdicts: verdictsOf(job, groups),
+    wouldChange: [
+      ...(other
+        ? [
+            `With less than ${minutesOf(chosen.operatorSeconds)} minutes: ${other.summary}, ${minutesOf(other.operatorSeconds)} minutes.`,
+          ]
+        : []),
+      oneGradeMore(choices, optionsText),
+      heldBackBySchool(choices),
+    ].filter((text) => text !== null),
+    ladder: ladderOf(choices, usedIds),
+    testSpot: stages.some(({ rules }) => rules.some((rule) => rule.testSpot)) ? testSpotText : null,
+    schools: chosen.schools,
+    assumptions: assumptionsOf(job, choices),
+    timings: chosen.timings,
+    sequence: null,
+    shortfalls: [
+      ...tooMuchPressure(job),
+      ...chosen.shortfalls,
+      ...(withinLimits ? [] : [sayBeyondLimits(job, chosen)]),
+    ],
+  }
+}
+
+/** What is too much for the wishes, and what would fit. */
+function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }: Version): Shortfall {
+  const { minutesAllowed, costAllowedMinor = Infinity } = job.wishes
+  if (minutesAllowed !== undefined && operatorSeconds > minutesAllowed * 60)
+    return sayTooFewMinutes(job, stages, steps)
+  return {
+    corners: job.corners.map(({ position }) => position),
+    text: 'No plan keeps to the money allowed; this is the nearest.',
+    mend:
+      costMinor > costAllowedMinor
+        ? 'Allow more, leave a wheel out, or choose a lighter service.'
+        : 'Minutes and money together are too tight; allow more of one.',
+  }
+}

@@ -1,0 +1,62 @@
+import type { Corner, Job } from '@/core/job/job'
+import { services } from '@/core/services/service'
+import { isInner } from '@/core/wheel/position'
+import { wheelZones, type Zone } from '@/core/wheel/zone'
+
+/** Whether a zone can be worked today: it is there, it is not there, nobody gets at it, or nobody said what it is. */
+export type ZoneState = 'here' | 'absent' | 'outOfReach' | 'unknown'
+
+export interface ZoneReach {
+  readonly state: ZoneState
+  /** Why it is not worked, as a clause; empty for a zone that is here. */
+  readonly why: string
+}
+
+/** What decides over the zones of a wheel. */
+export type WheelInPlace = Pick<Corner, 'position' | 'wheel' | 'finishes'>
+export type Visit = Pick<Job, 'vehicleKind' | 'service'>
+
+const here: ZoneReach = { state: 'here', why: '' }
+
+/** Zones only reached between the spokes; a closed wheel hides them until it is off. */
+const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
+
+export const isOff = ({ vehicleKind, service }: Visit): boolean =>
+  vehicleKind === 'looseSet' || services[service].wheelsOff
+
+function archReach({ position }: WheelInPlace, { vehicleKind }: Visit): ZoneReach {
+  if (vehicleKind === 'looseSet') return { state: 'absent', why: 'a loose wheel has no arch' }
+  if (vehicleKind === 'motorcycle') return { state: 'absent', why: 'a motorcycle has no liners' }
+  return isInner(position)
+    ? { state: 'absent', why: 'the inner wheel shares the arch of the outer one' }
+    : here
+}
+
+function caliperReach({ finishes }: WheelInPlace, visit: Visit): ZoneReach {
+  if (visit.vehicleKind === 'looseSet') return { state: 'absent', why: 'a loose wheel has no caliper' }
+  if (isOff(visit)) return { state: 'absent', why: 'with the wheel off the caliper is cleaned at the car' }
+  return finishes.caliper === undefined
+    ? { state: 'unknown', why: 'nobody described the caliper: it is rinsed, nothing more' }
+    : here
+}
+
+/** Whether a zone of a wheel can be worked on a visit, and why not. */
+export function zoneReach(zone: Zone, wheel: WheelInPlace, visit: Visit): ZoneReach {
+  if (zone === 'arch') return archReach(wheel, visit)
+  if (zone === 'rotor')
+    return { state: isOff(visit) ? 'absent' : 'outOfReach', why: 'nothing goes on the disc' }
+  if (isInner(wheel.position) && !isOff(visit) && zone !== 'barrel')
+    return { state: 'outOfReach', why: 'the outer wheel stands in front of it' }
+  if (zone === 'caliper' && caliperReach(wheel, visit).state !== 'here') return caliperReach(wheel, visit)
+  const isClosed = wheel.wheel.spokeCount === 0 && !isOff(visit) && !isInner(wheel.position)
+  return isClosed && behindTheFace.includes(zone)
+    ? { state: 'outOfReach', why: 'the wheel is closed; it is reached with the wheel off' }
+    : here
+}
+
+export const isHere = (zone: Zone, wheel: WheelInPlace, visit: Visit): boolean =>
+  zoneReach(zone, wheel, visit).state === 'here'
+
+/** Zones of the wheel that hands work on this visit, the caliper among them. */
+export const workedZones = (wheel: WheelInPlace, visit: Visit): Zone[] =>
+  [...wheelZones, 'caliper' as const].filter((zone) => isHere(zone, wheel, visit))

@@ -1,0 +1,140 @@
+import { sitesOf } from '@/core/choice/option'
+import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
+import type { Product } from '@/core/chemistry/product'
+import type { Corner, Job } from '@/core/job/job'
+import type { PlannedProtection } from '@/core/plan/plan'
+import { protectionFacts } from '@/core/protection/kinds'
+import { isHere } from '@/core/reach/zoneReach'
+import { judgePlaces, rulesAbout } from '@/core/rules/judge'
+import { services } from '@/core/services/service'
+import { inWalkingOrder, type Position } from '@/core/wheel/position'
+import { finishZoneOf, wheelZones, type Zone } from '@/core/wheel/zone'
+import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
+import type { Miss } from './shortfallBook'
+import { addDraft, type StageDraft } from './stageDraft'
+
+export interface Finishing {
+  readonly drafts: StageDraft[]
+  readonly protections: PlannedProtection[]
+}
+
+const cureCare = ({ kind }: ProtectionChoice): string[] => {
+  const { cureHours } = protectionFacts[kind]
+  return cureHours > 1
+    ? [`Cures ${cureHours} hours: no water, no rain and no chemistry before that.`]
+    : cureHours === 1
+      ? ['Leave it dry for an hour.']
+      : []
+}
+
+const draftOf = (
+  choice: ProtectionChoice,
+  kind: 'protect' | 'dress',
+  zones: readonly Zone[],
+): Omit<StageDraft, 'corners'> => ({
+  kind,
+  product: choice.product,
+  fraction: choice.product.strength.to,
+  dwellSeconds: choice.product.dwellSeconds,
+  zones,
+  tools: [],
+  judgement: choice.judgement,
+  why: choice.why,
+  care: cureCare(choice),
+  rounds: 1,
+})
+
+const nothingProtects = [
+  'Nothing in the cabinet protects this finish.',
+  'Add a protection that suits it, or leave the wheel clean and dry.',
+] as const
+
+/** Protection and dressing of the wheels that were cleaned: nothing is sealed over dirt. */
+export function finishDrafts(
+  job: Job,
+  cleaned: ReadonlySet<Position>,
+  miss: Miss,
+  schools: Set<string>,
+): Finishing {
+  const protect: StageDraft[] = []
+  const dress: StageDraft[] = []
+  const protections: PlannedProtection[] = []
+  const service = services[job.service]
+  const put = (choice: ProtectionChoice, kind: 'protect' | 'dress', corner: Corner): void => {
+    const zones = kind === 'dress' ? (['tyre'] as const) : wheelZones
+    addDraft(kind === 'dress' ? dress : protect, draftOf(choice, kind, zones), [corner])
+    protections.push({ corner: corner.position, kind: choice.kind, productId: choice.product.id })
+    if (choice.school) schools.add(choice.school)
+  }
+  for (const corner of inWalkingOrder(job.corners)) {
+    if (!cleaned.has(corner.position)) continue
+    if (service.protection !== 'none') {
+      const { choice, refused } = chooseWheelProtection(corner, job)
+      if (choice) put(choice, 'protect', corner)
+      if (refused)
+        miss(
+          [corner.position],
+          `Not ${refused.productName} today: ${refused.reason}`,
+          choice
+            ? `${choice.product.name} goes on instead.`
+            : 'Leave the wheel clean, and protect it another day.',
+        )
+      else if (!choice && isHere('face', corner, job)) miss([corner.position], ...nothingProtects)
+    }
+    const { choice: dressing, refused } = service.tyres
+      ? chooseDressing(corner, job)
+      : { choice: null, refused: null }
+    if (dressing) put(dressing, 'dress', corner)
+    else if (refused)
+      miss([corner.position], `The tyre is not dressed: ${refused.reason}`, 'Leave it clean and dry.')
+  }
+  return { drafts: [...protect, ...dress], protections }
+}
+
+/** Zones of a group that are known to be bare, polished metal. */
+const polishedZones = ({ corners: [corner], zones }: WheelGroup): Zone[] =>
+  zones.filter((zone) => {
+    const of = finishZoneOf(zone)
+    const state = of === null || of === 'caliper' ? undefined : corner?.finishes[of]
+    return state?.finish === 'polishedBare' && state.condition === 'sound'
+  })
+
+/** Metal polish on bare polished metal, where the visit restores and the cabinet has one. */
+export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss): StageDraft[] {
+  if (!services[job.service].polishes) return []
+  const drafts: StageDraft[] = []
+  const product: Product | undefined = job.cabinet.find(
+    ({ id, family, archived }) => family === 'metalPolish' && !archived && !job.wishes.forbidden.includes(id),
+  )
+  for (const group of groups) {
+    const zones = polishedZones(group)
+    if (zones.length === 0) continue
+    if (!product) {
+      miss(
+        positionsOf(group),
+        'The bare metal stays as dull as it is: the cabinet has no metal polish.',
+        'Add one for polished bare metal, or leave the shine for another visit.',
+      )
+      continue
+    }
+    const judgement = judgePlaces(rulesAbout({ product }), sitesOf({ ...group, zones }, job))
+    if (judgement.verdict === 'no') continue
+    addDraft(
+      drafts,
+      {
+        kind: 'polish',
+        product,
+        fraction: 1,
+        dwellSeconds: product.dwellSeconds,
+        zones,
+        tools: [],
+        judgement,
+        why: 'Bare, polished metal is clean only when it shines again.',
+        care: ['Small areas, little product, wiped off before it dries; black on the cloth is the metal.'],
+        rounds: 1,
+      },
+      group.corners,
+    )
+  }
+  return drafts
+}

@@ -1,0 +1,71 @@
+import type { Corner, Job } from '@/core/job/job'
+import { pickTool } from '@/core/reach/pickTool'
+import { isHere } from '@/core/reach/zoneReach'
+import { schoolText } from '@/core/schools/schools'
+import { services } from '@/core/services/service'
+import { worstGrade } from '@/core/soils/zoneLoads'
+import { sayNoTool } from '@/core/words/shortfalls'
+import { axleOf, inWalkingOrder } from '@/core/wheel/position'
+import { chooseForRubber } from './rubberStages'
+import type { Miss } from './shortfallBook'
+import { addDraft, zoneTools, type StageDraft } from './stageDraft'
+
+/** Whether the arches of some wheels are cleaned today. */
+function wantsArch(corners: readonly Corner[], job: Job): boolean {
+  const { arches } = services[job.service]
+  if (arches !== 'bySchool') return arches === 'always'
+  const soiled = (['grit', 'film', 'organic'] as const).some(
+    (soil) => worstGrade(corners, ['arch'], soil) > 0,
+  )
+  return job.schools.arches === 'always' || soiled
+}
+
+/** Chemistry for arches or tyres, axle by axle; nothing where none is. */
+export function rubberDrafts(
+  surface: 'tyre' | 'arch',
+  job: Job,
+  miss: Miss,
+  schools: Set<string>,
+): StageDraft[] {
+  const drafts: StageDraft[] = []
+  const service = services[job.service]
+  for (const axle of ['front', 'rear'] as const) {
+    const corners = inWalkingOrder(job.corners).filter(
+      (corner) => axleOf(corner.position) === axle && isHere(surface, corner, job),
+    )
+    if (corners.length === 0 || !(surface === 'tyre' ? service.tyres : wantsArch(corners, job))) continue
+    if (surface === 'arch' && service.arches === 'bySchool') schools.add(schoolText('arches', job.schools))
+    const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job)
+    const positions = corners.map(({ position }) => position)
+    if (shortfall) miss(positions, shortfall.text, shortfall.mend)
+    if (school) schools.add(school)
+    if (!stage) continue
+    const site = {
+      gapMillimetres: Infinity,
+      surface: null,
+      liner: job.archLiner,
+      schools: job.schools,
+      vehicleKind: job.vehicleKind,
+    }
+    const tool = pickTool(surface, job.tools, site)
+    if (!tool) miss(positions, ...sayNoTool([surface], job, site))
+    addDraft(
+      drafts,
+      {
+        ...stage,
+        dwellSeconds: { min: stage.dwellMinSeconds, max: stage.labelMaxSeconds },
+        keptOffWheel: keepOffWheel,
+        zones: [surface],
+        tools: zoneTools(new Map([[surface, tool]])),
+        care: [
+          ...(keepOffWheel ? ['Keep it off the wheel: rinse the wheel first and again at once.'] : []),
+          ...(surface === 'arch' && job.archLiner === 'fabric'
+            ? ['Fabric holds mud: rinse until the water runs clear.']
+            : []),
+        ],
+      },
+      corners,
+    )
+  }
+  return drafts
+}

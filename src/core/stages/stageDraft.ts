@@ -1,0 +1,160 @@
+import { familyOf } from '@/core/chemistry/families'
+import { wearOf, type Product } from '@/core/chemistry/product'
+import { lanceSurfaceFraction } from '@/core/dilution/foamLance'
+import { millilitresAtCorner } from '@/core/effort/amounts'
+import { stageSeconds } from '@/core/effort/operatorTime'
+import { wearShare } from '@/core/efficacy/wear'
+import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
+import type { Stage, ZoneTool } from '@/core/plan/plan'
+import { protectionFacts } from '@/core/protection/kinds'
+import type { Judgement } from '@/core/rules/judge'
+import { cautionsFor } from '@/core/words/cautions'
+import { cleansWheel, type StageKind } from '@/core/work/stageKind'
+import type { Zone } from '@/core/wheel/zone'
+import { workableRecipe } from './recipes'
+
+/** A stage before it has an amount and a price. */
+export interface StageDraft {
+  readonly kind: StageKind
+  readonly product: Product
+  readonly fraction: number
+  readonly dwellSeconds: { readonly min: number; readonly max: number }
+  readonly zones: readonly Zone[]
+  readonly tools: readonly ZoneTool[]
+  readonly judgement: Judgement
+  readonly why: string
+  readonly care: readonly string[]
+  readonly rounds: number
+  readonly keptOffWheel?: boolean
+  readonly corners: readonly Corner[]
+}
+
+const sameUse = (a: Omit<StageDraft, 'corners'>, b: StageDraft): boolean =>
+  a.kind === b.kind &&
+  a.product.id === b.product.id &&
+  a.fraction === b.fraction &&
+  a.dwellSeconds.min === b.dwellSeconds.min &&
+  a.dwellSeconds.max === b.dwellSeconds.max &&
+  a.rounds === b.rounds
+
+/** A stage shared by two groups has the stricter of their rules. */
+const joined = (
+  known: StageDraft,
+  draft: Omit<StageDraft, 'corners'>,
+  corners: readonly Corner[],
+): StageDraft => ({
+  ...known,
+  corners: [...known.corners, ...corners],
+  zones: [...new Set([...known.zones, ...draft.zones])],
+  tools: [
+    ...known.tools,
+    ...draft.tools.filter((one) => !known.tools.some((other) => other.tool === one.tool)),
+  ],
+  judgement: draft.judgement.rules.length > known.judgement.rules.length ? draft.judgement : known.judgement,
+})
+
+/**
+ * Adds a stage for some wheels; those that want the same product in the same way share one.
+ * @param after place in the list behind which it has to stand; -1 for none
+ * @returns its place
+ */
+export function addDraft(
+  drafts: StageDraft[],
+  draft: Omit<StageDraft, 'corners'>,
+  corners: readonly Corner[],
+  after = -1,
+): number {
+  const same = drafts.findIndex((known, at) => at > after && sameUse(draft, known))
+  const known = drafts[same]
+  if (known) {
+    drafts[same] = joined(known, draft, corners)
+    return same
+  }
+  drafts.splice(after + 1, 0, { ...draft, corners: [...corners] })
+  return after + 1
+}
+
+/** Tools of some zones, zones with the same tool together. */
+export function zoneTools(tools: ReadonlyMap<Zone, { readonly name: string } | null>): ZoneTool[] {
+  const byTool = new Map<string | null, Zone[]>()
+  for (const [zone, tool] of tools) {
+    const name = tool?.name ?? null
+    byTool.set(name, [...(byTool.get(name) ?? []), zone])
+  }
+  return [...byTool].map(([tool, zones]) => ({ tool, zones }))
+}
+
+/** Working mix that a draft takes, ml. */
+const neededMillilitres = ({ product, corners, rounds, zones }: StageDraft, job: Job): number =>
+  product.delivery === 'bucket'
+    ? job.equipment.bucketLitres * 1000
+    : corners.reduce(
+        (sum, corner) => sum + rounds * millilitresAtCorner(product, corner, zones, job.estimates),
+        0,
+      )
+
+/** Worst share of a protection's life that a draft takes at any of its wheels. */
+function protectionLostShare(draft: StageDraft, job: Job): number {
+  const { product, fraction, corners, rounds, dwellSeconds } = draft
+  const use = { product, fraction, dwellSeconds: dwellSeconds.max, surfaceCelsius: surfaceCelsiusOf(job) }
+  const lost = ({ protection }: Corner): number =>
+    wearShare(
+      wearOf(product),
+      use,
+      protection.filter((layer) => protectionFacts[layer].on === 'wheel'),
+      job.estimates,
+    )
+  return cleansWheel(draft.kind) ? Math.min(1, rounds * Math.max(0, ...corners.map(lost))) : 0
+}
+
+/** The stage of a draft; its price is told once it is known what is filled together. */
+export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
+  const { product, corners, rounds, fraction, kind, judgement } = draft
+  const recipe = workableRecipe(
+    fraction,
+    neededMillilitres(draft, job),
+    job.equipment.smallestMeasureMillilitres,
+  )
+  return {
+    id: `${kind}-${index + 1}`,
+    kind,
+    productId: product.id,
+    productName: product.name,
+    family: product.family,
+    corners: corners.map(({ position }) => position),
+    zones: draft.zones,
+    tools: draft.tools,
+    delivery: product.delivery,
+    strength: { from: fraction, to: fraction },
+    recipe,
+    surfaceFraction:
+      product.delivery === 'lance'
+        ? lanceSurfaceFraction(recipe.realFraction, job.equipment.lance)
+        : recipe.realFraction,
+    dwellSeconds: draft.dwellSeconds,
+    rounds,
+    operatorSeconds: corners.reduce(
+      (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family),
+      0,
+    ),
+    costMinor: 0,
+    verdict: judgement.verdict,
+    rules: judgement.rules.map(({ id, verdict, reason, care, testSpot }) => ({
+      id,
+      verdict,
+      reason,
+      ...(care === undefined ? {} : { care }),
+      ...(testSpot ? { testSpot } : {}),
+    })),
+    ...(draft.keptOffWheel ? { keptOffWheel: true } : {}),
+    protectionLostShare: protectionLostShare(draft, job),
+    why: draft.why,
+    cautions: [
+      ...new Set([
+        ...draft.care,
+        ...judgement.rules.flatMap(({ care }) => (care === undefined ? [] : [care])),
+        ...cautionsFor(familyOf(product.family)),
+      ]),
+    ],
+  }
+}

@@ -1,0 +1,77 @@
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import type { WholeChoice } from '@/core/choice/namedPlans'
+import { cornersToTreat, zonesToTreat } from '@/core/choice/spots'
+import { positionsOf } from '@/core/choice/wheelGroup'
+import { groupStages, type GroupStage } from '@/core/choice/wheelStages'
+import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
+import { surfaceCelsiusOf, type Job } from '@/core/job/job'
+import { schoolText } from '@/core/schools/schools'
+import { coldWords, whyStage } from '@/core/words/explain'
+import { sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
+import type { Miss } from './shortfallBook'
+import { addDraft, zoneTools, type StageDraft } from './stageDraft'
+
+/** From the spray to the brush at least, and to the rinse at most. */
+function dwellOf({ option }: GroupStage, job: Job): { readonly min: number; readonly max: number } {
+  const min = Math.min(option.product.dwellSeconds.min, option.dwellSeconds)
+  return {
+    min: coldDwellSeconds(min, option.dwellSeconds, surfaceCelsiusOf(job), job.estimates),
+    max: option.labelMaxSeconds,
+  }
+}
+
+function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDraft, 'corners'> {
+  const { option } = stage
+  const dwellSeconds = dwellOf(stage, job)
+  const shortest = Math.min(option.product.dwellSeconds.min, option.dwellSeconds)
+  const zones = zonesToTreat(option.product, choice.group)
+  return {
+    kind: stage.kind,
+    product: option.product,
+    fraction: option.fraction,
+    dwellSeconds,
+    zones,
+    tools: zoneTools(new Map([...choice.group.tools].filter(([zone]) => zones.includes(zone)))),
+    judgement: option.judgement,
+    why: [whyStage(stage, choice, job), coldWords(shortest, dwellSeconds.min)].filter(Boolean).join(' '),
+    care: [],
+    rounds: stage.rounds,
+  }
+}
+
+/** What a group's choice says of itself: what stays, what no tool reaches, which settings decided. */
+function sayChoice(choice: GroupChoice, job: Job, miss: Miss, schools: Set<string>): void {
+  const positions = positionsOf(choice.group)
+  if (choice.group.zones.length === 0) return
+  if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
+  else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job))
+  const unworked = sayUnworked(choice.group, job)
+  if (unworked) miss(positions, ...unworked)
+  if (choice.bySchool) schools.add(schoolText('maintenance', job.schools))
+  if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
+    schools.add(schoolText('rinseFirst', job.schools))
+}
+
+/** The chosen wheel chemistry of all groups; what treats single spots goes only where they are. */
+export function wheelDrafts(
+  job: Job,
+  choices: readonly GroupChoice[],
+  whole: WholeChoice,
+  miss: Miss,
+  schools: Set<string>,
+): StageDraft[] {
+  const drafts: StageDraft[] = []
+  choices.forEach((choice, index) => {
+    sayChoice(choice, job, miss, schools)
+    const found = whole.perGroup[index]
+    if (!found) return
+    let after = -1
+    for (const stage of groupStages(choice, found)) {
+      const corners = cornersToTreat(stage.kind, stage.option.product, choice.group)
+      after = addDraft(drafts, draftOf(stage, choice, job), corners, after)
+      for (const { school } of stage.option.judgement.rules)
+        if (school) schools.add(schoolText(school.name, job.schools))
+    }
+  })
+  return drafts
+}

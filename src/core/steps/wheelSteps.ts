@@ -1,0 +1,180 @@
+import { familyOf } from '@/core/chemistry/families'
+import { knockDownSeconds, secondsOfAct } from '@/core/effort/operatorTime'
+import type { Corner } from '@/core/job/job'
+import type { Stage, Step } from '@/core/plan/plan'
+import { wheelStepId } from '@/core/plan/stepId'
+import { isHere } from '@/core/reach/zoneReach'
+import { judge, surfaceOf } from '@/core/rules/judge'
+import { services } from '@/core/services/service'
+import { positionNames } from '@/core/wheel/position'
+import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
+import { stepCautions } from '@/core/words/cautions'
+import { listed } from '@/core/words/listed'
+import { isFinishing, isOnRubber } from '@/core/work/stageKind'
+import { jobStep } from './jobSteps'
+import { passesOf } from './passes'
+import { passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
+
+const whereIs = ({ position }: Corner): string => positionNames[position].toLowerCase()
+
+/** Zones that the jet goes over. */
+const rinsedZones = (corner: Corner, { job }: StepContext): Zone[] =>
+  (['arch', 'barrel', 'face', 'tyre'] as const).filter(
+    // What cannot be got at by hand may still be reached by water.
+    (zone) => isHere(zone, corner, job) || (zone !== 'arch' && isHere('barrel', corner, job)),
+  )
+
+/** What the rule book says of a jet on this wheel. */
+const jetCautions = (corner: Corner, { job }: StepContext): string[] => [
+  ...new Set(
+    wheelZones.flatMap((zone) =>
+      judge(
+        {},
+        {
+          zone,
+          surface: surfaceOf(zone, corner.finishes),
+          vehicleKind: job.vehicleKind,
+          schools: job.schools,
+          protectionLive: false,
+          pressureBar: job.equipment.pressureBar,
+        },
+      ).rules.flatMap(({ care, verdict }) => (verdict === 'withCare' && care ? [care] : [])),
+    ),
+  ),
+]
+
+function knockDown(corner: Corner, presoak: Stage | undefined, context: StepContext): Step {
+  const { job } = context
+  const zones = rinsedZones(corner, context)
+  const words = listed(zones.map((zone) => zoneNames[zone]))
+  return {
+    ...jobStep(
+      job,
+      'preRinse',
+      `Knock-down rinse, ${whereIs(corner)}`,
+      `${words.charAt(0).toUpperCase()}${words.slice(1)}.`,
+      presoak
+        ? 'The soak has loosened the grit; now it goes before anything touches the wheel.'
+        : 'Grit goes before anything touches the wheel.',
+      [stepCautions.lance, ...jetCautions(corner, context)],
+    ),
+    id: wheelStepId(corner.position, 'preRinse'),
+    corner: corner.position,
+    zones,
+    operatorSeconds: knockDownSeconds(corner, job.archLiner, job),
+    stopsDwellOf: presoak?.id ?? null,
+  }
+}
+
+function lookAgain(corner: Corner, { job }: StepContext): Step {
+  const look = jobStep(
+    job,
+    'lookAgain',
+    `Look again, ${whereIs(corner)}`,
+    `${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, then rinsed.`,
+    'What is missed now is sealed in.',
+  )
+  return {
+    ...look,
+    id: wheelStepId(corner.position, 'lookAgain'),
+    corner: corner.position,
+    operatorSeconds: Math.round(look.operatorSeconds / job.corners.length),
+  }
+}
+
+/** Tries a product at a hidden place before it goes on the first of its wheels. */
+function testSpot(stages: readonly Stage[], corner: Corner, { job }: StepContext): Step {
+  const names = listed(stages.map(({ productName }) => productName))
+  const zone = isHere('spokeBacks', corner, job)
+    ? 'spokeBacks'
+    : isHere('barrel', corner, job)
+      ? 'barrel'
+      : 'face'
+  return {
+    ...jobStep(
+      job,
+      'testSpot',
+      `Test spot, ${whereIs(corner)}: ${names}`,
+      `A palm’s breadth at the ${zoneNames[zone]}, low down: mildest mix, half the dwell, rinse, dry, look against the light.`,
+      'Haze, colour on the cloth or a dull ring: stop, and go one milder.',
+      [...new Set(stages.flatMap(({ cautions }) => cautions))],
+    ),
+    id: wheelStepId(corner.position, `testSpot.${stages.map(({ id }) => id).join('.')}`),
+    corner: corner.position,
+    zones: [zone],
+  }
+}
+
+/** Stages that ask for a test spot, at the first of their wheels. */
+const tested = (stages: readonly Stage[], corner: Corner): Stage[] =>
+  stages.filter(({ rules, corners }) => rules.some((rule) => rule.testSpot) && corners[0] === corner.position)
+
+/** The tyre is wiped with what is in the mitt anyway. */
+const wipeTyre = (corner: Corner, { job }: StepContext): Step => ({
+  ...jobStep(
+    job,
+    'wipe',
+    `Wipe the tyre, ${whereIs(corner)}`,
+    'With the same suds, the tyre’s own cloth, before the rinse.',
+    'A wiped tyre looks cared for until the next visit.',
+  ),
+  id: wheelStepId(corner.position, 'wipeTyre'),
+  corner: corner.position,
+  zones: ['tyre'],
+  operatorSeconds: secondsOfAct('wipe', 'tyre', corner, job),
+})
+
+/** Hub and caliper, which the wheel hides when it is on. */
+const hubStep = (corner: Corner, { job }: StepContext): Step => ({
+  ...jobStep(
+    job,
+    'hub',
+    `Hub and caliper at the car, ${whereIs(corner)}`,
+    'Hub face and mounting pad of the wheel brushed dry and wiped clean, caliper brushed with mild suds and rinsed, lip of the arch wiped.',
+    'Rust between hub and pad loosens nuts; the caliper is never so easy to reach.',
+    [stepCautions.brakes, stepCautions.seats],
+  ),
+  id: wheelStepId(corner.position, 'hub'),
+  corner: corner.position,
+  zones: [],
+})
+
+/** Puts a step in before the last rinse of a wheel. */
+function beforeLastRinse(steps: Step[], step: Step): void {
+  const at = steps.findLastIndex(({ act }) => act === 'rinse')
+  if (at >= 0) steps.splice(at, 0, step)
+}
+
+/** Everything wet at one wheel, from the knock-down to the protection that goes on wet. */
+export function wheelSteps(corner: Corner, context: StepContext, startsDry: boolean): Step[] {
+  const { job, stages, timings } = context
+  const service = services[job.service]
+  const here = stages.filter((stage) => stage.corners.includes(corner.position))
+  const presoak = here.find(({ kind }) => kind === 'presoak')
+  const cleaning = here.filter(({ kind }) => !isFinishing(kind) && kind !== 'presoak' && kind !== 'polish')
+  const steps: Step[] = []
+  if (presoak) steps.push(presoakStep(presoak, corner, context))
+  if (service.water && !startsDry) steps.push(knockDown(corner, presoak, context))
+  for (const pass of passesOf(cleaning, corner, job, timings)) {
+    const [only] = pass.stages
+    const before = steps.at(-1)
+    if (pass.because !== null && before?.act === 'rinse')
+      steps[steps.length - 1] = { ...before, why: `A rinse of its own: ${pass.because}.` }
+    const tries = tested(pass.stages, corner)
+    if (tries.length > 0) steps.push(testSpot(tries, corner, context))
+    if (pass.acts.length > 0) steps.push(...passSteps(pass, corner, context))
+    else if (only) steps.push(...stageSteps(only, corner, context))
+  }
+  if (service.isQuick && isHere('tyre', corner, job)) beforeLastRinse(steps, wipeTyre(corner, context))
+  if (service.wheelsOff && job.vehicleKind !== 'looseSet') steps.push(hubStep(corner, context))
+  // On the wet wheel, and before anything seals in what stayed.
+  if (cleaning.some(({ kind }) => !isOnRubber(kind))) steps.push(lookAgain(corner, context))
+  for (const stage of here.filter(isPutOnWet)) steps.push(...stageSteps(stage, corner, context))
+  return steps
+}
+
+/** Protection that goes on the wet wheel and is rinsed at once. */
+export function isPutOnWet({ kind, family: id }: Stage): boolean {
+  const family = familyOf(id)
+  return kind === 'protect' && family.purpose === 'protect' && family.onWet
+}

@@ -1,0 +1,118 @@
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import { wheelSoils } from '@/core/choice/need'
+import { sitesOf } from '@/core/choice/option'
+import type { WheelGroup } from '@/core/choice/wheelGroup'
+import { ratingOf, type Product } from '@/core/chemistry/product'
+import type { Job } from '@/core/job/job'
+import { gapOf } from '@/core/reach/gap'
+import { fitsBut, type ToolSite } from '@/core/reach/pickTool'
+import { judgePlaces, rulesAbout, surfaceOf } from '@/core/rules/judge'
+import { soilNames } from '@/core/soils/soil'
+import { whenItGoes } from '@/core/timing/heat'
+import { usualDuty, type Tool } from '@/core/tools/tool'
+import { zoneNames, type Zone } from '@/core/wheel/zone'
+import { listed } from './listed'
+
+/** What stays undone, and what would help. */
+export type Said = readonly [text: string, mend: string]
+
+/** Products the person ruled out that would take a soil of a group. */
+const ruledOut = ({ group }: GroupChoice, soil: (typeof wheelSoils)[number], job: Job): Product[] =>
+  job.cabinet.filter(
+    (product) =>
+      job.wishes.forbidden.includes(product.id) &&
+      !product.archived &&
+      ratingOf(product, soil) > 1 &&
+      judgePlaces(rulesAbout({ product }), sitesOf(group, job)).verdict !== 'no',
+  )
+
+/** Where nothing may be used at all. */
+export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
+  const refused = choice.options[0]?.judgement.rules[0]
+  const out = wheelSoils.flatMap((soil) => ruledOut(choice, soil, job))[0]
+  if (out && choice.options.every(({ judgement }) => judgement.verdict === 'no'))
+    return [
+      'What you left in the cabinet may not be used on these wheels.',
+      `You ruled out ${out.name}, which may; allow it again or take the wheels out.`,
+    ]
+  return [
+    'Nothing in the cabinet may be used on these wheels as they are.',
+    refused
+      ? `${refused.reason}${whenItGoes(refused.id, choice.group.corners, job)}`
+      : 'Add a cleaner for wheels to the cabinet; a wheel shampoo suits nearly every finish.',
+  ]
+}
+
+/** A soil that stays: by a wish, by a rule, or because the cabinet has nothing for it. */
+export function sayUnreached(choice: GroupChoice, soil: (typeof wheelSoils)[number], job: Job): Said {
+  const at = wheelSoils.indexOf(soil)
+  const able = choice.options.filter(({ removes }) => (removes[at] ?? 0) > 0)
+  const allowed = able.filter(({ judgement }) => judgement.verdict !== 'no')
+  const barred = able.find(({ judgement }) => judgement.verdict === 'no')
+  const [strongest] = [...allowed].sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))
+  const [out] = ruledOut(choice, soil, job)
+  const best = strongest ? ratingOf(strongest.product, soil) : 0
+  if (out && ratingOf(out, soil) > best)
+    return [
+      `Not all of the ${soilNames[soil]} will come off without ${out.name}.`,
+      `You ruled ${out.name} out; allow it again, or leave that for another visit.`,
+    ]
+  return [
+    `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
+    able.length === 0
+      ? `Nothing in it is rated for ${soilNames[soil]}; add a product that is.`
+      : strongest
+        ? `${strongest.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`
+        : `${barred?.product.name} would take it, but: ${barred?.judgement.rules[0]?.reason}`,
+  ]
+}
+
+/** What is wrong with a tool that would fit, with the mend. */
+function toolMend(tool: Tool): string {
+  if (tool.state === 'dropped') return `${tool.name} was dropped: wash it, look it over and mark it clean.`
+  if (tool.state === 'worn') return `${tool.name} is worn: replace it.`
+  return `${tool.name} is kept for the ${tool.dedicatedTo}; a ${usualDuty(tool.kind)} wants one of its own, or wash this one and keep it for that.`
+}
+
+/** Zones that no tool of the kit serves. */
+export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Said {
+  const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
+  const soft = ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(site.surface?.finish ?? '')
+  const isBehind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
+  const gap = site.gapMillimetres
+  const add =
+    isBehind && Number.isFinite(gap)
+      ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
+      : zones.every((zone) => zone === 'tyre' || zone === 'arch')
+        ? 'Add a brush for it to the kit.'
+        : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
+  return [
+    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: dirt will stay there.`,
+    spare ? toolMend(spare) : add,
+  ]
+}
+
+/** Zones of a group that nothing in the kit reaches. */
+export function sayUnworked(group: WheelGroup, job: Job): Said | null {
+  const zones = [...group.tools].filter(([, tool]) => tool === null).map(([zone]) => zone)
+  const [corner] = group.corners
+  const [first] = zones
+  if (!corner || !first) return null
+  return sayNoTool(zones, job, {
+    gapMillimetres: gapOf(corner, job),
+    surface: surfaceOf(first, corner.finishes),
+    liner: job.archLiner,
+    schools: job.schools,
+    vehicleKind: job.vehicleKind,
+  })
+}
+
+/** Why a product that was pinned has no place in the plan. */
+export function sayUnusedPin(product: Product, groups: readonly WheelGroup[], job: Job): Said {
+  const text = `${product.name} is pinned but has no place in this plan.`
+  if (product.archived) return [text, 'It is archived; bring it back into use first.']
+  const rule = groups
+    .flatMap((group) => judgePlaces(rulesAbout({ product }), sitesOf(group, job)).rules)
+    .find(({ verdict }) => verdict === 'no')
+  return [text, rule ? rule.reason : 'It does nothing for what is there today.']
+}

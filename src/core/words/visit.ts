@@ -1,0 +1,73 @@
+import type { Corner, Job } from '@/core/job/job'
+import type { Shortfall } from '@/core/plan/plan'
+import { protectionFacts } from '@/core/protection/kinds'
+import { workedZones } from '@/core/reach/zoneReach'
+import { services } from '@/core/services/service'
+import { gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
+import { worstGrade } from '@/core/soils/zoneLoads'
+import { wheelZones } from '@/core/wheel/zone'
+
+/** Soils that a mild visit leaves on the wheel. */
+const lastingSoils = ['bondedDust', 'tar', 'mineral'] as const satisfies readonly Soil[]
+
+/** Until when what stays may wait, by its grade. House estimates. */
+const dueByGrade: Record<Grade, string> = {
+  0: '',
+  1: 'Due at the next decontamination, within half a year.',
+  2: 'Due for a decontamination within three months.',
+  3: 'Due for a decontamination at the next visit.',
+  4: 'Due now: a decontamination or a restoration would take it.',
+}
+
+const gradeAt = (corner: Corner, soil: Soil, job: Job): Grade =>
+  worstGrade([corner], workedZones(corner, job), soil)
+
+/** What stays on after a visit that is not meant for it, and when it is due. */
+export function sayStaysOn(job: Job): Shortfall[] {
+  const { targets, name, water } = services[job.service]
+  return lastingSoils.flatMap((soil) => {
+    if (targets[soil] !== undefined) return []
+    const corners = job.corners.filter((corner) => gradeAt(corner, soil, job) > 0)
+    if (corners.length === 0) return []
+    const grade = Math.max(...corners.map((corner) => gradeAt(corner, soil, job))) as Grade
+    return [
+      {
+        corners: corners.map(({ position }) => position),
+        text: `${gradeNames[grade].charAt(0).toUpperCase()}${gradeNames[grade].slice(1)} ${soilNames[soil]} stays on: ${water ? `a ${name.toLowerCase()} visit is` : 'a waterless touch-up is'} not for it.`,
+        mend: dueByGrade[grade],
+      },
+    ]
+  })
+}
+
+/** Where a quick round is too little: more than light dirt, or no protection that lets it go. */
+export function sayTooMuchForQuick(job: Job): Shortfall[] {
+  if (!services[job.service].isQuick) return []
+  const dirty = job.corners.filter((corner) =>
+    (['film', 'freshDust', 'grit'] as const).some((soil) => worstGrade([corner], wheelZones, soil) > 1),
+  )
+  const bare = job.corners.filter(
+    ({ protection }) => !protection.some((kind) => protectionFacts[kind].on === 'wheel'),
+  )
+  const positionsOf = (corners: readonly Corner[]) => corners.map(({ position }) => position)
+  return [
+    ...(dirty.length > 0
+      ? [
+          {
+            corners: positionsOf(dirty),
+            text: 'More than light dirt: a quick round is too little for it.',
+            mend: 'Plan a maintenance visit instead.',
+          },
+        ]
+      : []),
+    ...(bare.length > 0
+      ? [
+          {
+            corners: positionsOf(bare),
+            text: 'No live protection on record: dirt does not let go as a quick round needs it.',
+            mend: 'Plan a maintenance visit, or a decontamination with protection first.',
+          },
+        ]
+      : []),
+  ]
+}
