@@ -101,7 +101,7 @@ export const paceFile = v.strictObject(
 
 const productIds = list(shortText('product id', 60), mostProducts, `At most ${mostProducts} products.`)
 
-export const wishesFile = v.strictObject({
+const wishesEntries = v.strictObject({
   prefer: v.optional(oneOf(planNames), 'gentlest'),
   pinned: v.optional(productIds, []),
   forbidden: v.optional(productIds, []),
@@ -119,6 +119,18 @@ export const wishesFile = v.strictObject({
   minutesAllowed: v.optional(numberFrom(1, 2000, 'minutes')),
   costAllowedMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units')),
 })
+
+/** What the person wants. A product that is wanted and ruled out at once is a contradiction nobody can plan. */
+export const wishesFile = v.pipe(
+  wishesEntries,
+  v.forward(
+    v.check(
+      ({ pinned, forbidden }) => pinned.every((id) => !forbidden.includes(id)),
+      'A product is pinned and ruled out at once; take one of the two back.',
+    ),
+    ['forbidden'],
+  ),
+)
 
 const lanceFile = v.strictObject({
   washerLitresPerMinute: v.optional(numberFrom(1, 40, 'litres a minute'), 8),

@@ -25,12 +25,12 @@ const cleaning = {
   },
   carShampoo: {
     name: 'neutral car shampoo', ratings: { film: 1, freshDust: 1, organic: 1 }, wear: 'none', strength: ratio(1000, 400),
-    dwellSeconds: seconds(0, 300), delivery: 'bucket', surfaces: ['wheel'], traits: [], hazards: [],
+    dwellSeconds: seconds(0, 600), delivery: 'bucket', surfaces: ['wheel'], traits: [], hazards: [],
     needsDry: false, purposeText: 'well kept, coated wheels',
   },
   wheelShampoo: {
     name: 'wheel shampoo', ratings: { film: 2, freshDust: 2, organic: 1 }, wear: 'hardly', strength: ratio(1000, 500),
-    dwellSeconds: seconds(0, 300), delivery: 'bucket', surfaces: ['wheel'], traits: [], hazards: [],
+    dwellSeconds: seconds(0, 600), delivery: 'bucket', surfaces: ['wheel'], traits: [], hazards: [],
     needsDry: false, purposeText: 'maintenance clean with lasting suds',
   },
   maintenanceCleaner: {
@@ -40,22 +40,22 @@ const cleaning = {
   },
   allPurpose: {
     name: 'all-purpose cleaner', ratings: { film: 3, freshDust: 2, organic: 3, tyreBrowning: 2 }, wear: 'some', strength: ratio(10, 4),
-    dwellSeconds: seconds(45, 180), delivery: 'trigger', surfaces: ['wheel', 'tyre', 'arch'], traits: ['mildAlkali'], hazards: ['irritant'],
+    dwellSeconds: seconds(45, 300), delivery: 'trigger', surfaces: ['wheel', 'tyre', 'arch'], traits: ['mildAlkali'], hazards: ['irritant'],
     needsDry: false, purposeText: 'film, arches, lightly soiled tyres',
   },
   degreaser: {
     name: 'degreaser', ratings: { film: 4, freshDust: 2, organic: 3, tyreBrowning: 3 }, wear: 'strips', strength: ratio(10, 4),
-    dwellSeconds: seconds(45, 180), delivery: 'pumpFoamer', surfaces: ['wheel', 'tyre', 'arch'], traits: ['strongAlkali'], hazards: ['irritant'],
+    dwellSeconds: seconds(45, 240), delivery: 'pumpFoamer', surfaces: ['wheel', 'tyre', 'arch'], traits: ['strongAlkali'], hazards: ['irritant'],
     needsDry: false, purposeText: 'heavy film, arches, tyres',
   },
   wheelAndTyre: {
     name: 'wheel and tyre cleaner', ratings: { film: 3, freshDust: 3, organic: 2, tyreBrowning: 2 }, wear: 'some', strength: neat,
-    dwellSeconds: seconds(60, 180), delivery: 'trigger', surfaces: ['wheel', 'tyre'], traits: ['mildAlkali'], hazards: ['irritant'],
+    dwellSeconds: seconds(60, 240), delivery: 'trigger', surfaces: ['wheel', 'tyre'], traits: ['mildAlkali'], hazards: ['irritant'],
     needsDry: false, purposeText: 'both surfaces quickly',
   },
   tyreCleaner: {
     name: 'tyre and rubber cleaner', ratings: { tyreBrowning: 4, film: 3 }, wear: 'strips', strength: neat,
-    dwellSeconds: seconds(30, 120), delivery: 'trigger', surfaces: ['tyre'], traits: ['strongAlkali'], hazards: ['irritant'],
+    dwellSeconds: seconds(30, 180), delivery: 'trigger', surfaces: ['tyre'], traits: ['strongAlkali'], hazards: ['irritant'],
     needsDry: false, purposeText: 'browning and sludge, several rounds',
   },
   ironWheelCleaner: {

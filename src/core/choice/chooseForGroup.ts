@@ -5,8 +5,8 @@ import { wearOf } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/services/service'
 import { isDarkOrSoft } from '@/core/finishes/finish'
-import { amountAt, needOf, wheelSoils, type Need, type WheelSoil } from './need'
-import { optionsFor, type Option } from './option'
+import { needOf, wheelSoils, type Need, type WheelSoil } from './need'
+import { optionsFor, strongest, type Option } from './option'
 import { wantsPresoak } from './presoak'
 import { searchPlans } from './search'
 import { roles } from './role'
@@ -36,10 +36,11 @@ export interface GroupChoice {
 function startsDry(group: WheelGroup, job: Job): boolean {
   if (job.conditions.raining || wantsPresoak(group, job)) return false
   if (job.schools.rinseFirst !== 'byFinish') return job.schools.rinseFirst === 'never'
-  const grit = Math.max(0, ...group.zones.map((zone) => amountAt(group, zone, 'grit')))
+  const worst = (soil: 'grit' | 'film' | 'freshDust') => worstGrade(group.corners, group.zones, soil)
   const soft = group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
   const known = group.corners.every(({ finishes }) => finishes.face !== undefined)
-  return known && !soft && grit === 0
+  // Dust is rinsed off before anything touches it; only film gains by undiluted chemistry.
+  return known && !soft && worst('grit') === 0 && worst('film') >= 2 && worst('freshDust') <= 1
 }
 
 /** The most that each role can do for one soil alone. */
@@ -110,9 +111,6 @@ function nothingStronger(options: readonly Option[], group: WheelGroup): readonl
   return mild.some(({ judgement }) => judgement.verdict !== 'no') ? mild : options
 }
 
-const foamsOver = (group: WheelGroup, job: Job): boolean =>
-  job.schools.overFoaming && group.zones.some((zone) => amountAt(group, zone, 'film') >= 4)
-
 /** Searches the plans of one group of wheels. */
 export function chooseForGroup(
   group: WheelGroup,
@@ -122,14 +120,11 @@ export function chooseForGroup(
   const options = nothingStronger(bySchool(allOptions, group, job), group)
   const inTime = options.filter(({ isLastResort }) => !isLastResort)
   const dry = startsDry(group, job)
-  const foam = foamsOver(group, job)
-    ? job.cabinet.filter(({ family }) => family === 'alkalineFoam').map(({ id }) => id)
-    : []
   const rules: SearchRules = {
     ironWaitsForWash: job.schools.ironOn === 'afterWash',
     ironOverFilm: estimate('ironOverFilm', job.estimates),
     dryStart: dry,
-    pinned: [...new Set([...job.wishes.pinned, ...foam])].filter((id) =>
+    pinned: [...new Set(job.wishes.pinned)].filter((id) =>
       options.some((option) => option.product.id === id && option.judgement.verdict !== 'no'),
     ),
   }
@@ -141,9 +136,13 @@ export function chooseForGroup(
     const found = searchWhatCan(mild, need, rules)
     if (found.plans.length > 0 && found.unreached.length === 0) return { ...known, options: mild, ...found }
   }
+  // A second round comes before the strongest there is, and after everything else.
   if (inTime.length < options.length) {
     const found = searchWhatCan(inTime, need, rules)
-    if (found.plans.length > 0 && found.unreached.length === 0) return { ...known, options: inTime, ...found }
+    const isUsual = ({ stages }: Found): boolean =>
+      stages.every((at) => !strongest.includes(inTime[at]?.product.family ?? 'heavyGel'))
+    if (found.unreached.length === 0 && found.plans.some(isUsual))
+      return { ...known, options: inTime, ...found }
   }
   return { ...known, options, ...searchWhatCan(options, need, rules) }
 }

@@ -1,9 +1,9 @@
-import type { FamilyId } from '@/core/chemistry/families'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job, PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import type { Cost } from './option'
 import { recipeOf } from './sharedRecipes'
+import { strongest } from './option'
 import { addCost, noCost, type Found } from './stages'
 
 /** One plan for each group of wheels, and what they cost together. */
@@ -92,9 +92,6 @@ export function balancedScore(job: Job): (cost: Cost) => number {
 
 /** How hard a plan is on finish and protection, in quarters: nobody spends twenty minutes on less. */
 const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 4) / 4
-
-/** The strongest there is: the quickest way, but nobody's first choice where something else does it. */
-const strongest: readonly FamilyId[] = ['heavyGel', 'acidCleaner', 'alkalineFoam']
 
 const isMeasured = ({ perGroup }: WholeChoice, choices: readonly GroupChoice[]): boolean =>
   perGroup.every(({ stages }, index) =>

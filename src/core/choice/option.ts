@@ -15,7 +15,7 @@ import { stageSeconds } from '@/core/effort/operatorTime'
 import type { StageKind } from '@/core/work/stageKind'
 import { exp } from '@/core/quantity/steady'
 import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
-import { judgePlaces, rulesAbout, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
+import { judgePlaces, rulesAbout, rulesAt, surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import type { Grade } from '@/core/soils/soil'
@@ -247,6 +247,23 @@ function isOnlyForCold(
   })
 }
 
+/** The strongest there is: the quickest way, but nobody's first choice where something else does it. */
+export const strongest: readonly FamilyId[] = ['heavyGel', 'acidCleaner', 'alkalineFoam']
+
+/**
+ * On a finish that stands more, only neglected dirt is washed twice, and only with the strongest of the usual cleaners:
+ * more dirt never gets a milder one.
+ */
+function isRepeated(product: Product, group: WheelGroup, job: Job): boolean {
+  if (gradeFor(product, group) < 4) return false
+  const present = wheelSoils.filter((soil) => worstGrade(group.corners, group.zones, soil) === 4)
+  const usual = candidatesFor(job).filter(({ family }) => !strongest.includes(family))
+  return present.some(
+    (soil) =>
+      ratingOf(product, soil) > 0 && usual.every((one) => ratingOf(one, soil) <= ratingOf(product, soil)),
+  )
+}
+
 /** What a role is worked as, for its minutes. */
 const kindOfRole = (role: Role, dries: boolean): StageKind =>
   dries ? 'tar' : role === 'iron' ? 'iron' : role === 'acid' ? 'mineral' : 'wash'
@@ -317,7 +334,8 @@ function optionOf(
     ],
     isLastResort:
       rounds === 2 &&
-      (!isDelicate(group) || isOnlyForCold(product, fraction, judged.actingSeconds, group, job)),
+      ((!isDelicate(group) && !isRepeated(product, group, job)) ||
+        isOnlyForCold(product, fraction, judged.actingSeconds, group, job)),
     ironAlone: ironAlone.includes(product.family),
   }
 }
@@ -333,11 +351,12 @@ export function optionsFor(group: WheelGroup, job: Job): Option[] {
     known.set(key, seconds)
     return seconds
   }
-  const hasIron = worstGrade(group.corners, group.zones, 'bondedDust') > 0
+  const has = (soil: WheelSoil): boolean => worstGrade(group.corners, group.zones, soil) > 0
+  const hasBoth = has('bondedDust') && has('tar')
   return candidatesFor(job).flatMap((product) => {
-    // Half of a mixture is wasted, and reacts, where there is only tar.
-    if (product.family === 'ironTarRemover' && !hasIron && !job.wishes.pinned.includes(product.id)) return []
-    const rules = rulesAbout({ product })
+    // Half of a mixture is wasted, and the wheel dried for nothing, where there is but one of the two.
+    if (product.family === 'ironTarRemover' && !hasBoth && !job.wishes.pinned.includes(product.id)) return []
+    const rules = rulesAt(rulesAbout({ product }), sites)
     return strengthsOf(product).flatMap((fraction) => {
       const judged = judgedDwell(product, sites, fraction, rules)
       // Twice at less than full strength would be a weaker once.

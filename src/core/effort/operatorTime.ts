@@ -25,8 +25,20 @@ export type WorkedWheel = Pick<Corner, 'wheel' | 'loads'>
 
 const paced = (act: Act, seconds: number, pace: Paces): number => seconds * (pace[act]?.factor ?? 1)
 
-/** Looks go wheel by wheel; the rest is done once, however many wheels there are. */
-const lookedAt: readonly Act[] = ['lookRound', 'coolCheck', 'lookAgain', 'writeDown']
+/** Whether everything is to come off, to the last corner. */
+const isThorough = ({ service }: Hands): boolean =>
+  service !== undefined && services[service].targets.bondedDust === 'decontaminated'
+
+/** Looks and what is made ready go wheel by wheel; the rest is done once, however many wheels there are. */
+const lookedAt: readonly Act[] = [
+  'lookRound',
+  'coolCheck',
+  'getReady',
+  'lookAgain',
+  'roll',
+  'brakes',
+  'writeDown',
+]
 /** Shorter on a round between two visits: the vehicle is known, and little is made ready. */
 const beforehand: readonly Act[] = ['lookRound', 'getReady', 'lookAgain', 'writeDown']
 
@@ -37,7 +49,8 @@ const beforehand: readonly Act[] = ['lookRound', 'getReady', 'lookAgain', 'write
 export function secondsOfJobAct(act: Act, hands: Hands, wheels = 4): number {
   const { estimates, pace } = hands
   const light = isQuick(hands) && beforehand.includes(act) ? estimate('quickShare', estimates) : 1
-  const share = light * (lookedAt.includes(act) ? 0.3 + 0.7 * (wheels / 4) : 1)
+  const careful = act === 'lookAgain' && isThorough(hands) ? estimate('spotTreatShare', estimates) : 1
+  const share = light * careful * (lookedAt.includes(act) ? 0.3 + 0.7 * (wheels / 4) : 1)
   return Math.round(paced(act, estimate(idOf(act), estimates) * share, pace))
 }
 
@@ -168,7 +181,8 @@ export function secondsOfAct(
 ): number {
   const { estimates, pace } = hands
   const light = isQuick(hands) && lightened.includes(act) ? estimate('quickShare', estimates) : 1
-  const seconds = Math.max(5, houseSeconds(act, kind, at, estimates, family) * light)
+  const careful = act === 'agitate' && isThorough(hands) ? estimate('thoroughShare', estimates) : 1
+  const seconds = Math.max(5, houseSeconds(act, kind, at, estimates, family) * light * careful)
   return Math.max(1, Math.round(paced(act, seconds, pace)))
 }
 

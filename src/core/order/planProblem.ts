@@ -112,8 +112,8 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     const sameWetting = (other: number): boolean => {
       const next = steps[other] as Step
       return (
-        (next.stageId === stageId && (next.part?.number ?? 0) === (step.part?.number ?? 0)) ||
-        (next.stageId !== stageId && takesOff(next, stageId))
+        (stagesOfStep(next).includes(stageId) && (next.part?.number ?? 0) === (step.part?.number ?? 0)) ||
+        (!stagesOfStep(next).includes(stageId) && takesOff(next, stageId))
       )
     }
     const own = later.filter(sameWetting)
@@ -122,7 +122,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     const rinse = later.find(
       (other) =>
         takesOff(steps[other] as Step, stageId) ||
-        (steps[other]?.stageId === stageId && steps[other]?.act === 'spray'),
+        (steps[other]?.act === 'spray' && stagesOfStep(steps[other] as Step).includes(stageId)),
     )
     if (step.startsDwell && next !== undefined) {
       const { minSeconds, maxSeconds } = step.startsDwell

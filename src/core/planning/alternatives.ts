@@ -35,8 +35,8 @@ function whyAlternative(
   job: Job,
 ): string {
   const rival = name === 'gentlest' ? others.fastest : others.gentlest
-  const same = summaryOf(job, mine.stages) === summaryOf(job, rival.stages)
-  if (same) return 'Gentle and quick are the same here.'
+  if (doneBy(mine) === doneBy(rival))
+    return name === 'balanced' ? 'Weighed in money and minutes.' : 'The gentlest is the quickest here, too.'
   const minutes = Math.abs(minutesOf(mine.operatorSeconds) - minutesOf(rival.operatorSeconds))
   const [a, b] = [protectionLost(job, mine.stages).share, protectionLost(job, rival.stages).share]
   const percent = Math.round(Math.abs(a - b) * 100)
@@ -49,9 +49,27 @@ function whyAlternative(
   return 'Minutes, product, protection and care weighed against each other.'
 }
 
-/** The three plans on what differs between them. */
-export function alternativesOf(job: Job, versions: Readonly<Record<PlanName, Version>>): Alternative[] {
-  return planNames.map((name) => {
+/** What a version does at the wheels, to tell whether two come to the same. */
+const doneBy = ({ stages }: Version): string =>
+  stages
+    .map(({ productId, strength, rounds, corners }) =>
+      [productId, strength.from, rounds, ...[...corners].sort()].join(' '),
+    )
+    .join('; ')
+
+/** The plans on what differs between them; those that come to the same are told once, under the name that was chosen. */
+export function alternativesOf(
+  job: Job,
+  versions: Readonly<Record<PlanName, Version>>,
+  chosen: PlanName = job.wishes.prefer,
+): Alternative[] {
+  const known = new Map<string, PlanName>()
+  for (const name of [chosen, ...planNames]) {
+    const text = doneBy(versions[name])
+    if (!known.has(text)) known.set(text, name)
+  }
+  const told = planNames.filter((name) => known.get(doneBy(versions[name])) === name)
+  return told.map((name) => {
     const version = versions[name]
     const lost = protectionLost(job, version.stages)
     return {
@@ -62,7 +80,10 @@ export function alternativesOf(job: Job, versions: Readonly<Record<PlanName, Ver
       protectionLostShare: lost.share,
       protectionLostDays: lost.days,
       risk: Math.round(version.whole.cost[3] * 10) / 10,
-      why: whyAlternative(name, version, versions, job),
+      why:
+        told.length === 1
+          ? 'Gentle and quick are the same here.'
+          : whyAlternative(name, version, versions, job),
     }
   })
 }

@@ -64,5 +64,5 @@ function stageIdsInOrder(
   position: Position,
 ): string[] {
   const mine = built.filter((stage) => onWheel(stage) && stage.corners.includes(position))
-  return stages.map((_, index) => mine[index]?.id ?? '')
+  return stages.map(({ option }) => mine.find(({ productId }) => productId === option.product.id)?.id ?? '')
 }

@@ -1,11 +1,12 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
 import { positionsOf } from '@/core/choice/wheelGroup'
-import type { Job } from '@/core/job/job'
+import type { Corner, Job } from '@/core/job/job'
 import type { Step } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { buildStages, type StagedJob } from '@/core/stages/buildStages'
 import { orderSteps } from '@/core/steps/orderSteps'
+import { cleansWheel } from '@/core/work/stageKind'
 import { timingsOf } from './stageTimings'
 
 /** One of the plans, built out. */
@@ -20,7 +21,13 @@ export interface Version extends StagedJob {
 /** Builds a choice out into stages, times and steps. */
 export function versionOf(job: Job, choices: readonly GroupChoice[], whole: WholeChoice): Version {
   const staged = buildStages(job, choices, whole)
-  const dry = choices.filter(({ startsDry }) => startsDry).flatMap(({ group }) => positionsOf(group))
+  // Suds go on a rinsed wheel, whatever the shop prefers for what is sprayed.
+  const sprayed = ({ position }: Corner): boolean =>
+    staged.stages.find(({ kind, corners }) => cleansWheel(kind) && corners.includes(position))?.delivery !==
+    'bucket'
+  const dry = choices
+    .filter(({ startsDry }) => startsDry)
+    .flatMap(({ group }) => positionsOf({ corners: group.corners.filter(sprayed) }))
   const timings = timingsOf(job, staged.stages)
   const steps = orderSteps(job, staged.stages, timings, dry)
   return {

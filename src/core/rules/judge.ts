@@ -132,6 +132,13 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
   (rule.unrinsed === undefined || rule.unrinsed === site.unrinsed) &&
   (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
 
+/** Rules that some of the places could call up, whatever the strength and the dwell: the rest need not be asked again. */
+export const rulesAt = (rules: readonly Rule[], sites: readonly UseSite[]): Rule[] =>
+  rules.filter((rule) => {
+    const { strengthAbove: _strength, dwellAboveSeconds: _dwell, ...scope } = rule
+    return sites.some((site) => siteFits(scope as Rule, site))
+  })
+
 /** Strictest first; ties by id, so that the same facts always read the same. */
 export const byStrictness = (a: Rule, b: Rule): number =>
   strictness(b.verdict) - strictness(a.verdict) ||

@@ -35,7 +35,7 @@ interface Case {
 
 const cases: readonly Case[] = [
   { name: 'wheelsOrder', value: 'last', shows: (plan) => /body is washed first/.test(texts(plan)) },
-  { name: 'rinseFirst', value: 'always', shows: (plan) => acts(plan).includes('preRinse') },
+  { name: 'rinseFirst', value: 'always', corner: { loads: { face: { film: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
   { name: 'rinseFirst', value: 'never', corner: { loads: { face: { film: 2, grit: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
   { name: 'ironOn', value: 'dirty', corner: { loads: { barrel: { bondedDust: 3 } } }, shows: (plan) => kinds(plan).indexOf('iron') < kinds(plan).indexOf('wash') },
   { name: 'acidOnLacquer', value: true, shows: (plan) => plan.verdicts.find(({ productId }) => productId === 'acidCleaner')?.verdict },
@@ -45,7 +45,7 @@ const cases: readonly Case[] = [
   { name: 'toolRinse', value: 'runningWater', shows: (plan) => /under running water/.test(texts(plan)) },
   { name: 'face', value: 'brush', shows: (plan) => plan.stages.find(({ kind }) => kind === 'wash')?.tools.find(({ zones }) => zones.includes('face'))?.tool },
   { name: 'overFoaming', value: true, shows: (plan) => families(plan).includes('alkalineFoam') },
-  { name: 'directSun', value: 'never', job: { conditions: plainConditions({ airCelsius: 20, exposure: 'fullSun' }) }, shows: (plan) => kinds(plan).includes('wash') },
+  { name: 'directSun', value: 'never', job: { conditions: plainConditions({ airCelsius: 20, surfaceCelsius: 20, exposure: 'fullSun' }) }, shows: (plan) => kinds(plan).includes('wash') },
   { name: 'arches', value: 'whereSoiled', shows: (plan) => kinds(plan).includes('arch') },
   { name: 'drying', value: 'towel', shows: (plan) => plan.steps.find(({ act }) => act === 'dry')?.tools },
   { name: 'drying', value: 'leaveWet', job: { vehicleKind: 'motorcycle' }, shows: (plan) => plan.steps.some(({ act, stageId }) => act === 'dry' && stageId === null) },

@@ -11,7 +11,8 @@ import { schoolText } from '@/core/schools/schools'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { targetAmount } from '@/core/choice/need'
-import type { Judgement, UseSite } from '@/core/rules/judge'
+import { rulesAbout, rulesAt, type Judgement, type UseSite } from '@/core/rules/judge'
+import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import { amountOfGrade, gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
 import { pickTool } from '@/core/reach/pickTool'
@@ -61,6 +62,8 @@ interface RubberSite {
   readonly corners: readonly Corner[]
   readonly sites: readonly UseSite[]
   readonly mechanics: number
+  /** Rules that may speak of a product here. */
+  readonly rulesOf: (product: Product) => readonly Rule[]
 }
 
 function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
@@ -71,10 +74,17 @@ function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job)
     schools: job.schools,
     vehicleKind: job.vehicleKind,
   })
+  const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
+  const known = new Map<string, Rule[]>()
   return {
     surface,
     corners,
-    sites: sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job),
+    sites,
+    rulesOf: (product) => {
+      const rules = known.get(product.id) ?? rulesAt(rulesAbout({ product }), sites)
+      known.set(product.id, rules)
+      return rules
+    },
     mechanics: mechanicsOf(tool, job.estimates),
   }
 }

@@ -8,6 +8,7 @@ import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import { schoolText } from '@/core/schools/schools'
 import { coldWords, whyStage } from '@/core/words/explain'
 import { sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
+import { overFoamOf } from './overFoam'
 import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
 
@@ -38,6 +39,11 @@ function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDr
     rounds: stage.rounds,
   }
 }
+
+const isFoam = ({ option }: GroupStage): boolean => option.product.family === 'alkalineFoam'
+
+const overFoamWords =
+  'Over the cleaner that is on the wheel: your shop foams over heavy film, and both leave with one rinse.'
 
 /** What a group's choice says of itself: what stays, what no tool reaches, which settings decided. */
 function sayChoice(choice: GroupChoice, job: Job, miss: Miss, schools: Set<string>): void {
@@ -71,6 +77,11 @@ export function wheelDrafts(
       after = addDraft(drafts, draftOf(stage, choice, job), corners, after)
       for (const { school } of stage.option.judgement.rules)
         if (school) schools.add(schoolText(school.name, job.schools))
+      const foam = stage.kind === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
+      if (!foam) continue
+      const over = { ...stage, option: foam, rounds: 1, effect: [] }
+      after = addDraft(drafts, { ...draftOf(over, choice, job), why: overFoamWords }, corners, after)
+      schools.add(schoolText('overFoaming', job.schools))
     }
   })
   return drafts

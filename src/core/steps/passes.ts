@@ -71,19 +71,41 @@ function actsTogether(stages: readonly Stage[], late: boolean): PassAct[] {
   const first = stages
     .filter((stage) => !waits(stage))
     .map((stage): PassAct => ({ stage, act: 'spray', round: 1 }))
-  const worked = stages.flatMap((stage) =>
-    Array.from({ length: stage.rounds }, (_, at): PassAct[] => [
-      ...(at > 0 || waits(stage) ? [{ stage, act: 'spray' as const, round: at + 1 }] : []),
-      { stage, act: workOf(stage), round: at + 1 },
-    ]).flat(),
-  )
   const cleaners = stages.filter((stage) => !onRubber(stage))
   // What was foamed over is brushed once, through the foam.
-  const once = worked.filter(
-    ({ stage, act }) => act !== 'agitate' || cleaners.length < 2 || stage === cleaners.at(-1),
+  const brushed = (stage: Stage): boolean => onRubber(stage) || stage === cleaners.at(-1)
+  const worked = besideEachOther(stages).flatMap((beside) =>
+    Array.from({ length: Math.max(...beside.map(({ rounds }) => rounds)) }, (_, at): PassAct[] => {
+      const again = beside.filter(({ rounds }) => rounds > at)
+      return [
+        ...again
+          .filter((stage) => at > 0 || waits(stage))
+          .map((stage): PassAct => ({ stage, act: 'spray', round: at + 1 })),
+        ...again.filter(brushed).map((stage): PassAct => ({ stage, act: workOf(stage), round: at + 1 })),
+      ]
+    }).flat(),
   )
-  return sameMixOnce([...first, ...once])
+  return sameMixOnce([...first, ...worked])
 }
+
+/** The wheel washed from the bucket first, arch and tyre after it: where brushing takes longer than their label allows. */
+function rubberLast(stages: readonly Stage[]): PassAct[] | null {
+  const suds = stages.filter((stage) => !onRubber(stage))
+  const rubber = stages.filter(onRubber)
+  if (rubber.length === 0 || suds.length === 0 || suds.some(({ delivery }) => delivery !== 'bucket'))
+    return null
+  return [...actsTogether(suds, false), ...actsTogether(rubber, false)]
+}
+
+/** Arch and tyre go round by round together; the wheel's own stages one by one. */
+const besideEachOther = (stages: readonly Stage[]): Stage[][] =>
+  stages.reduce<Stage[][]>((groups, stage) => {
+    const last = groups.at(-1)
+    const before = last?.at(-1)
+    return last && before && onRubber(before) && onRubber(stage)
+      ? [...groups.slice(0, -1), [...last, stage]]
+      : [...groups, [stage]]
+  }, [])
 
 /** The same mix on arch and tyre is one application. */
 const sameMixOnce = (acts: readonly PassAct[]): PassAct[] =>
@@ -92,7 +114,7 @@ const sameMixOnce = (acts: readonly PassAct[]): PassAct[] =>
     const isSame =
       before?.act === 'spray' &&
       act.act === 'spray' &&
-      act.round === 1 &&
+      act.round === before.round &&
       onRubber(before.stage) &&
       onRubber(act.stage) &&
       before.stage.productId === act.stage.productId &&
@@ -148,7 +170,10 @@ function shared(
   const together = actsTogether(stages, false)
   if (breaks(together, corner, job, timings) === null) return together
   const late = actsTogether(stages, true)
-  return breaks(late, corner, job, timings) ?? late
+  const clause = breaks(late, corner, job, timings)
+  if (clause === null) return late
+  const last = rubberLast(stages)
+  return last && breaks(last, corner, job, timings) === null ? last : clause
 }
 
 /**

@@ -55,8 +55,7 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
     const shown = act === 'agitate' ? contact : mine
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
     const whole = secondsOfAct(act, stage.kind, afterRounds(corner, round), job, stage.family)
-    const inPart = piece ? `, ${piece.name}` : ''
-    const text = textOf(act, stage, where, shown, round, brushRinse(job))
+    const text = textOf(act, stage, piece ? `${where}, ${piece.name},` : where, shown, round, brushRinse(job))
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
         ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
@@ -72,7 +71,7 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
       corner: corner.position,
       stageId: stage.id,
       ...text,
-      title: `${text.title}${inPart}`,
+      title: text.title.replace(/,$/, ''),
       zones: shown,
       tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
       operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,

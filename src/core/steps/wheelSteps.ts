@@ -56,7 +56,7 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
       presoak
         ? 'The soak has loosened the grit; now it goes before anything touches the wheel.'
         : 'Grit goes before anything touches the wheel.',
-      [stepCautions.lance, ...jetCautions(corner, context)],
+      jetCautions(corner, context),
     ),
     id: wheelStepId(corner.position, 'preRinse'),
     corner: corner.position,

@@ -1,4 +1,5 @@
 import { listed } from './listed'
+import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from '@/core/plan/plan'
@@ -23,17 +24,26 @@ export const onWheel = ({ kind }: Stage): boolean => cleansWheel(kind)
 const times = ({ rounds }: Stage): string =>
   rounds === 1 ? '' : rounds === 2 ? ' twice' : ` ${rounds} times`
 
+/** What a stage is, before what it is called: the product's name only where the cabinet has several of its kind. */
+export function whatIs({ family: id, productName }: Stage, { cabinet }: Job): string {
+  const { name } = familyOf(id)
+  const several = cabinet.filter(({ family, archived }) => family === id && !archived).length > 1
+  return several && !productName.toLowerCase().includes(name) ? `${name} (${productName})` : name
+}
+
 /** Products of one kind of stage: "A all round", or "A in front, B behind". */
-function sayStages(stages: readonly Stage[], all: readonly Position[]): string {
+function sayStages(stages: readonly Stage[], job: Job): string {
+  const all = job.corners.map(({ position }) => position)
   const rears = all.filter((position) => axleOf(position) === 'rear')
   return stages
     .map((stage) => {
-      const { productName, corners } = stage
+      const { corners } = stage
+      const name = whatIs(stage, job)
       const where = nameCorners(corners, all)
       const twice = times(stage)
       if (stages.length === 1 || all.length === 1 || rears.length === all.length)
-        return `${productName}${twice} ${where}`
-      return `${productName}${twice} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
+        return `${name}${twice} ${where}`
+      return `${name}${twice} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
     })
     .join(', ')
 }
@@ -63,13 +73,13 @@ export function summaryOf(job: Job, stages: readonly Stage[]): string {
   const places = new Set(mine.map(({ corners }) => nameCorners(corners, all)))
   // The same wheels all through: the place is said once.
   if (places.size === 1)
-    return `${mine.map((stage) => `${stage.productName}${times(stage)}`).join(', then ')} ${[...places][0]}`
+    return `${mine.map((stage) => `${whatIs(stage, job)}${times(stage)}`).join(', then ')} ${[...places][0]}`
   const kinds = [...new Set(mine.map(({ kind }) => kind))]
   return kinds
     .map((kind) =>
       sayStages(
         mine.filter((stage) => stage.kind === kind),
-        all,
+        job,
       ),
     )
     .join('; then ')

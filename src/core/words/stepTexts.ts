@@ -1,7 +1,15 @@
-import { zoneNames, type Zone } from '@/core/wheel/zone'
+import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
+import { listed } from './listed'
 import type { Act, Stage } from '@/core/plan/plan'
 
-const namesOf = (zones: readonly Zone[]): string => zones.map((zone) => zoneNames[zone]).join(', ')
+const namesOf = (zones: readonly Zone[]): string => listed(zones.map((zone) => zoneNames[zone]))
+
+/** Zones as one says them: all of a wheel is the wheel. */
+const shortly = (zones: readonly Zone[]): string => {
+  const own = zones.filter((zone) => wheelZones.some((one) => one === zone))
+  const rest = zones.filter((zone) => !own.includes(zone))
+  return own.length < 6 ? namesOf(zones) : listed(['the whole wheel', ...rest.map((zone) => zoneNames[zone])])
+}
 
 interface ActText {
   readonly title: string
@@ -35,9 +43,16 @@ export function textOf(
           why: 'It loosens the grit, so that the rinse takes it.',
         }
       }
+      if (stage.kind === 'tar' && stage.family === 'tarRemover') {
+        return {
+          title: `Dab ${stage.productName} on the lumps, ${where}`,
+          detail: `Only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
+          why: 'Solvent elsewhere only costs protection.',
+        }
+      }
       return {
         title: `Spray ${stage.kind === 'arch' || stage.kind === 'tyre' ? `${stage.kind}, ${where},` : where} with ${stage.productName}${rounds}`,
-        detail: `Cover evenly: ${namesOf(zones)}. Keep it wet.`,
+        detail: `Cover evenly: ${shortly(zones)}. Keep it wet.`,
         why: 'Missed areas clean unevenly; a product that dries stains.',
       }
     case 'scrub':
@@ -54,7 +69,10 @@ export function textOf(
           }
     case 'agitate':
       return {
-        title: `Brush ${where}, barrel first`,
+        title:
+          zones.includes('barrel') && zones.includes('face')
+            ? `Brush ${where}, barrel first`
+            : `Brush ${where}`,
         detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
         why:
           stage.kind === 'iron'
@@ -122,7 +140,7 @@ export function textOf(
         detail:
           stage.kind === 'arch'
             ? 'Arch, top to bottom.'
-            : `Even passes, plenty of water: ${namesOf(zones)}, arch edge.`,
+            : `Even passes, plenty of water: ${shortly(zones)}, back to front, arch edge last.`,
         why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
       }
   }
@@ -131,6 +149,6 @@ export function textOf(
 /** The rinse that takes off everything that was wet together. */
 export const sharedRinseText = (where: string, zones: readonly Zone[]): ActText => ({
   title: `Rinse ${where}, all of it`,
-  detail: `From the top down, plenty of water: ${namesOf(zones)}.`,
+  detail: `From the top down, plenty of water: ${shortly(zones)}.`,
   why: 'Everything that is on leaves together; rushed rinsing leaves residue that stains and keeps protection from bonding.',
 })

@@ -1,3 +1,4 @@
+import { familyOf } from '@/core/chemistry/families'
 import type { Plan } from '@/core/plan/plan'
 
 /** The headline with its chemistry and its time in their colours. The words alone say it, too. */
@@ -5,7 +6,7 @@ export function PlanAnswer({ plan }: { readonly plan: Plan }) {
   'use memo'
   const names = plan.stages
     .filter(({ kind }) => kind === 'iron' || kind === 'mineral' || kind === 'tar')
-    .map(({ productName }) => productName)
+    .map(({ family }) => familyOf(family).name)
   const time = /\d+ minutes/
   const parts = plan.headline
     .split(

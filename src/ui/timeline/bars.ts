@@ -1,4 +1,4 @@
-import { takesOff, type Plan, type PlanSequence, type SequenceEntry, type Step } from '@/core/plan/plan'
+import { stagesOfStep, takesOff, type Plan, type PlanSequence, type SequenceEntry, type Step } from '@/core/plan/plan'
 import { positionNames, positions } from '@/core/wheel/position'
 
 /** Something that takes time, drawn to length. */
@@ -46,7 +46,8 @@ function offAt({ step, entry }: Known, later: readonly Known[]): number {
   const off = later.find(
     ({ step: next, entry: at }) =>
       at.startSeconds >= entry.endSeconds &&
-      (takesOff(next, step.stageId) || (next.stageId === step.stageId && next.act === 'spray')),
+      (takesOff(next, step.stageId) ||
+        (next.act === 'spray' && step.stageId !== null && stagesOfStep(next).includes(step.stageId))),
   )
   return off?.entry.startSeconds ?? entry.endSeconds + (step.startsDwell?.minSeconds ?? 0)
 }

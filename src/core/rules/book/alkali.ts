@@ -39,6 +39,6 @@ export const alkaliRules: readonly Rule[] = [
     id: 'strong-cleaner-on-forged', verdict: 'withCare', safety: false, zones: onWheel, finishes: ['brushedBare', 'polishedBare'],
     wear: ['strips'],
     reason: 'Expensive bare wheels: when in doubt milder and longer, never stronger.',
-    care: 'Try a milder one twice before this.', testSpot: true,
+    care: 'Only where a milder one, left longer, did not do it.', testSpot: true,
   },
 ] // prettier-ignore
