@@ -53,6 +53,7 @@ interface Reference {
 
 const spray = ['sprayRinseSilica'] as const
 const references: readonly Reference[] = [
+  { name: 'quick round', service: 'quickRound', from: 12, to: 20, dirt: { front: 1, rear: 1, film: 1, grit: 0 }, protection: ['ceramicCoating'] },
   { name: 'waterless touch-up', service: 'waterless', from: 10, to: 15, dirt: { front: 1, rear: 1, film: 0 }, protection: ['ceramicCoating'] },
   { name: 'maintenance, open wheels, light', service: 'maintain', from: 28, to: 42, dirt: { front: 1, rear: 1, film: 1 }, protection: spray },
   { name: 'maintenance, open wheels, clear', service: 'maintain', from: 28, to: 42, dirt: { front: 2, rear: 1, film: 1 }, protection: spray },

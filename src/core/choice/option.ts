@@ -352,10 +352,14 @@ export function optionsFor(group: WheelGroup, job: Job): Option[] {
     return seconds
   }
   const has = (soil: WheelSoil): boolean => worstGrade(group.corners, group.zones, soil) > 0
+  const wantsIron = has('bondedDust') && services[job.service].targets.bondedDust !== undefined
   const hasBoth = has('bondedDust') && has('tar')
   return candidatesFor(job).flatMap((product) => {
     // Half of a mixture is wasted, and the wheel dried for nothing, where there is but one of the two.
-    if (product.family === 'ironTarRemover' && !hasBoth && !job.wishes.pinned.includes(product.id)) return []
+    const isPinned = job.wishes.pinned.includes(product.id)
+    if (product.family === 'ironTarRemover' && !hasBoth && !isPinned) return []
+    // What is not bonded is washed off; an iron remover on it is dear and only reaches the top layer.
+    if (roleOf(product.family) === 'iron' && !wantsIron && !isPinned) return []
     const rules = rulesAt(rulesAbout({ product }), sites)
     return strengthsOf(product).flatMap((fraction) => {
       const judged = judgedDwell(product, sites, fraction, rules)

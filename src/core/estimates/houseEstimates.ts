@@ -54,6 +54,7 @@ export const houseEstimates = {
   secondsWriteDown: one(40, 's', 0, 900, 'What was used, how it went.'),
   secondsLiftSide: one(540, 's', 60, 3600, 'One side lifted, two wheels off and onto stands; as long to refit and tighten.'),
   secondsWipeTyre: one(12, 's', 3, 300, 'A sidewall wiped with the suds that are at hand.'),
+  twoTogetherShare: one(0.6, 'factor', 0.4, 1, 'Two look round, make ready and lift in little more than half the time.'),
   thoroughShare: one(1.35, 'factor', 1, 3, 'Where everything is to come off, every spoke root and seat is gone round.'),
   spotTreatShare: one(3, 'factor', 1, 10, 'A second look after a decontamination finds spots, and treats them at once.'),
   quickShare: one(0.5, 'factor', 0.2, 1, 'On a quick round mitt and wand go over once, and little is made ready.'),

@@ -17,6 +17,11 @@ const bodyWords: Record<Schools['wheelsOrder'], string> = {
   between: 'The body is washed in between, while chemistry dwells on the wheels.',
 }
 
+/** What two do side by side before and after the wheels; each takes a share of it. */
+const shared: readonly Act[] = ['lookRound', 'coolCheck', 'getReady', 'roll']
+const shareOf = (act: Act, { crew, estimates }: Job): number =>
+  crew.people > 1 && shared.includes(act) ? estimate('twoTogetherShare', estimates) : 1
+
 /** A step of the whole job. */
 export const jobStep = (
   job: Job,
@@ -34,7 +39,7 @@ export const jobStep = (
   detail,
   zones: [],
   tools: [],
-  operatorSeconds: secondsOfJobAct(act, job, job.corners.length),
+  operatorSeconds: Math.round(secondsOfJobAct(act, job, job.corners.length) * shareOf(act, job)),
   startsDwell: null,
   stopsDwellOf: null,
   wetLimitSeconds: null,
@@ -45,7 +50,9 @@ export const jobStep = (
 
 /** Two wheels a side come off and on together. */
 const liftSeconds = (job: Job): number =>
-  Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates)
+  Math.round(
+    Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates) * shareOf('getReady', job),
+  )
 
 /** What is made ready: without water there is neither lance nor hose, and loose wheels have no tyre to guide it round. */
 function readyWords(job: Job): { detail: string; cautions: readonly string[] } {
