@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { APIRequestContext, Page } from '@playwright/test'
 import { expect, test } from './server'
+import { openDeeper } from './jobActions'
 
 const title = (page: Page) => page.locator('.run-now h1')
 const main = (page: Page) => page.locator('.run-acts > .btn-primary')
@@ -23,6 +24,7 @@ async function startJob(
   }
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.locator('.plan-answer')).toBeVisible()
+  await openDeeper(page, 'Weather and hands')
   for (const [label, value] of Object.entries(weather)) {
     await page.getByLabel(label, { exact: true }).fill(value)
   }

@@ -9,6 +9,16 @@ export const newSet = {
   spokes: '9',
 }
 
+/** Opens what lies one look deeper on the plan, unless it is open. */
+export async function openDeeper(
+  page: Page,
+  title: 'Weather and hands' | 'Another way' | 'What is left',
+): Promise<void> {
+  const part = page.locator('.deeper').filter({ has: page.locator('.deeper-title', { hasText: title }) })
+  if (!(await part.evaluate((one) => (one as HTMLDetailsElement).open)))
+    await part.locator('> summary').click()
+}
+
 /** Works the run to its end: one tap a step. */
 export async function workThrough(page: Page, tap: () => Promise<void>): Promise<number> {
   let taps = 0

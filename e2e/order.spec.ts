@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { openDeeper } from './jobActions'
 import { expect, test } from './server'
 
 async function planOf(page: Page, set: string, service?: string): Promise<void> {
@@ -8,6 +9,7 @@ async function planOf(page: Page, set: string, service?: string): Promise<void> 
   if (service) await page.getByLabel('Service').selectOption(service)
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.locator('.plan-answer')).toBeVisible()
+  await openDeeper(page, 'Weather and hands')
 }
 /** The newest change is worked out and on the server. */
 const settled = (page: Page) => expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
@@ -160,6 +162,7 @@ test('bad conditions are refused at their field, and the page stays up', async (
     await condition(page, label).fill(text)
     await expect(page.getByText(mend)).toBeVisible()
     await page.reload()
+    await openDeeper(page, 'Weather and hands')
   }
   await page.goto('/settings')
   await page.getByLabel('Latitude, north is positive').fill('200')
@@ -234,11 +237,13 @@ test('what was typed last goes along: into the bay, and with the change that ove
   await page.getByRole('link', { name: 'Start in the bay' }).click()
   await expect(page.locator('.run-now h1')).toBeVisible()
   await page.getByRole('link', { name: /^Leave the bay/ }).click()
+  await openDeeper(page, 'Weather and hands')
   await expect(condition(page, 'Air, °C')).toHaveValue('31')
   await condition(page, 'Humidity, %').fill('29')
   await page.getByRole('button', { name: 'Two people' }).click()
   await settled(page)
   await page.reload()
+  await openDeeper(page, 'Weather and hands')
   await expect(condition(page, 'Humidity, %')).toHaveValue('29')
   await expect(page.getByRole('button', { name: 'Two people' })).toHaveAttribute('aria-pressed', 'true')
 })

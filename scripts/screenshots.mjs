@@ -53,6 +53,7 @@ async function planInTheSun(page) {
     await page.waitForTimeout(700)
     await page.locator('.plan[aria-busy=false]').waitFor()
   }
+  await page.locator('.deeper > summary', { hasText: 'Weather and hands' }).click()
   for (const [label, value] of [
     ['Air, °C', '22'],
     ['Humidity, %', '50'],

@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import { deliveries } from '@/core/chemistry/family'
 import { familyIds, familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
+import { usualPacks } from '@/core/chemistry/usualPacks'
 import { readDilution } from '@/core/dilution'
 import { soils } from '@/core/soils/soil'
 import {
@@ -36,9 +37,9 @@ const productFields = v.strictObject({
   ),
   delivery: v.optional(oneOf(deliveries)),
   ratings: v.optional(ratings, {}),
-  packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml'), 1000),
-  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor units'), 1500),
-  stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml'), 1000),
+  packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml')),
+  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor units')),
+  stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml')),
   wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
   otherPacks: v.optional(
     list(
@@ -51,7 +52,10 @@ const productFields = v.strictObject({
     ),
     [],
   ),
+  note: v.optional(v.pipe(v.string(), v.maxLength(500, 'At most 500 characters.')), ''),
   containsFluoride: v.optional(v.boolean(), false),
+  /** Name or note speak of fluoride, but the safety data sheet was read and names none. */
+  fluorideChecked: v.optional(v.boolean(), false),
   archived: v.optional(v.boolean(), false),
 })
 
@@ -74,12 +78,17 @@ export type ProductFile = v.InferOutput<typeof productFile>
 /** Fills in the family's defaults. The strength was checked by the schema, so it reads as a mix. */
 export function productOf(file: ProductFile): Product {
   const family = familyOf(file.family)
+  const usual = usualPacks[file.family]
+  const packMillilitres = file.packMillilitres ?? usual.packMillilitres
   const reading = file.strength === undefined ? null : readDilution(file.strength)
   return {
     ...file,
     strength: reading?.kind === 'mix' ? reading.mix : family.strength,
     dwellSeconds: file.dwellSeconds ?? family.dwellSeconds,
     delivery: file.delivery ?? family.delivery,
+    packMillilitres,
+    packPriceMinor: file.packPriceMinor ?? usual.packPriceMinor,
+    stockMillilitres: file.stockMillilitres ?? packMillilitres,
   }
 }
 

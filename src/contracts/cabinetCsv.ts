@@ -16,7 +16,7 @@ export const longestCabinetBytes = 2_000_000
 const ratingColumns = soils.map((soil) => `rating ${soil}`)
 const columns = [
   'id', 'name', 'family', 'strength', 'shortest dwell s', 'longest dwell s', 'delivery', 'pack ml', 'pack price',
-  'stock ml', 'wear', 'contains fluoride', 'archived', ...ratingColumns,
+  'stock ml', 'wear', 'note', 'contains fluoride', 'fluoride checked', 'archived', ...ratingColumns,
 ] as const // prettier-ignore
 const needed = ['id', 'name', 'family'] as const
 
@@ -34,7 +34,9 @@ export function writeCabinetCsv(products: readonly Product[], currency: string):
     product.packPriceMinor / minorPerUnit(currency),
     product.stockMillilitres,
     product.wear ?? '',
+    product.note ?? '',
     product.containsFluoride ? 'yes' : '',
+    product.fluorideChecked ? 'yes' : '',
     product.archived ? 'yes' : '',
     ...soils.map((soil) => product.ratings[soil] ?? ''),
   ])
@@ -62,7 +64,14 @@ export function readNumber(text: string): number {
 const yes = (text: string): boolean => /^(yes|true|1|x|ja)$/i.test(text)
 
 /** Fields that an empty cell says something about: as the family has it, or no. */
-const saidByEmptyCell: readonly string[] = ['wear', 'contains fluoride', 'archived', ...ratingColumns]
+const saidByEmptyCell: readonly string[] = [
+  'wear',
+  'note',
+  'contains fluoride',
+  'fluoride checked',
+  'archived',
+  ...ratingColumns,
+]
 
 /** Fields of a product that a row of the table speaks of; a rating as `ratings.soil`. */
 const saidByRow = (row: Record<string, string>): string[] =>
@@ -99,7 +108,9 @@ function productOfRow(row: Record<string, string>, currency: string): unknown {
     packPriceMinor: typeof price === 'number' ? Math.round(price * minorPerUnit(currency)) : price,
     stockMillilitres: number('stock ml'),
     wear: optional('wear'),
+    note: text('note').replace(/^'(?=[=+\-@])/, ''),
     containsFluoride: yes(text('contains fluoride')),
+    fluorideChecked: yes(text('fluoride checked')),
     archived: yes(text('archived')),
     ratings,
   }
@@ -112,6 +123,7 @@ const fieldOfColumn: Partial<Record<string, string>> = {
   'pack price': 'packPriceMinor',
   'stock ml': 'stockMillilitres',
   'contains fluoride': 'containsFluoride',
+  'fluoride checked': 'fluorideChecked',
 }
 
 /** Columns by the field a problem stands at, so that a person finds the cell. */

@@ -29,6 +29,8 @@ export const productToFile = ({
   ...product
 }: Product & { readonly version?: number }): ProductFile => ({
   ...product,
+  note: product.note ?? '',
+  fluorideChecked: product.fluorideChecked ?? false,
   otherPacks: [...product.otherPacks],
   strength: writeDilution(product.strength, 'percent'),
 })

@@ -20,6 +20,15 @@ describe('reading a strength that has one meaning', () => {
     ['1 : 4', 4],
     ['1 to 4', 4],
     ['four to one', 4],
+    ['1+4', 4],
+    ['1 + 10', 10],
+    ['99:1', 99],
+    ['20% product 80% water', 4],
+    ['80 % water, 20 % product', 4],
+    ['60/40', 2 / 3],
+    ['60 % product, 40 % water', 2 / 3],
+    ['40% water 60% product', 2 / 3],
+    ['60-40', 2 / 3],
     ['20 %', 4],
     ['20%', 4],
     ['20 percent', 4],
@@ -93,7 +102,6 @@ describe('reading a strength that has one meaning', () => {
 describe('what is open is asked', () => {
   test.each<[string, number[], DilutionContext?]>([
     ['3:2', [0.6, 0.4]],
-    ['60/40', [0.6, 0.4]],
     ['0.5:1', [1 / 3, 2 / 3]],
     ['2:10', [1 / 6, 5 / 6]],
     ['1/4', [0.2, 0.25]],

@@ -97,6 +97,8 @@ function readSides(
   }
   const other = a === 1 ? b : b === 1 ? a : null
   if (other !== null && other > 1) return mixOf(fractionFromRatio(other))
+  // Parts of a hundred: what is named first is the product, as in 60/40.
+  if (by !== 'in' && Math.abs(a + b - 100) < 1e-9) return mixOf(a / 100)
   return open(`Which side of ${said} is the product?`, [
     [partsLabel(a, b), a / (a + b)],
     [partsLabel(b, a), b / (a + b)],
@@ -229,7 +231,14 @@ function readPieces(pieces: readonly Piece[], context: DilutionContext): Dilutio
   if (/^N%?[-T]N%c?(Iw)?$/.test(shape)) {
     return a > 0 && b > 0 && a <= 100 && b <= 100 ? mixOf(a / 100, b / 100) : null
   }
-  const sides = /^N(p?[wc]?)([:/TI]|)N(p?[wc]?)$/.exec(shape)
+  // "60 % product, 40 % water": both shares are said, and have to make a whole.
+  const shares = /^N%([wc]?)[:/XT]?N%([wc]?)$/.exec(shape)
+  if (shares)
+    return Math.abs(a + b - 100) > 1e-9
+      ? null
+      : mixOf((roleOf(shares[1] ?? '') === 'water' || roleOf(shares[2] ?? '') === 'product' ? b : a) / 100)
+  if (shape === 'N-N') return Math.abs(a + b - 100) < 1e-9 ? mixOf(a / 100) : null
+  const sides = /^N(p?[wc]?)([:/TIX]|)N(p?[wc]?)$/.exec(shape)
   if (sides) {
     const [, left = '', mark = '', right = ''] = sides
     const roles = [roleOf(left), roleOf(right)] as const

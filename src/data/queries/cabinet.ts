@@ -17,6 +17,8 @@ interface ProductRow {
   stock_millilitres: number
   wear: ProtectionWear | null
   contains_fluoride: boolean
+  note: string
+  fluoride_checked: boolean
   archived: boolean
   version: number
   ratings: Record<string, Rating> | null
@@ -41,7 +43,9 @@ const productOfRow = (row: ProductRow): StoredProduct => ({
   stockMillilitres: row.stock_millilitres,
   ...(row.wear === null ? {} : { wear: row.wear }),
   otherPacks: row.packs ?? [],
+  note: row.note,
   containsFluoride: row.contains_fluoride,
+  fluorideChecked: row.fluoride_checked,
   archived: row.archived,
   version: row.version,
 })
@@ -97,6 +101,8 @@ const values = (product: Product, currency: string) => [
   product.wear ?? null,
   product.containsFluoride,
   product.archived,
+  product.note ?? '',
+  product.fluorideChecked ?? false,
 ]
 
 async function writeDetails(database: Queryable, product: Product): Promise<void> {
@@ -120,8 +126,9 @@ async function writeDetails(database: Queryable, product: Product): Promise<void
 export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
   await database.query(
     `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,
-       pack_millilitres, pack_price_minor, currency, stock_millilitres, wear, contains_fluoride, archived)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
+       pack_millilitres, pack_price_minor, currency, stock_millilitres, wear, contains_fluoride, archived,
+       note, fluoride_checked)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
     values(product, currency),
   )
   await writeDetails(database, product)
@@ -151,8 +158,9 @@ async function overwriteProduct(
   const rows = await database.query(
     `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
          dwell_max_seconds = $7, delivery = $8, pack_millilitres = $9, pack_price_minor = $10, currency = $11,
-         stock_millilitres = $12, wear = $13, contains_fluoride = $14, archived = $15, version = version + 1
-       where id = $1 and version = $16 returning id`,
+         stock_millilitres = $12, wear = $13, contains_fluoride = $14, archived = $15, note = $16, fluoride_checked = $17,
+         version = version + 1
+       where id = $1 and version = $18 returning id`,
     [...values(product, currency), fromVersion],
   )
   if (rows.length === 0) return false

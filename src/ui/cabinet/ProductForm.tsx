@@ -5,6 +5,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { deliveries, deliveryNames, protectionWearNames } from '@/core/chemistry/family'
+import { speaksOfFluoride } from '@/core/chemistry/fluoride'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
 import { soilNames, soils } from '@/core/soils/soil'
 import type { FormAction } from '../form/formAction'
@@ -24,7 +25,7 @@ interface ProductFormProps {
 }
 
 /** Fields with a place of their own for their problem. */
-const placed = ['name', 'strength', 'dwellSeconds', 'dwellSeconds.min', 'dwellSeconds.max', 'packMillilitres', 'packPriceMinor', 'stockMillilitres', 'ratings'] // prettier-ignore
+const placed = ['name', 'strength', 'dwellSeconds', 'dwellSeconds.min', 'dwellSeconds.max', 'packMillilitres', 'packPriceMinor', 'stockMillilitres', 'ratings', 'note'] // prettier-ignore
 
 /** Adds or edits a product: the family fills in what labels of its kind say, the person changes what differs. */
 export function ProductForm({ initial, isNew, version, currency, save }: ProductFormProps) {
@@ -32,6 +33,12 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
   const { problems, busy, send } = useSending()
   const draft = useDraft(`product.${initial.id || `new ${initial.name}`}`, version, values, setValues)
   const family = familyOf(values.family)
+  const asked = {
+    name: values.name,
+    note: values.note ?? '',
+    containsFluoride: values.containsFluoride,
+    fluorideChecked: values.fluorideChecked ?? false,
+  }
   const set = (changes: Partial<ProductValues>) => setValues({ ...values, ...changes })
   const mendOf = (...paths: string[]) => problems.find(({ path }) => paths.includes(path))?.mend
   const field = (
@@ -63,6 +70,9 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
       packPrice: values.packPrice,
       packMillilitres: values.packMillilitres,
       stockMillilitres: values.stockMillilitres,
+      note: values.note,
+      containsFluoride: values.containsFluoride,
+      fluorideChecked: values.fluorideChecked,
     })
   }
   return (
@@ -206,6 +216,17 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
           Add a pack size
         </button>
       )}
+      <Form.Group controlId="note" className="mt-3">
+        <Form.Label>Note</Form.Label>
+        <Form.Control
+          as="textarea"
+          rows={2}
+          value={values.note ?? ''}
+          isInvalid={mendOf('note') !== undefined}
+          onChange={(event) => set({ note: event.target.value })}
+        />
+        <Form.Control.Feedback type="invalid">{mendOf('note')}</Form.Control.Feedback>
+      </Form.Group>
       <Form.Check
         className="mt-3"
         id="fluoride"
@@ -214,6 +235,15 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
         checked={values.containsFluoride}
         onChange={(event) => set({ containsFluoride: event.target.checked })}
       />
+      {speaksOfFluoride({ ...asked, fluorideChecked: false }) && (
+        <Form.Check
+          id="fluoride-checked"
+          type="checkbox"
+          label="Name or note speak of fluoride: I read the safety data sheet, and it names none"
+          checked={asked.fluorideChecked}
+          onChange={(event) => set({ fluorideChecked: event.target.checked })}
+        />
+      )}
       <div aria-live="polite">
         <ProblemAlert problems={problems.filter(({ path }) => !placed.includes(path))} />
       </div>

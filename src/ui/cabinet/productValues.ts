@@ -1,4 +1,5 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
+import { usualPacks } from '@/core/chemistry/usualPacks'
 import type { Product } from '@/core/chemistry/product'
 import { minorPerUnit } from '@/core/quantity/money'
 import { writeDilution } from '@/core/dilution'
@@ -19,7 +20,9 @@ export interface ProductValues {
   readonly otherPacks: readonly { readonly millilitres: string; readonly price: string }[]
   readonly wear: string
   readonly ratings: Partial<Record<Soil, string>>
+  readonly note: string
   readonly containsFluoride: boolean
+  readonly fluorideChecked: boolean
   readonly archived: boolean
 }
 
@@ -34,13 +37,15 @@ export function valuesOfFamily(family: FamilyId): ProductValues {
     dwellMin: String(dwellSeconds.min),
     dwellMax: String(dwellSeconds.max),
     delivery,
-    packMillilitres: '1000',
+    packMillilitres: String(usualPacks[family].packMillilitres),
     packPrice: '',
-    stockMillilitres: '1000',
+    stockMillilitres: String(usualPacks[family].packMillilitres),
     otherPacks: [],
     wear: '',
     ratings: {},
+    note: '',
     containsFluoride: false,
+    fluorideChecked: false,
     archived: false,
   }
 }
@@ -69,7 +74,9 @@ export function valuesOf(product: Product, currency: string): ProductValues {
     ratings: Object.fromEntries(
       Object.entries(product.ratings).map(([soil, rating]) => [soil, String(rating)]),
     ),
+    note: product.note ?? '',
     containsFluoride: product.containsFluoride,
+    fluorideChecked: product.fluorideChecked ?? false,
     archived: product.archived,
   }
 }
@@ -115,6 +122,8 @@ export const inputOf = (values: ProductValues, currency: string): unknown => ({
       return rating === undefined || rating === '' ? [] : [[soil, Number(rating)]]
     }),
   ),
+  note: values.note ?? '',
   containsFluoride: values.containsFluoride,
+  fluorideChecked: values.fluorideChecked ?? false,
   archived: values.archived,
 })

@@ -4,7 +4,6 @@ import { Thermometer, Wind } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { exposures, type Exposure } from '@/core/conditions/exposure'
 import type { Plan } from '@/core/plan/plan'
 import type { Result } from '@/core/result'
 import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
@@ -12,6 +11,7 @@ import { conditionsFile, type ConditionsFile } from '@/contracts/conditions'
 import type { ThermometerReading, WeatherReading } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
 import { BrakeCooling } from './BrakeCooling'
+import { placed, placeNames, placeOf, places, type Place } from './place'
 
 export interface Devices {
   weather(utcOffsetMinutes: number): Promise<Result<WeatherReading>>
@@ -31,11 +31,6 @@ interface ConditionsPanelProps {
   readonly setPeople: ((people: number) => void) | null
 }
 
-const exposureNames: Record<Exposure, string> = {
-  shade: 'shade or shed',
-  partSun: 'part sun',
-  fullSun: 'full sun',
-}
 const headings = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
 /** A person types; the plan follows when they pause, ms. */
 const pauseMilliseconds = 450
@@ -127,10 +122,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     ) ?? timings.find((timing) => timing.corner === position)
   const direction = Math.round(conditions.headingDegrees / 45) % 8
   return (
-    <section aria-labelledby="conditions" className="conditions mt-4">
-      <div className="section-head">
-        <h2 id="conditions">Weather and hands</h2>
-      </div>
+    <section aria-label="Weather and hands" className="conditions">
       <fieldset disabled={!change}>
         <div className="conditions-grid">
           {fields.map(({ key, label }) => (
@@ -149,12 +141,12 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
           <Form.Group controlId="condition-exposure">
             <Form.Label>Stands in</Form.Label>
             <Form.Select
-              value={conditions.exposure}
-              onChange={(event) => change?.({ ...conditions, exposure: event.target.value as Exposure })}
+              value={placeOf(conditions)}
+              onChange={(event) => change?.({ ...conditions, ...placed(event.target.value as Place) })}
             >
-              {exposures.map((value) => (
+              {places.map((value) => (
                 <option key={value} value={value}>
-                  {exposureNames[value]}
+                  {placeNames[value]}
                 </option>
               ))}
             </Form.Select>

@@ -12,6 +12,8 @@ import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
 import type { ConditionsInput } from '@/contracts/conditions'
 import type { IntakeDraft } from '@/contracts/intake'
+import { capital } from '@/core/words/sayPlan'
+import { placed, placeNames, places, type Place } from '../conditions/place'
 import type { FormAction } from '../form/formAction'
 import { newId } from '../newId'
 import { DraftNote } from '../form/DraftNote'
@@ -45,12 +47,6 @@ interface IntakeFormProps {
   readonly ownEstimates: OwnEstimates
   readonly plan: FormAction<IntakeDraft>
 }
-
-const exposures = [
-  { value: 'shade', text: 'Shade' },
-  { value: 'partSun', text: 'Part sun' },
-  { value: 'fullSun', text: 'Full sun' },
-] as const
 
 const tappable: readonly Zone[] = [
   'face',
@@ -91,13 +87,13 @@ export function IntakeForm({
   })
   const [airCelsius, setAirCelsius] = useState(String(conditions.airCelsius ?? 18))
   const [surfaceCelsius, setSurfaceCelsius] = useState('')
-  const [exposure, setExposure] = useState<(typeof exposures)[number]['value']>('shade')
+  const [place, setPlace] = useState<Place>('shade')
   const { problems, busy, send } = useSending()
   const [requestId] = useState(newId)
   const draft = useDraft(
     `intake.${wheelSetId}`,
     0,
-    { loads, service, kilometres, touched, off, airCelsius, surfaceCelsius, exposure },
+    { loads, service, kilometres, touched, off, airCelsius, surfaceCelsius, place },
     (kept) => {
       setLoads(kept.loads)
       setService(kept.service)
@@ -106,7 +102,7 @@ export function IntakeForm({
       setOff(kept.off)
       setAirCelsius(kept.airCelsius)
       setSurfaceCelsius(kept.surfaceCelsius)
-      setExposure(kept.exposure)
+      setPlace(kept.place ?? 'shade')
     },
   )
   const panel = useRef<HTMLElement>(null)
@@ -142,7 +138,7 @@ export function IntakeForm({
           conditions: {
             ...conditions,
             airCelsius: number(airCelsius),
-            exposure,
+            ...placed(place),
             startAt: new Date().toISOString(),
             utcOffsetMinutes: -new Date().getTimezoneOffset(),
             ...(surfaceCelsius.trim() === '' ? {} : { surfaceCelsius: number(surfaceCelsius) }),
@@ -214,7 +210,7 @@ export function IntakeForm({
             <Form.Control
               inputMode="decimal"
               value={surfaceCelsius}
-              placeholder="cool"
+              placeholder="not read"
               onChange={(event) => setSurfaceCelsius(event.target.value)}
               isInvalid={problemAt('conditions.surfaceCelsius') !== undefined}
             />
@@ -222,15 +218,12 @@ export function IntakeForm({
               {problemAt('conditions.surfaceCelsius')}
             </Form.Control.Feedback>
           </Form.Group>
-          <Form.Group className="field" controlId="exposure">
+          <Form.Group className="field" controlId="place">
             <Form.Label>Place</Form.Label>
-            <Form.Select
-              value={exposure}
-              onChange={(event) => setExposure(event.target.value as typeof exposure)}
-            >
-              {exposures.map(({ value, text }) => (
+            <Form.Select value={place} onChange={(event) => setPlace(event.target.value as Place)}>
+              {places.map((value) => (
                 <option key={value} value={value}>
-                  {text}
+                  {capital(placeNames[value])}
                 </option>
               ))}
             </Form.Select>

@@ -15,7 +15,7 @@ import { positionNames, positionShortNames, type Position } from '@/core/wheel/p
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
-import { formatMillilitres, formatMoney } from '../format/format'
+import { formatDuration, formatMoney } from '../format/format'
 import { heaviest, loadsOfEntries } from '../intake/loads'
 import { ConditionsPanel, type Devices } from '../conditions/ConditionsPanel'
 import { DayPanel } from '../conditions/DayPanel'
@@ -24,6 +24,8 @@ import { ProblemAlert } from '../form/ProblemAlert'
 import { drawnWheels } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import { placeNames, placeOf } from '../conditions/place'
+import { Deeper } from './Deeper'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
 import { PlanChoice } from './PlanChoice'
@@ -46,7 +48,17 @@ interface PlanBoardProps {
   readonly devices: Devices
 }
 
-/** The plan: the answer, the three ways, and what follows from each wish at once. */
+const conditionsHint = ({ conditions, crew }: JobFile): string =>
+  `${Math.round(conditions.airCelsius)} °C, ${placeNames[placeOf(conditions)]}, ${crew.people === 1 ? 'one person' : 'two people'}`
+
+/** The other plans in a few words; what else can be wished where there are none. */
+const otherWays = ({ alternatives, chosen }: PlanFile): string =>
+  alternatives
+    .filter(({ name }) => name !== chosen)
+    .map(({ name, operatorSeconds }) => `${name} ${formatDuration(operatorSeconds)}`)
+    .join(', ') || 'minutes, money, what to do without'
+
+/** The plan: the answer and the start first, then the stages; the other ways, weather and charts one look deeper. */
 export function PlanBoard(props: PlanBoardProps) {
   'use memo'
   const { jobId, wheelSetId, state, dilutionStyle, devices } = props
@@ -67,7 +79,6 @@ export function PlanBoard(props: PlanBoardProps) {
   const positions = jobFile.corners.map(({ position }) => position)
   const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
   const scaleSeconds = sharedScaleSeconds(plan.stages)
-  const short = plan.amounts.filter(({ shortMillilitres }) => shortMillilitres > 0)
   const canChange = state === 'planned'
   const courses = plan.soil.filter(({ corners }) => corners.includes(shown))
   const isProtected = jobFile.corners.some(({ protection }) =>
@@ -77,74 +88,6 @@ export function PlanBoard(props: PlanBoardProps) {
     plan.verdicts.find(({ productId }) => productId === id)?.productName ?? id
   return (
     <div className="plan" aria-busy={keeping}>
-      <section className="plan-side" aria-label="The wheels">
-        <h2>
-          <Link href={`/wheels/${wheelSetId}`}>{jobFile.vehicle.name}</Link>, {jobFile.wheelSet.name}
-        </h2>
-        <p className="soft">{services[plan.service].name}</p>
-        <Stance wheels={wheels}>
-          {(wheel) => {
-            const loads = loadsOfEntries(
-              jobFile.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
-            )
-            return (
-              <>
-                <WheelDrawing
-                  {...wheel}
-                  id={wheel.position}
-                  label={`${positionNames[wheel.position]} with the dirt as graded`}
-                  loads={loads}
-                />
-                <h3>{positionNames[wheel.position]}</h3>
-                <p className="soft">
-                  {heaviest(loads)
-                    .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
-                    .join(', ') || 'nothing graded'}
-                </p>
-              </>
-            )
-          }}
-        </Stance>
-        <p className="soft mt-3">
-          Specks: dirt as graded.{' '}
-          {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
-        </p>
-        <ConditionsPanel
-          conditions={jobFile.conditions}
-          people={jobFile.crew.people}
-          positions={positions}
-          timings={plan.timings}
-          okCelsius={estimate('coolEnoughCelsius', jobFile.estimates)}
-          devices={devices}
-          change={canChange ? setConditions : null}
-          setPeople={canChange ? setPeople : null}
-        />
-        <DayPanel corners={jobFile.corners} conditions={jobFile.conditions} estimates={jobFile.estimates} />
-        {courses.length > 0 && (
-          <section aria-labelledby="left" className="mt-4">
-            <div className="section-head">
-              <h2 id="left">What is left, stage by stage</h2>
-            </div>
-            {plan.soil.some(({ corners }) => !corners.includes(shown)) && (
-              <div className="chips mt-2" role="group" aria-label="Wheel">
-                {positions.map((position) => (
-                  <button
-                    key={position}
-                    type="button"
-                    className="chip"
-                    aria-pressed={position === shown}
-                    onClick={() => setShown(position)}
-                  >
-                    {positionShortNames[position]}
-                  </button>
-                ))}
-              </div>
-            )}
-            <SoilChart courses={courses} stages={plan.stages} />
-            <p className="soft">Estimates; the shade is how far off they may be.</p>
-          </section>
-        )}
-      </section>
       <section className="plan-main" aria-label="The plan">
         <div className="plan-head">
           <div aria-live="polite">
@@ -186,14 +129,6 @@ export function PlanBoard(props: PlanBoardProps) {
             </div>
           )}
         </div>
-        <PlanChoice
-          alternatives={plan.alternatives}
-          chosen={plan.chosen}
-          currency={plan.currency}
-          hasProtection={isProtected}
-          choose={canChange ? (prefer) => wish({ prefer }) : null}
-        />
-        {canChange && <WishBar wishes={wishes} currency={plan.currency} nameOf={nameOf} wish={wish} />}
         <ProblemAlert problems={problems} />
         {plan.shortfalls.map(({ text, mend, corners }) => (
           <Alert key={text} variant="warning" className="shortfall">
@@ -203,16 +138,6 @@ export function PlanBoard(props: PlanBoardProps) {
             </span>
           </Alert>
         ))}
-        {short.length > 0 && (
-          <Alert variant="warning" className="shortfall">
-            {short.map(({ productId, productName, shortMillilitres, stockMillilitres }) => (
-              <p key={productId}>
-                <b>{productName}</b> is {formatMillilitres(shortMillilitres)} short:{' '}
-                {formatMillilitres(stockMillilitres)} left.
-              </p>
-            ))}
-          </Alert>
-        )}
         <ol className="rows">
           {plan.stages.map((stage, index) => (
             <StageRow
@@ -248,6 +173,18 @@ export function PlanBoard(props: PlanBoardProps) {
           </span>
           <span>one scale for all, per wheel</span>
         </div>
+        {(canChange || plan.alternatives.length > 1) && (
+          <Deeper title="Another way" hint={otherWays(plan)}>
+            <PlanChoice
+              alternatives={plan.alternatives}
+              chosen={plan.chosen}
+              currency={plan.currency}
+              hasProtection={isProtected}
+              choose={canChange ? (prefer) => wish({ prefer }) : null}
+            />
+            {canChange && <WishBar wishes={wishes} currency={plan.currency} nameOf={nameOf} wish={wish} />}
+          </Deeper>
+        )}
         {plan.sequence && (
           <Timeline
             plan={plan}
@@ -279,6 +216,73 @@ export function PlanBoard(props: PlanBoardProps) {
           wish={canChange ? wish : null}
           dilutionStyle={dilutionStyle}
         />
+      </section>
+      <section className="plan-side" aria-label="The wheels">
+        <h2>
+          <Link href={`/wheels/${wheelSetId}`}>{jobFile.vehicle.name}</Link>, {jobFile.wheelSet.name}
+        </h2>
+        <p className="soft">{services[plan.service].name}</p>
+        <Stance wheels={wheels}>
+          {(wheel) => {
+            const loads = loadsOfEntries(
+              jobFile.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
+            )
+            return (
+              <>
+                <WheelDrawing
+                  {...wheel}
+                  id={wheel.position}
+                  label={`${positionNames[wheel.position]} with the dirt as graded`}
+                  loads={loads}
+                />
+                <h3>{positionNames[wheel.position]}</h3>
+                <p className="soft">
+                  {heaviest(loads)
+                    .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
+                    .join(', ') || 'nothing graded'}
+                </p>
+              </>
+            )
+          }}
+        </Stance>
+        <p className="soft mt-3">
+          Specks: dirt as graded.{' '}
+          {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
+        </p>
+        <Deeper title="Weather and hands" hint={conditionsHint(jobFile)}>
+          <ConditionsPanel
+            conditions={jobFile.conditions}
+            people={jobFile.crew.people}
+            positions={positions}
+            timings={plan.timings}
+            okCelsius={estimate('coolEnoughCelsius', jobFile.estimates)}
+            devices={devices}
+            change={canChange ? setConditions : null}
+            setPeople={canChange ? setPeople : null}
+          />
+          <DayPanel corners={jobFile.corners} conditions={jobFile.conditions} estimates={jobFile.estimates} />
+        </Deeper>
+        {courses.length > 0 && (
+          <Deeper title="What is left, stage by stage" hint="an estimate, soil by soil">
+            {plan.soil.some(({ corners }) => !corners.includes(shown)) && (
+              <div className="chips mt-2" role="group" aria-label="Wheel">
+                {positions.map((position) => (
+                  <button
+                    key={position}
+                    type="button"
+                    className="chip"
+                    aria-pressed={position === shown}
+                    onClick={() => setShown(position)}
+                  >
+                    {positionShortNames[position]}
+                  </button>
+                ))}
+              </div>
+            )}
+            <SoilChart courses={courses} stages={plan.stages} />
+            <p className="soft">Estimates; the shade is how far off they may be.</p>
+          </Deeper>
+        )}
       </section>
     </div>
   )

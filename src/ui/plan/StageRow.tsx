@@ -57,15 +57,17 @@ export function StageRow(props: StageRowProps) {
       <div className="stage-line">
         <span className="stage-number">{index + 1}</span>
         <div>
-          <div className="stage-name">{stage.productName}</div>
-          <div className="stage-where">
-            {stageNames[stage.kind].toLowerCase()}, {nameCorners(stage.corners, positions)}
+          <div className="stage-name">
+            {stageNames[stage.kind]} {nameCorners(stage.corners, positions)}
             {stage.rounds > 1 && `, ${stage.rounds} rounds`}
+          </div>
+          <div className="stage-where">
+            {stage.productName}, {familyOf(stage.family).name}
           </div>
         </div>
         <BottleDrawing recipe={recipe} delivery={stage.delivery} id={`bottle-${stage.id}`} />
         <div className="recipe">
-          <b>{writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}</b>
+          <b>{writeDilution(stage.strength, dilutionStyle)}</b>
           {recipe.waterMillilitres > 0
             ? `${formatMillilitres(recipe.concentrateMillilitres)} + ${formatMillilitres(recipe.waterMillilitres)} water`
             : formatMillilitres(recipe.totalMillilitres)}

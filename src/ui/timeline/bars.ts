@@ -1,4 +1,11 @@
-import { stagesOfStep, takesOff, type Plan, type PlanSequence, type SequenceEntry, type Step } from '@/core/plan/plan'
+import {
+  stagesOfStep,
+  takesOff,
+  type Plan,
+  type PlanSequence,
+  type SequenceEntry,
+  type Step,
+} from '@/core/plan/plan'
 import { positionNames, positions } from '@/core/wheel/position'
 
 /** Something that takes time, drawn to length. */
