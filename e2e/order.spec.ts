@@ -25,7 +25,7 @@ test('a black wheel in the sun is worked in parts, and in the shade as a whole a
   await condition(page, 'Front points').selectOption({ label: 'north' })
   await condition(page, 'Stands in').selectOption('partSun')
   await settled(page)
-  const inParts = page.locator('.stage-wet')
+  const inParts = page.locator('.stage-wet, .shortfall')
   await expect(
     inParts.filter({ hasText: /(half|third|quarter) of the wheel at a time|Not now/ }).first(),
   ).toBeVisible()
@@ -86,6 +86,7 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   await page.getByRole('button', { name: 'Forget the readings, use the estimate' }).click()
   await expect(row).toContainText('estimate')
   await page.reload()
+  await openDeeper(page, 'Weather and hands')
   await expect(row).toContainText('estimate')
 })
 
@@ -213,7 +214,9 @@ test('looking longer for an order shows what is found, can be stopped, and is ke
     page
       .getByRole('group', { name: 'You', exact: true })
       .getByRole('button')
-      .evaluateAll((all) => all.map((bar) => (bar as HTMLElement).style.left).join(' '))
+      .evaluateAll((all) =>
+        all.map((bar) => parseFloat((bar as HTMLElement).style.left).toFixed(2)).join(' '),
+      )
   const first = await bars()
   await page.getByRole('button', { name: 'Look longer' }).click()
   await expect(page.getByText('Looking for a shorter one')).toBeVisible()

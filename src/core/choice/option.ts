@@ -7,7 +7,7 @@ import { removalExponent, type Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
-import { isDarkOrSoft } from '@/core/finishes/finish'
+import { isDelicate as isDelicateFinish } from '@/core/finishes/finish'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { millilitresAtCorner } from '@/core/effort/amounts'
@@ -197,7 +197,7 @@ const gradeFor = (product: Product, group: WheelGroup): Grade =>
     .reduce<Grade>((worst, soil) => Math.max(worst, worstGrade(group.corners, group.zones, soil)) as Grade, 0)
 
 const isDelicate = (group: WheelGroup): boolean =>
-  group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
+  group.corners.some(({ finishes }) => Object.values(finishes).some(isDelicateFinish))
 
 /** A second round is for heavy dirt, and for finishes that stand nothing stronger; a third would be the wrong product. */
 const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>

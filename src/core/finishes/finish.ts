@@ -58,6 +58,12 @@ export const judgedAs = (finish: Finish): Finish => (finish === 'unknown' ? 'pol
 export const isDarkOrSoft = ({ finish, condition }: { finish: Finish; condition: Condition }): boolean =>
   ['glossBlack', 'matte', 'filmWrapped', 'polishedBare', 'unknown'].includes(finish) || condition !== 'sound'
 
+/** Finishes that want milder and longer, never stronger: whatever shows a touch, bare metal, thin skins and machined faces. */
+export const isDelicate = (state: { finish: Finish; condition: Condition }): boolean =>
+  isDarkOrSoft(state) ||
+  bareFinishes.includes(state.finish) ||
+  ['diamondCut', 'carbonFibre', 'plasticTrim'].includes(state.finish)
+
 /** Why a condition cannot be with a finish; null where it can. */
 export function contradiction(finish: Finish, condition: Condition): string | null {
   if (condition === 'peeling' && bareFinishes.includes(finish) && finish !== 'chrome')

@@ -14,19 +14,23 @@ export function beforeGoing(
   awaySeconds: number,
 ): Step[] {
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
-  return clocks
-    .flatMap((clock) => {
-      const rinse = entries.find(({ stepId }) => {
-        const step = steps.get(stepId)
-        return step?.corner === clock.corner && takesOff(step, clock.stageId)
+  return (
+    clocks
+      .flatMap((clock) => {
+        const rinse = entries.find(({ stepId }) => {
+          const step = steps.get(stepId)
+          return step?.corner === clock.corner && takesOff(step, clock.stageId)
+        })
+        const step = rinse && steps.get(rinse.stepId)
+        if (!step) return []
+        const left = leftSeconds(clock, nowMilliseconds)
+        return left < awaySeconds + rinse.startSeconds ? [{ step, left }] : []
       })
-      const step = rinse && steps.get(rinse.stepId)
-      if (!step) return []
-      const left = leftSeconds(clock, nowMilliseconds)
-      return left < awaySeconds + rinse.startSeconds ? [{ step, left }] : []
-    })
-    .sort((a, b) => a.left - b.left)
-    .map(({ step }) => step)
+      .sort((a, b) => a.left - b.left)
+      .map(({ step }) => step)
+      // What is wet together leaves with one rinse.
+      .filter((step, at, all) => all.indexOf(step) === at)
+  )
 }
 
 /** Steps that a rinse out of turn leaves out: what was still to be done with that chemical at that wheel. */

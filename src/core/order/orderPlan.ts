@@ -8,8 +8,8 @@ import { solveSequence, type Answer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/verify'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
-/** States looked into for a plan: a few tenths of a second; with two people more of them are needed before an order is good. */
-export const planEffort = (people: number): number => (people === 1 ? 10_000 : 20_000)
+/** States looked into for a plan: a few tenths of a second; up to one with two people, where tight limits need more before an order is good. */
+export const planEffort = (people: number): number => (people === 1 ? 10_000 : 80_000)
 
 const minutes = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
 

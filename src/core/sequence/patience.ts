@@ -17,7 +17,7 @@ export interface Patience {
 }
 
 export const quick: Patience = {
-  shares: 1,
+  shares: 3,
   effortOfShare: () => 2_000,
   enoughOrders: 2,
   poolWidths: [12],

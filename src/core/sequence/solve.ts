@@ -24,7 +24,7 @@ const freeManner = manners.length - 1
 const widths = [60, 120, 240, 480, 960, 1920, 4000, 8000, 16_000]
 const narrow = 50
 /** Less effort than this is a moment. */
-const quickEffort = 30_000
+const quickEffort = 100_000
 const quickWidths = [12, 25]
 const tinyWidths = [narrow, 4000, 16_000]
 
