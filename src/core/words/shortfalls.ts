@@ -16,15 +16,17 @@ import { listed } from './listed'
 /** What stays undone, and what would help. */
 export type Said = readonly [text: string, mend: string]
 
-/** Products the person ruled out that would take a soil of a group. */
+/** Products the person ruled out that would take a soil of a group, the best first. */
 const ruledOut = ({ group }: GroupChoice, soil: (typeof wheelSoils)[number], job: Job): Product[] =>
-  job.cabinet.filter(
-    (product) =>
-      job.wishes.forbidden.includes(product.id) &&
-      !product.archived &&
-      ratingOf(product, soil) > 1 &&
-      judgePlaces(rulesAbout({ product }), sitesOf(group, job)).verdict !== 'no',
-  )
+  job.cabinet
+    .filter(
+      (product) =>
+        job.wishes.forbidden.includes(product.id) &&
+        !product.archived &&
+        ratingOf(product, soil) > 1 &&
+        judgePlaces(rulesAbout({ product }), sitesOf(group, job)).verdict !== 'no',
+    )
+    .sort((a, b) => ratingOf(b, soil) - ratingOf(a, soil))
 
 /** Where nothing may be used at all. */
 export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
