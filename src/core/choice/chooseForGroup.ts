@@ -130,6 +130,7 @@ export function chooseForGroup(
   }
   const need = needOf(group, job)
   const known = { group, need, rules, startsDry: dry, bySchool: options.length < allOptions.length }
+  if (group.zones.length === 0) return { ...known, options, plans: [], unreached: [] }
   // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.
   const mild = inTime.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')
   if (services[job.service].sparesProtection && isProtected(group) && rules.pinned.length === 0) {

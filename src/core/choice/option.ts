@@ -202,6 +202,7 @@ const isDelicate = (group: WheelGroup): boolean =>
 /** A second round is for heavy dirt, and for finishes that stand nothing stronger; a third would be the wrong product. */
 const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>
   product.family !== 'ironTarRemover' &&
+  !strongest.includes(product.family) &&
   (gradeFor(product, group) >= 3 || (gradeFor(product, group) === 2 && isDelicate(group)))
     ? [1, 2]
     : [1]

@@ -11,9 +11,9 @@ import type { Zone } from '@/core/wheel/zone'
 /** Wheels of an axle that are alike in all that matters, and so get the same chemistry. */
 export interface WheelGroup {
   readonly corners: readonly Corner[]
-  /** Zones of the wheel that can be worked, the caliper among them. */
+  /** Zones of the wheel that are worked, the caliper among them: those that can be reached, and with a tool for them. */
   readonly zones: readonly Zone[]
-  /** What works each zone; null where nothing in the kit does. */
+  /** What works each zone that can be reached; null where nothing in the kit does. */
   readonly tools: ReadonlyMap<Zone, Tool | null>
   /** What the hand adds to the chemistry, by zone. */
   readonly mechanics: ReadonlyMap<Zone, number>
@@ -45,13 +45,14 @@ export function groupWheels(job: Job): WheelGroup[] {
   }
   return [...groups.values()].map((corners) => {
     const [first] = corners as [Corner, ...Corner[]]
-    const zones = workedZones(first, job)
-    const tools = new Map(zones.map((zone) => [zone, toolAt(zone, first, job)]))
+    const reached = workedZones(first, job)
+    const tools = new Map(reached.map((zone) => [zone, toolAt(zone, first, job)]))
     return {
       corners,
-      zones,
+      // What no tool of the kit works is not washed for: it stays, and the plan says so.
+      zones: reached.filter((zone) => tools.get(zone) !== null),
       tools,
-      mechanics: new Map(zones.map((zone) => [zone, mechanicsOf(tools.get(zone) ?? null, job.estimates)])),
+      mechanics: new Map(reached.map((zone) => [zone, mechanicsOf(tools.get(zone) ?? null, job.estimates)])),
     }
   })
 }

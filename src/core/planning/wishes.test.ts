@@ -18,7 +18,7 @@ const planned = (wishes: Partial<Wishes> = {}) =>
 /** Where gentle and quick part: nothing to spare, and much of everything. */
 const neglected = (wishes: Partial<Wishes> = {}) =>
   makePlan(
-    testJob(fourCorners({ loads: { ...dirty, face: { film: 4, freshDust: 4, bondedDust: 3 } } }), {
+    testJob(fourCorners({ loads: { ...dirty, face: { film: 3, freshDust: 3, bondedDust: 3 } } }), {
       wishes: { prefer: 'gentlest', pinned: [], forbidden: [], ...wishes },
     }),
   )

@@ -48,11 +48,11 @@ const overFoamWords =
 /** What a group's choice says of itself: what stays, what no tool reaches, which settings decided. */
 function sayChoice(choice: GroupChoice, job: Job, miss: Miss, schools: Set<string>): void {
   const positions = positionsOf(choice.group)
+  const unworked = sayUnworked(choice.group, job)
+  if (unworked) miss(positions, ...unworked)
   if (choice.group.zones.length === 0) return
   if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
   else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job))
-  const unworked = sayUnworked(choice.group, job)
-  if (unworked) miss(positions, ...unworked)
   if (choice.bySchool) schools.add(schoolText('maintenance', job.schools))
   if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
     schools.add(schoolText('rinseFirst', job.schools))

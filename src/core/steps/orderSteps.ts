@@ -2,7 +2,8 @@ import type { Corner, Job } from '@/core/job/job'
 import { isFinishing } from '@/core/work/stageKind'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Stage, Step } from '@/core/plan/plan'
-import type { Position } from '@/core/wheel/position'
+import { services } from '@/core/services/service'
+import { isInner, type Position } from '@/core/wheel/position'
 import { finishSteps } from './finishSteps'
 import { bodySteps, closingSteps, openingSteps } from './jobSteps'
 import type { StepContext } from './stageSteps'
@@ -26,10 +27,12 @@ export function orderSteps(
   const worked = corners.filter((corner) => stages.some((stage) => stage.corners.includes(corner.position)))
   const cleaned = (corner: Corner): boolean =>
     stages.some((stage) => !isFinishing(stage.kind) && stage.corners.includes(corner.position))
+  // Behind another wheel the water still gets to, where no tool does.
+  const isRinsedOnly = ({ position }: Corner): boolean => isInner(position) && services[job.service].water
   return [
     ...openingSteps(job),
-    ...worked
-      .filter(cleaned)
+    ...corners
+      .filter((corner) => cleaned(corner) || isRinsedOnly(corner))
       .flatMap((corner) => wheelSteps(corner, context, startsDry.includes(corner.position))),
     ...bodySteps(job),
     ...worked.flatMap((corner) => finishSteps(corner, context)),

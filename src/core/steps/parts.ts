@@ -6,10 +6,24 @@ const sectorNames: Record<number, readonly string[]> = {
   3: ['upper third', 'middle third', 'lower third'],
   4: ['upper left quarter', 'upper right quarter', 'lower right quarter', 'lower left quarter'],
 }
-const zonePartNames = ['barrel and backs', 'face and details'] as const
-
-/** What is worked from behind and between the spokes, before what one sees. */
-const behind: readonly Zone[] = ['barrel', 'spokeBacks', 'windows']
+/** What hands take on one after the other: from behind and between the spokes to what one sees. */
+const zoneParts: Record<number, readonly WheelPart[]> = {
+  2: [
+    { name: 'barrel and backs', zones: ['barrel', 'spokeBacks', 'windows'] },
+    { name: 'face and details', zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'] },
+  ],
+  3: [
+    { name: 'barrel', zones: ['barrel'] },
+    { name: 'spoke backs and windows', zones: ['spokeBacks', 'windows'] },
+    { name: 'face and details', zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'] },
+  ],
+  4: [
+    { name: 'barrel', zones: ['barrel'] },
+    { name: 'spoke backs and windows', zones: ['spokeBacks', 'windows'] },
+    { name: 'face and lip', zones: ['face', 'lip'] },
+    { name: 'lugs, cap, valve and caliper', zones: ['lugSeats', 'cap', 'valve', 'caliper'] },
+  ],
+}
 
 /** One part of a wheel: its name, and the zones it is made of. */
 export interface WheelPart {
@@ -17,15 +31,16 @@ export interface WheelPart {
   readonly zones: readonly Zone[]
 }
 
-/** A part of a wheel that is worked in parts: by zones where there are both kinds, else by sectors that go through all of them. */
+/** A part of a wheel that is worked in parts: by zones where each has some, else by sectors that go through all of them. */
 export function wheelPart(part: number, of: number, zones: readonly Zone[], isByZones: boolean): WheelPart {
-  const isBehind = (zone: Zone): boolean => behind.includes(zone)
-  if (of === 2 && isByZones && zones.some(isBehind) && !zones.every(isBehind))
-    return {
-      name: zonePartNames[part - 1] ?? '',
-      zones: zones.filter((zone) => isBehind(zone) === (part === 1)),
-    }
-  return { name: sectorNames[of]?.[part - 1] ?? '', zones }
+  const byZones = (zoneParts[of] ?? []).map(({ name, zones: wanted }) => ({
+    name,
+    zones: zones.filter((zone) => wanted.includes(zone)),
+  }))
+  const mine = byZones[part - 1]
+  return isByZones && mine && byZones.every((one) => one.zones.length > 0)
+    ? mine
+    : { name: sectorNames[of]?.[part - 1] ?? '', zones }
 }
 
 /** The acts of a stage, round by round; within a round part by part, with mists before the brush. */

@@ -133,13 +133,12 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
   const byLabel = leastSplit(work, Infinity)?.sections ?? sectionCounts.length
   if (split.sections > 1 && byLabel >= split.sections) {
-    const isByZones = split.sections === 2
     return {
       ...known,
       ...split,
-      ...(isByZones ? { isByZones } : {}),
+      isByZones: true,
       isNotNow: false,
-      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} from spray to rinse: ${isByZones ? 'barrel and backs first, then face and details' : `${wayOf(split.sections)}, rinsed before the next`}${sayMists(split.mists)}.`,
+      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} from spray to rinse: in ${partCounts[split.sections]} parts, barrel first, face and details last${sayMists(split.mists)}.`,
     }
   }
   return {
@@ -149,6 +148,8 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     text: `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
   }
 }
+
+const partCounts = ['', 'one', 'two', 'three', 'four'] as const
 
 /** Suds are wetted anew by every stroke of the mitt; the first strokes of a part still have to be rinsed before they dry. */
 function bucketTiming(

@@ -76,6 +76,9 @@ function toolMend(tool: Tool): string {
   return `${tool.name} is kept for the ${tool.dedicatedTo}; a ${usualDuty(tool.kind)} wants one of its own, or wash this one and keep it for that.`
 }
 
+/** No brush is thinner, mm. */
+const thinnestMillimetres = 4
+
 /** Zones that no tool of the kit serves. */
 export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Said {
   const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
@@ -83,11 +86,13 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Sai
   const isBehind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
   const gap = site.gapMillimetres
   const add =
-    isBehind && Number.isFinite(gap)
-      ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
-      : zones.every((zone) => zone === 'tyre' || zone === 'arch')
-        ? 'Add a brush for it to the kit.'
-        : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
+    isBehind && gap < thinnestMillimetres
+      ? 'With the wheel on only water gets there; a deep clean with the wheel off takes it.'
+      : isBehind && Number.isFinite(gap)
+        ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
+        : zones.every((zone) => zone === 'tyre' || zone === 'arch')
+          ? 'Add a brush for it to the kit.'
+          : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
   return [
     `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: dirt will stay there.`,
     spare ? toolMend(spare) : add,

@@ -70,7 +70,7 @@ export function textOf(
     case 'agitate':
       return {
         title:
-          zones.includes('barrel') && zones.includes('face')
+          zones.includes('barrel') && zones.includes('face') && !where.endsWith(',')
             ? `Brush ${where}, barrel first`
             : `Brush ${where}`,
         detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,

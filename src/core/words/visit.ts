@@ -24,7 +24,7 @@ const gradeAt = (corner: Corner, soil: Soil, job: Job): Grade =>
 
 /** What stays on after a visit that is not meant for it, and when it is due. */
 export function sayStaysOn(job: Job): Shortfall[] {
-  const { targets, name, water } = services[job.service]
+  const { targets, name } = services[job.service]
   return lastingSoils.flatMap((soil) => {
     if (targets[soil] !== undefined) return []
     const corners = job.corners.filter((corner) => gradeAt(corner, soil, job) > 0)
@@ -33,7 +33,7 @@ export function sayStaysOn(job: Job): Shortfall[] {
     return [
       {
         corners: corners.map(({ position }) => position),
-        text: `${gradeNames[grade].charAt(0).toUpperCase()}${gradeNames[grade].slice(1)} ${soilNames[soil]} stays on: ${water ? `a ${name.toLowerCase()} visit is` : 'a waterless touch-up is'} not for it.`,
+        text: `${gradeNames[grade].charAt(0).toUpperCase()}${gradeNames[grade].slice(1)} ${soilNames[soil]} stays on: this visit (${name.toLowerCase()}) is not for it.`,
         mend: dueByGrade[grade],
       },
     ]
