@@ -151,8 +151,9 @@ it('the next plan follows the times that were logged', async () => {
   }
   await finishJob(database, jobId, { result: 'clean', note: '' }, minutesLater(seconds / 60))
   const next = await findJob(database, await planned())
-  expect(next?.jobFile.pace.rinse?.factor).toBeGreaterThan(1.3)
-  expect(next?.plan.operatorSeconds).toBeGreaterThan(before.operatorSeconds * 1.2)
+  // A few rinses in one job move it part of the way.
+  expect(next?.jobFile.pace.rinse?.factor).toBeGreaterThan(1.15)
+  expect(next?.plan.operatorSeconds).toBeGreaterThan(before.operatorSeconds * 1.1)
 })
 
 it('keeps an order that was found by looking longer, and refuses one that breaks a limit', async () => {

@@ -16,7 +16,9 @@ export function productFromFamily(family: FamilyId, changes: Partial<Product> = 
     ...usualPacks[family],
     stockMillilitres: usualPacks[family].packMillilitres,
     otherPacks: [],
+    note: '',
     containsFluoride: false,
+    fluorideChecked: false,
     archived: false,
     ...changes,
   }

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
+import { type Cost } from './cost'
 import { describe, expect, it } from 'vitest'
 import { testJob } from '@/core/job/testJob'
 import type { GroupChoice } from './chooseForGroup'
 import { combine, namePlans } from './namedPlans'
-import type { Cost } from './option'
 
 /** A group of wheels with plans of given costs: seconds, minor units, share of protection, points of risk. */
 const group = (costs: readonly Cost[]): GroupChoice =>

@@ -1,10 +1,10 @@
 import { estimate } from '@/core/estimates/houseEstimates'
+import { type Cost, addCost, noCost, harshOf, minorOf, secondsOf } from './cost'
 import type { Job, PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
-import type { Cost } from './option'
 import { recipeOf } from './sharedRecipes'
-import { strongest } from './option'
-import { addCost, noCost, type Found } from './stages'
+import { strongest } from './candidates'
+import { type Found } from './stages'
 
 /** One plan for each group of wheels, and what they cost together. */
 export interface WholeChoice {
@@ -91,7 +91,7 @@ export function balancedScore(job: Job): (cost: Cost) => number {
 }
 
 /** How hard a plan is on finish and protection, in quarters: nobody spends twenty minutes on less. */
-const harshness = ([, , wear, risk]: Cost): number => Math.round((wear * 3 + risk) * 4) / 4
+const harshness = (cost: Cost): number => Math.round(harshOf(cost) * 4) / 4
 
 const isMeasured = ({ perGroup }: WholeChoice, choices: readonly GroupChoice[]): boolean =>
   perGroup.every(({ stages }, index) =>
@@ -131,8 +131,8 @@ export function namePlans(
   const { minutesAllowed, costAllowedMinor } = job.wishes
   const within = all.filter(
     ({ cost }) =>
-      (minutesAllowed === undefined || cost[0] + fixedSeconds <= minutesAllowed * 60) &&
-      (costAllowedMinor === undefined || cost[1] + fixedMinor <= costAllowedMinor),
+      (minutesAllowed === undefined || secondsOf(cost) + fixedSeconds <= minutesAllowed * 60) &&
+      (costAllowedMinor === undefined || minorOf(cost) + fixedMinor <= costAllowedMinor),
   )
   // Nothing fits: the nearest to the limits is still an answer, and the plan says so.
   const pool = within.length > 0 ? within : [nearest(all, minutesAllowed, costAllowedMinor)]
@@ -146,9 +146,9 @@ export function namePlans(
     })[0] as WholeChoice
   const measured = pool.filter((one) => isMeasured(one, choices))
   const acceptable = measured.length > 0 ? measured : pool
-  const quickest = Math.min(...acceptable.map(({ cost }) => cost[0])) + fixedSeconds
+  const quickest = Math.min(...acceptable.map(({ cost }) => secondsOf(cost))) + fixedSeconds
   // The gentlest that still is a day's work: nobody spends much more than a fifth longer for less of a risk.
-  const unhurried = acceptable.filter(({ cost }) => cost[0] + fixedSeconds <= quickest * longestShare)
+  const unhurried = acceptable.filter(({ cost }) => secondsOf(cost) + fixedSeconds <= quickest * longestShare)
   return {
     plans: {
       gentlest: least(unhurried, harshness, score),
@@ -161,7 +161,7 @@ export function namePlans(
 
 function nearest(all: readonly WholeChoice[], minutes?: number, minor?: number): WholeChoice {
   const over = ({ cost }: WholeChoice) =>
-    (minutes === undefined ? 0 : cost[0] / 60 / Math.max(1, minutes)) +
-    (minor === undefined ? 0 : cost[1] / Math.max(1, minor))
+    (minutes === undefined ? 0 : secondsOf(cost) / 60 / Math.max(1, minutes)) +
+    (minor === undefined ? 0 : minorOf(cost) / Math.max(1, minor))
   return [...all].sort((a, b) => over(a) - over(b))[0] as WholeChoice
 }

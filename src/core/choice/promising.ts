@@ -1,6 +1,7 @@
 import { filmIndex, type Need } from './need'
-import type { Cost, Option } from './option'
-import { addCost, effectOf, hair, mostStages, noCost, noMoreThan, type SearchRules } from './stages'
+import { type Cost, addCost, noCost, noMoreThan } from './cost'
+import type { Option } from './option'
+import { effectOf, hair, mostStages, type SearchRules } from './stages'
 
 /** Weights on seconds, minor units, wear and risk that pull a quick guess in different directions. */
 const pulls: readonly Cost[] = [

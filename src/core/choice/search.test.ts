@@ -1,11 +1,12 @@
 import fc from 'fast-check'
+import { type Cost, addCost, noCost } from './cost'
 import { describe, expect, it } from 'vitest'
 import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { wheelSoils, type Need } from './need'
-import type { Cost, Option } from './option'
+import type { Option } from './option'
 import { roles, type Role } from './role'
 import { searchPlans } from './search'
-import { addCost, effectOf, mostStages, noCost, type SearchRules } from './stages'
+import { effectOf, mostStages, type SearchRules } from './stages'
 import { mostOptions, promising } from './promising'
 
 interface Small {

@@ -1,7 +1,8 @@
 import type { GroupChoice } from './chooseForGroup'
+import { addCost, noCost } from './cost'
 import { filmIndex } from './need'
 import type { Option } from './option'
-import { addCost, effectOf, hair, noCost, type Found } from './stages'
+import { effectOf, hair, type Found } from './stages'
 
 const sameUse = (a: Option, b: Option): boolean =>
   a.product.id === b.product.id && a.fraction === b.fraction && a.rounds === b.rounds

@@ -1,5 +1,6 @@
 import { bondedIndex, type Need } from './need'
-import type { Cost, Option } from './option'
+import type { Cost } from './cost'
+import type { Option } from './option'
 
 export const mostStages = 4
 
@@ -20,14 +21,8 @@ export interface Found {
   readonly cost: Cost
 }
 
-export const noMoreThan = (a: Cost, b: Cost): boolean =>
-  a[0] <= b[0] && a[1] <= b[1] && a[2] <= b[2] && a[3] <= b[3]
-
 /** Sums are floating point: a hair under the need is enough. */
 export const hair = 1e-9
-
-export const addCost = (a: Cost, b: Cost): Cost => [a[0] + b[0], a[1] + b[1], a[2] + b[2], a[3] + b[3]]
-export const noCost: Cost = [0, 0, 0, 0]
 
 /**
  * What a stage adds to the sums, or null where it may not come now. An iron remover over film works at a fraction, or

@@ -1,6 +1,6 @@
 import { bondedIndex, type Need } from './need'
+import { noMoreThan } from './cost'
 import type { Option } from './option'
-import { noMoreThan } from './stages'
 
 const atLeast = (a: readonly number[], b: readonly number[]): boolean =>
   a.every((value, at) => value >= (b[at] ?? 0))

@@ -273,7 +273,8 @@ describe('the plan of any job', () => {
       if (job.service === 'waterless') expect(words).not.toMatch(/lance|hose|rinse/i)
       if (job.vehicleKind === 'trailer' || job.vehicleKind === 'looseSet')
         expect(acts.filter((act) => act === 'brakes' || act === 'roll')).toEqual([])
-      if (job.vehicleKind === 'looseSet') expect(words).not.toMatch(/jack|torque|caliper|arch,/i)
+      if (job.vehicleKind === 'looseSet')
+        expect(words.match(/.*(jack|torque|caliper|arch,).*/i)?.[0]).toBeUndefined()
     },
   )
 
@@ -318,10 +319,12 @@ describe('the plan of any job', () => {
           if (plan.shortfalls.some(({ text }) => text.startsWith('Not all of'))) return undefined
           const stage = wheelStages(plan).find(isWash)
           const product = job.cabinet.find(({ id }) => id === stage?.productId)
-          return product && ratingOf(product, soil)
+          return product && stage && { rating: ratingOf(product, soil), rounds: stage.rounds }
         }
         const [before, after] = [ratingIn(one), ratingIn(dirtier)]
-        if (before !== undefined && after !== undefined) expect(after).toBeGreaterThanOrEqual(before)
+        if (before === undefined || after === undefined) return
+        // Delicate finishes get a mild wash twice where others get a stronger one.
+        if (after.rounds === before.rounds) expect(after.rating).toBeGreaterThanOrEqual(before.rating)
       }),
       { numRuns: 120 },
     )

@@ -1,4 +1,5 @@
-import { judgedDwell, sitesOf } from '@/core/choice/option'
+import { judgedDwell } from '@/core/choice/judgedDwell'
+import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'

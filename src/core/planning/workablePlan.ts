@@ -5,6 +5,7 @@ import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels } from '@/core/choice/wheelGroup'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
+import { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { amountsOf } from '@/core/stages/bottles'
 import { heldBackBySchool, ladderOf, oneGradeMore } from '@/core/words/explain'
 import { capital, headlineOf, onWheel, summaryOf } from '@/core/words/sayPlan'
@@ -23,12 +24,13 @@ const testSpotText =
 export function workablePlan(job: Job): Plan {
   const groups = groupWheels(job)
   const choices = withSharedRecipes(groups.map((group) => chooseForGroup(group, job, optionsFor(group, job))))
-  const fixed = fixedCosts(job, choices)
+  const rubber = new RubberCandidates(job)
+  const fixed = fixedCosts(job, choices, rubber)
   const { plans, withinLimits } = namePlans(choices, job, fixed.seconds, fixed.minor)
   const versions = Object.fromEntries(
     planNames.map((name) => [
       name,
-      versionOf({ ...job, wishes: { ...job.wishes, prefer: name } }, choices, plans[name]),
+      versionOf({ ...job, wishes: { ...job.wishes, prefer: name } }, choices, plans[name], rubber),
     ]),
   ) as Record<PlanName, Version>
   const chosen = versions[job.wishes.prefer]

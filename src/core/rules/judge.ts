@@ -103,7 +103,8 @@ const speaksOf = (rule: Rule, used: Used): boolean => {
   return aboutPressure || (aboutTool ? used.tool !== undefined : used.product !== undefined)
 }
 
-const siteFits = (rule: Rule, site: UseSite): boolean =>
+/** Whether a rule speaks of a place, whatever the strength and the dwell. */
+const placeFits = (rule: Rule, site: UseSite): boolean =>
   among(rule.zones, site.zone) &&
   among(rule.finishes, site.surface && judgedAs(site.surface.finish)) &&
   among(rule.conditions, site.surface && site.surface.condition) &&
@@ -112,8 +113,6 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
   among(rule.vehicleKinds, site.vehicleKind) &&
   (rule.liner === undefined || rule.liner === site.liner) &&
   (rule.exposure === undefined || rule.exposure === site.exposure) &&
-  above(rule.strengthAbove, site.fraction) &&
-  above(rule.dwellAboveSeconds, site.dwellSeconds) &&
   above(rule.surfaceAboveCelsius, site.surfaceCelsius) &&
   (rule.reckoned === undefined || rule.reckoned === (site.isReckoned ?? false)) &&
   below(rule.airBelowCelsius, site.airCelsius) &&
@@ -132,12 +131,14 @@ const siteFits = (rule: Rule, site: UseSite): boolean =>
   (rule.unrinsed === undefined || rule.unrinsed === site.unrinsed) &&
   (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
 
+const siteFits = (rule: Rule, site: UseSite): boolean =>
+  above(rule.strengthAbove, site.fraction) &&
+  above(rule.dwellAboveSeconds, site.dwellSeconds) &&
+  placeFits(rule, site)
+
 /** Rules that some of the places could call up, whatever the strength and the dwell: the rest need not be asked again. */
 export const rulesAt = (rules: readonly Rule[], sites: readonly UseSite[]): Rule[] =>
-  rules.filter((rule) => {
-    const { strengthAbove: _strength, dwellAboveSeconds: _dwell, ...scope } = rule
-    return sites.some((site) => siteFits(scope as Rule, site))
-  })
+  rules.filter((rule) => sites.some((site) => placeFits(rule, site)))
 
 /** Strictest first; ties by id, so that the same facts always read the same. */
 export const byStrictness = (a: Rule, b: Rule): number =>

@@ -10,6 +10,7 @@ import { sayUnusedPin } from '@/core/words/shortfalls'
 import { fillsOf, withCosts } from './bottles'
 import { finishDrafts, polishDrafts } from './finishDrafts'
 import { presoakDrafts } from './presoakDrafts'
+import type { RubberCandidates } from './rubberCandidates'
 import { rubberDrafts } from './rubberDrafts'
 import { ShortfallBook, type Miss } from './shortfallBook'
 import { stageOf, type StageDraft } from './stageDraft'
@@ -46,14 +47,19 @@ function sayUnusedPins(
 }
 
 /** Stages of chemistry for all wheels, in working order; groups that want the same product in the same way share a stage. */
-export function buildStages(job: Job, choices: readonly GroupChoice[], whole: WholeChoice): StagedJob {
+export function buildStages(
+  job: Job,
+  choices: readonly GroupChoice[],
+  whole: WholeChoice,
+  rubber: RubberCandidates,
+): StagedJob {
   const book = new ShortfallBook()
   const schools = new Set<string>()
   const { miss } = book
   if (services[job.service].water) for (const name of waterSchools) schools.add(schoolText(name, job.schools))
   const presoak = presoakDrafts(job, choices)
-  const arch = rubberDrafts('arch', job, miss, schools)
-  const tyre = rubberDrafts('tyre', job, miss, schools)
+  const arch = rubberDrafts('arch', job, rubber, miss, schools)
+  const tyre = rubberDrafts('tyre', job, rubber, miss, schools)
   const wheel = wheelDrafts(job, choices, whole, miss, schools)
   const cleaned = cleanedBy(wheel)
   const groups = choices

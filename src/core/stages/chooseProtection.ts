@@ -1,4 +1,4 @@
-import { sitesOf } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/sites'
 import { familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { schoolText, type SchoolName } from '@/core/schools/schools'

@@ -1,4 +1,4 @@
-import { sitesOf } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/sites'
 import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
 import type { Product } from '@/core/chemistry/product'
 import type { Corner, Job } from '@/core/job/job'

@@ -1,5 +1,6 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
-import { isPlannable, sitesOf } from '@/core/choice/option'
+import { isPlannable } from '@/core/choice/candidates'
+import { sitesOf } from '@/core/choice/sites'
 import { wantsPresoak } from '@/core/choice/presoak'
 import type { Job } from '@/core/job/job'
 import { judgePlaces, rulesAbout } from '@/core/rules/judge'

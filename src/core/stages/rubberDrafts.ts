@@ -6,6 +6,7 @@ import { services } from '@/core/services/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { sayNoTool } from '@/core/words/shortfalls'
 import { axleOf, inWalkingOrder } from '@/core/wheel/position'
+import type { RubberCandidates } from './rubberCandidates'
 import { chooseForRubber } from './rubberStages'
 import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
@@ -24,6 +25,7 @@ function wantsArch(corners: readonly Corner[], job: Job): boolean {
 export function rubberDrafts(
   surface: 'tyre' | 'arch',
   job: Job,
+  candidates: RubberCandidates,
   miss: Miss,
   schools: Set<string>,
 ): StageDraft[] {
@@ -35,7 +37,7 @@ export function rubberDrafts(
     )
     if (corners.length === 0 || !(surface === 'tyre' ? service.tyres : wantsArch(corners, job))) continue
     if (surface === 'arch' && service.arches === 'bySchool') schools.add(schoolText('arches', job.schools))
-    const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job)
+    const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job, candidates)
     const positions = corners.map(({ position }) => position)
     if (shortfall) miss(positions, shortfall.text, shortfall.mend)
     if (school) schools.add(school)

@@ -77,7 +77,7 @@ export function wheelDrafts(
       after = addDraft(drafts, draftOf(stage, choice, job), corners, after)
       for (const { school } of stage.option.judgement.rules)
         if (school) schools.add(schoolText(school.name, job.schools))
-      const foam = stage.kind === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
+      const foam = stage.option.role === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
       if (!foam) continue
       const over = { ...stage, option: foam, rounds: 1, effect: [] }
       after = addDraft(drafts, { ...draftOf(over, choice, job), why: overFoamWords }, corners, after)

@@ -21,7 +21,7 @@ const zoneParts: Record<number, readonly WheelPart[]> = {
     { name: 'barrel', zones: ['barrel'] },
     { name: 'spoke backs and windows', zones: ['spokeBacks', 'windows'] },
     { name: 'face and lip', zones: ['face', 'lip'] },
-    { name: 'lugs, cap, valve and caliper', zones: ['lugSeats', 'cap', 'valve', 'caliper'] },
+    { name: 'details', zones: ['lugSeats', 'cap', 'valve', 'caliper'] },
   ],
 }
 

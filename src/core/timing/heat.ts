@@ -1,4 +1,4 @@
-import { sitesOf } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/sites'
 import type { Corner, Job } from '@/core/job/job'
 import { ruleBook } from '@/core/rules/book'
 import { judgePlaces } from '@/core/rules/judge'

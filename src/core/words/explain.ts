@@ -1,6 +1,7 @@
 import { listed } from './listed'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { amountAt, wheelSoils, type WheelSoil } from '@/core/choice/need'
+import { harshOf, secondsOf } from '@/core/choice/cost'
 import type { Option } from '@/core/choice/option'
 import { searchPlans } from '@/core/choice/search'
 import type { Found } from '@/core/choice/stages'
@@ -32,7 +33,7 @@ export const coldWords = (labelSeconds: number, plannedSeconds: number): string 
 export const optionText = ({ product, fraction }: Option): string =>
   fraction === 1 ? product.name : `${product.name} at ${writeDilution({ from: fraction, to: fraction })}`
 
-const harsh = ({ cost }: Option): number => cost[2] * 3 + cost[3]
+const harsh = ({ cost }: Option): number => harshOf(cost)
 
 /** Why this product, and not its neighbours. */
 export function whyStage(stage: GroupStage, choice: GroupChoice, job: Job): string {
@@ -148,9 +149,7 @@ export function oneGradeMore(
   const { choice, soil, at } = top
   const required = choice.need.required.map((wanted, index) => (index === at ? wanted + Math.LN2 : wanted))
   const gentlest = (plans: readonly Found[]) =>
-    [...plans].sort(
-      (a, b) => a.cost[2] * 3 + a.cost[3] - (b.cost[2] * 3 + b.cost[3]) || a.cost[0] - b.cost[0],
-    )[0]
+    [...plans].sort((a, b) => harshOf(a.cost) - harshOf(b.cost) || secondsOf(a.cost) - secondsOf(b.cost))[0]
   const now = gentlest(choice.plans)
   const then = gentlest(searchPlans(choice.options, { ...choice.need, required }, choice.rules))
   const text = (found: typeof now) =>

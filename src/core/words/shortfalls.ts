@@ -1,6 +1,6 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { wheelSoils } from '@/core/choice/need'
-import { sitesOf } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Job } from '@/core/job/job'

@@ -1,0 +1,184 @@
+import { isPlannable } from '@/core/choice/candidates'
+import { judgedDwell } from '@/core/choice/judgedDwell'
+import { riskOf } from '@/core/choice/risk'
+import { sitesOf } from '@/core/choice/sites'
+import { familyOf } from '@/core/chemistry/families'
+import { ratingOf, type Product } from '@/core/chemistry/product'
+import type { Surface } from '@/core/chemistry/family'
+import { mechanicsOf } from '@/core/efficacy/mechanics'
+import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
+import { removalInTime } from '@/core/efficacy/removalInTime'
+import type { Use } from '@/core/efficacy/removal'
+import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
+import { worstGrade } from '@/core/soils/zoneLoads'
+import { targetAmount } from '@/core/choice/need'
+import { rulesAbout, rulesAt, type Judgement, type UseSite } from '@/core/rules/judge'
+import type { Rule } from '@/core/rules/rule'
+import { services } from '@/core/services/service'
+import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
+import { pickTool } from '@/core/reach/pickTool'
+import { millilitresAtCorner } from '@/core/effort/amounts'
+import { stageSeconds } from '@/core/effort/operatorTime'
+import type { StageKind } from '@/core/plan/plan'
+import { log } from '@/core/quantity/steady'
+
+/** Chemistry for rubber or liner on some wheels. */
+export interface RubberStage {
+  readonly kind: Extract<StageKind, 'tyre' | 'arch'>
+  readonly product: Product
+  readonly fraction: number
+  /** Until the brush, at least. */
+  readonly dwellMinSeconds: number
+  readonly labelMaxSeconds: number
+  readonly rounds: number
+  readonly judgement: Judgement
+  readonly why: string
+}
+
+/** What is on rubber and liners. */
+export const soilsOf: Record<'tyre' | 'arch', readonly Soil[]> = {
+  tyre: ['tyreBrowning', 'film'],
+  arch: ['film', 'organic'],
+}
+
+/** More rounds than this on one visit and the hands give up before the rubber. */
+const mostRounds = 5
+
+/** A product at a strength that could clean it, with what that would take. */
+export interface RubberCandidate extends RubberStage {
+  readonly seconds: number
+  readonly minor: number
+  readonly risk: number
+  readonly enough: boolean
+  /** Rounds that only the cold asks for. */
+  readonly coldRounds: number
+  /** Made for rubber as gummy as this. */
+  readonly isMadeForIt: boolean
+}
+
+/** What is the same for every candidate on one surface. */
+interface RubberSite {
+  readonly surface: 'tyre' | 'arch'
+  readonly corners: readonly Corner[]
+  readonly sites: readonly UseSite[]
+  readonly mechanics: number
+  /** Rules that may speak of a product here. */
+  readonly rulesOf: (product: Product) => readonly Rule[]
+}
+
+function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
+  const tool = pickTool(surface, job.tools, {
+    gapMillimetres: Infinity,
+    surface: null,
+    liner: job.archLiner,
+    schools: job.schools,
+    vehicleKind: job.vehicleKind,
+  })
+  const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
+  const known = new Map<string, Rule[]>()
+  return {
+    surface,
+    corners,
+    sites,
+    rulesOf: (product) => {
+      const rules = known.get(product.id) ?? rulesAt(rulesAbout({ product }), sites)
+      known.set(product.id, rules)
+      return rules
+    },
+    mechanics: mechanicsOf(tool, job.estimates),
+  }
+}
+
+const browningOf = (corners: readonly Corner[]): Grade => worstGrade(corners, ['tyre'], 'tyreBrowning')
+
+/** Rounds until every soil is where the visit wants it; gummy rubber gives its browning up a layer a round. */
+function roundsNeeded(use: Use, { surface, corners, mechanics }: RubberSite, job: Job): number {
+  const { targets } = services[job.service]
+  const layers = surface === 'tyre' ? browningOf(corners) - 1 : 1
+  return soilsOf[surface].reduce(
+    (most, soil) => {
+      const grade = worstGrade(corners, [surface], soil)
+      const target = targetAmount(targets[soil] ?? 'maintained', job.estimates)
+      const wanted = grade === 0 ? 0 : log(amountOfGrade(grade) / target)
+      if (wanted <= 0) return most
+      const each = removalInTime(soil, use, job.estimates) * mechanics
+      return Math.max(most, each > 0 ? Math.ceil(wanted / each - 1e-9) : Infinity)
+    },
+    Math.max(1, layers),
+  )
+}
+
+function candidateOf(product: Product, site: RubberSite, job: Job, fraction: number): RubberCandidate {
+  const { surface, corners } = site
+  const { dwellSeconds, actingSeconds, labelMaxSeconds, judgement } = judgedDwell(
+    product,
+    site.sites,
+    fraction,
+  )
+  const surfaceCelsius = surfaceCelsiusOf(job)
+  const use = { product, fraction, dwellSeconds: actingSeconds, surfaceCelsius }
+  const needed = roundsNeeded(use, site, job)
+  const rounds = Math.min(mostRounds, needed)
+  const warm = roundsNeeded({ ...use, surfaceCelsius: Math.max(20, surfaceCelsius) }, site, job)
+  const millilitres = corners.reduce(
+    (sum, corner) => sum + rounds * millilitresAtCorner(product, corner, [surface], job.estimates),
+    0,
+  )
+  return {
+    kind: surface,
+    product,
+    fraction,
+    dwellMinSeconds: coldDwellSeconds(
+      Math.min(product.dwellSeconds.min, dwellSeconds),
+      dwellSeconds,
+      surfaceCelsius,
+      job.estimates,
+    ),
+    labelMaxSeconds,
+    rounds,
+    judgement,
+    why: '',
+    enough: needed <= mostRounds,
+    coldRounds: rounds - Math.min(mostRounds, warm),
+    isMadeForIt: surface === 'arch' || ratingOf(product, 'tyreBrowning') >= browningOf(corners),
+    seconds: corners.reduce((sum, corner) => sum + stageSeconds(surface, rounds, corner, job), 0),
+    minor: (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,
+    risk: riskOf(product, judgement),
+  }
+}
+
+function suited(surface: Surface, job: Job): Product[] {
+  return job.cabinet.filter((product) => {
+    const family = familyOf(product.family)
+    return (
+      isPlannable(product, job) &&
+      family.purpose === 'clean' &&
+      family.surfaces.includes(surface) &&
+      product.family !== 'rinselessPresoak'
+    )
+  })
+}
+
+/** What could clean rubber or liner at some wheels; worked out once, however many plans ask for it. */
+export class RubberCandidates {
+  private readonly known = new Map<string, readonly RubberCandidate[]>()
+
+  constructor(private readonly job: Job) {}
+
+  /** All that no rule forbids, at both ends of their labels. */
+  of(surface: 'tyre' | 'arch', corners: readonly Corner[]): readonly RubberCandidate[] {
+    const key = `${surface} ${corners.map(({ position }) => position).join()}`
+    const known = this.known.get(key)
+    if (known) return known
+    const site = siteFor(surface, corners, this.job)
+    const made = suited(surface, this.job)
+      .flatMap((product) =>
+        [...new Set([product.strength.from, product.strength.to])].map((fraction) =>
+          candidateOf(product, site, this.job, fraction),
+        ),
+      )
+      .filter(({ judgement }) => judgement.verdict !== 'no')
+    this.known.set(key, made)
+    return made
+  }
+}
