@@ -39,6 +39,8 @@ function loadsOf(
 
 interface Reference {
   readonly name: string
+  /** What the plan took before passes and one recipe, minutes; absent where there was none to compare. */
+  readonly before?: number
   readonly service: string
   /** Minutes on the clock, one person. */
   readonly from: number
@@ -54,16 +56,16 @@ interface Reference {
 const spray = ['sprayRinseSilica'] as const
 const references: readonly Reference[] = [
   { name: 'quick round', service: 'quickRound', from: 12, to: 20, dirt: { front: 1, rear: 1, film: 1, grit: 0 }, protection: ['ceramicCoating'] },
-  { name: 'waterless touch-up', service: 'waterless', from: 10, to: 15, dirt: { front: 1, rear: 1, film: 0 }, protection: ['ceramicCoating'] },
-  { name: 'maintenance, open wheels, light', service: 'maintain', from: 28, to: 42, dirt: { front: 1, rear: 1, film: 1 }, protection: spray },
-  { name: 'maintenance, open wheels, clear', service: 'maintain', from: 28, to: 42, dirt: { front: 2, rear: 1, film: 1 }, protection: spray },
-  { name: 'maintenance, ten gloss black spokes', service: 'maintain', from: 34, to: 50, dirt: { front: 2, rear: 1, film: 1 }, spokes: 10, spokeWidth: 28, finish: 'glossBlack', protection: spray },
-  { name: 'maintenance, twenty-four narrow spokes', service: 'maintain', from: 55, to: 85, dirt: { front: 2, rear: 1, film: 1 }, spokes: 24, spokeWidth: 18, protection: spray },
+  { name: 'waterless touch-up', before: 23, service: 'waterless', from: 10, to: 15, dirt: { front: 1, rear: 1, film: 0 }, protection: ['ceramicCoating'] },
+  { name: 'maintenance, open wheels, light', before: 60, service: 'maintain', from: 28, to: 42, dirt: { front: 1, rear: 1, film: 1 }, protection: spray },
+  { name: 'maintenance, open wheels, clear', before: 68, service: 'maintain', from: 28, to: 42, dirt: { front: 2, rear: 1, film: 1 }, protection: spray },
+  { name: 'maintenance, ten gloss black spokes', before: 78, service: 'maintain', from: 34, to: 50, dirt: { front: 2, rear: 1, film: 1 }, spokes: 10, spokeWidth: 28, finish: 'glossBlack', protection: spray },
+  { name: 'maintenance, twenty-four narrow spokes', before: 98, service: 'maintain', from: 55, to: 85, dirt: { front: 2, rear: 1, film: 1 }, spokes: 24, spokeWidth: 18, protection: spray },
   { name: 'winter wash', service: 'winter', from: 40, to: 60, dirt: { front: 2, rear: 1, film: 2, grit: 2 }, protection: ['spraySealant'] },
-  { name: 'decontamination, neglected', service: 'decontaminate', from: 75, to: 120, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
-  { name: 'restoration with tar', service: 'restore', from: 120, to: 240, dirt: { front: 4, rear: 3, film: 3, bonded: 3, tar: 2 } },
-  { name: 'wheels off', service: 'wheelsOff', from: 150, to: 270, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
-  { name: 'one easy wheel', service: 'maintain', from: 7, to: 11, dirt: { front: 1, rear: 1, film: 1 }, protection: spray, wheels: 1 },
+  { name: 'decontamination, neglected', before: 106, service: 'decontaminate', from: 75, to: 120, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
+  { name: 'restoration with tar', before: 104, service: 'restore', from: 120, to: 240, dirt: { front: 4, rear: 3, film: 3, bonded: 3, tar: 2 } },
+  { name: 'wheels off', before: 107, service: 'wheelsOff', from: 150, to: 270, dirt: { front: 3, rear: 2, film: 3, bonded: 3 } },
+  { name: 'one easy wheel', before: 22, service: 'maintain', from: 7, to: 11, dirt: { front: 1, rear: 1, film: 1 }, protection: spray, wheels: 1 },
 ] // prettier-ignore
 
 function planned(reference: Reference, people: number) {
@@ -92,7 +94,7 @@ const rows = references.map((reference) => {
   const minutes = (plan.sequence?.endSeconds ?? plan.operatorSeconds) / 60
   const forTwo = (planned(reference, 2).sequence?.endSeconds ?? 0) / 60
   const rinses = plan.steps.filter(({ act }) => act === 'rinse' || act === 'preRinse').length
-  const { name, from, to, wheels = 4 } = reference
-  return { name, from, to, minutes, forTwo, rinsesPerWheel: rinses / wheels, headline: plan.headline }
+  const { name, before, from, to, wheels = 4 } = reference
+  return { name, before, from, to, minutes, forTwo, rinsesPerWheel: rinses / wheels, headline: plan.headline }
 })
 process.stdout.write(`${JSON.stringify(rows)}\n`)
