@@ -18,7 +18,7 @@ async function openSet(page, name) {
 }
 async function openJob(page) {
   await page.goto('/')
-  await page.locator('.job-row h3 a').first().click()
+  await page.locator('.job-row h3 a', { hasText: 'Aldery' }).first().click()
   await page.waitForURL(/jobs\//)
 }
 /** Mixes a bottle and opens its label. */

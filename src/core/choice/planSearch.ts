@@ -1,7 +1,7 @@
 import { costCount, costKinds, noMoreThan, type Cost } from './cost'
 import { bondedIndex, filmIndex, type Need } from './need'
 import type { Option } from './option'
-import { roleBit } from './role'
+import { roleBitsOf } from './role'
 import { SearchTable } from './searchTable'
 import { hair, mostStages, type Found, type SearchRules } from './stages'
 
@@ -60,7 +60,7 @@ export class PlanSearch {
     )
     this.allPins = (1 << pinned.length) - 1
     // What is pinned is asked for beside the one of its role.
-    this.roleBits = options.map(({ role }, at) => ((this.pinBits[at] as number) === 0 ? roleBit(role) : 0))
+    this.roleBits = options.map((option, at) => ((this.pinBits[at] as number) === 0 ? roleBitsOf(option) : 0))
   }
 
   /** All efficient plans of so many stages at most, beside those that are known. */

@@ -1,3 +1,4 @@
+import { roleBitsOf } from './role'
 import { filmIndex, type Need } from './need'
 import { type Cost, addCost, noCost, noMoreThan } from './cost'
 import type { Option } from './option'
@@ -62,7 +63,8 @@ export function firstGuesses(
     while (stages.length < mostStages) {
       let best = { index: -1, value: 0, effect: sums }
       options.forEach((option, index) => {
-        if (stages.some((at) => options[at]?.role === option.role)) return
+        const filled = stages.reduce((bits, at) => bits | roleBitsOf(options[at] as Option), 0)
+        if ((filled & roleBitsOf(option)) !== 0) return
         const effect = effectOf(option, stages.length === 0, sums[filmIndex] ?? 0, need, rules)
         if (!effect) return
         const done = need.required.reduce((sum, wanted, soil) => {

@@ -1,3 +1,4 @@
+import type { Product } from '@/core/chemistry/product'
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 
 /** What a stage of wheel chemistry is there for. A plan has at most one of each: a wheel is washed once, with the right cleaner. */
@@ -16,3 +17,7 @@ export function roleOf(id: FamilyId): Role {
 
 /** One bit a role. */
 export const roleBit = (role: Role): number => 1 << roles.indexOf(role)
+
+/** The roles an option fills, one bit each: the mix of iron and tar remover stands for both. */
+export const roleBitsOf = ({ role, product }: { readonly role: Role; readonly product: Product }): number =>
+  roleBit(role) | (product.family === 'ironTarRemover' ? roleBit('iron') : 0)

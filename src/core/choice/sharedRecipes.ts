@@ -4,17 +4,23 @@ import { filmIndex } from './need'
 import type { Option } from './option'
 import { effectOf, hair, type Found } from './stages'
 
-const sameUse = (a: Option, b: Option): boolean =>
-  a.product.id === b.product.id && a.fraction === b.fraction && a.rounds === b.rounds
+const sameUse = (a: Option, b: Option): boolean => a.product.id === b.product.id && a.fraction === b.fraction
+
+/** The same product at the same strength here: in as few rounds as there are, or in as many as there. */
+function sameHere(wanted: Option | undefined, to: GroupChoice, fewest: boolean): number {
+  const same = to.options.flatMap((option, at) => (wanted && sameUse(option, wanted) ? [at] : []))
+  const rounds = (at: number): number => to.options[at]?.rounds ?? 0
+  const exact = same.find((at) => rounds(at) === wanted?.rounds) ?? -1
+  return fewest ? ([...same].sort((a, b) => rounds(a) - rounds(b))[0] ?? -1) : exact
+}
 
 /** Another group's plan with this group's options; null where it cannot be made of them or does not meet the need here. */
-function takenOver(found: Found, from: GroupChoice, to: GroupChoice): Found | null {
+function takenOver(found: Found, from: GroupChoice, to: GroupChoice, fewest: boolean): Found | null {
   let sums: readonly number[] = to.need.required.map(() => 0)
   let cost = noCost
   const stages: number[] = []
   for (const [order, at] of found.stages.entries()) {
-    const wanted = from.options[at]
-    const here = to.options.findIndex((option) => wanted !== undefined && sameUse(option, wanted))
+    const here = sameHere(from.options[at], to, fewest)
     const option = to.options[here]
     if (!option || option.judgement.verdict === 'no') return null
     const effect = effectOf(option, order === 0, sums[filmIndex] ?? 0, to.need, to.rules)
@@ -46,7 +52,8 @@ export const withSharedRecipes = (choices: readonly GroupChoice[]): GroupChoice[
     for (const other of choices) {
       if (other === choice) continue
       for (const found of other.plans) {
-        const taken = takenOver(found, other, choice)
+        // A wheel with less on it is washed once with what others need twice.
+        const taken = takenOver(found, other, choice, true) ?? takenOver(found, other, choice, false)
         if (!taken || known.has(textOf(choice, taken))) continue
         known.add(textOf(choice, taken))
         plans.push(taken)

@@ -35,6 +35,15 @@ export function whatIs({ family: id, productName }: Stage, { cabinet }: Job): st
 function sayStages(stages: readonly Stage[], job: Job): string {
   const all = job.corners.map(({ position }) => position)
   const rears = all.filter((position) => axleOf(position) === 'rear')
+  const inFront = (where: string): string =>
+    where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where
+  // The same cleaner everywhere, and more of it where there is more: that is one recipe.
+  const [one, ...others] = [...stages].sort((a, b) => a.rounds - b.rounds)
+  const isOneRecipe =
+    one && others.length === 1 && others.every(({ productId }) => productId === one.productId)
+  const everywhere = stages.flatMap(({ corners }) => corners).length === all.length
+  if (isOneRecipe && everywhere && one.rounds < (others[0]?.rounds ?? 0))
+    return `${whatIs(one, job)} all round,${times(others[0] as Stage)} ${inFront(nameCorners(others[0]?.corners ?? [], all))}`
   return stages
     .map((stage) => {
       const { corners } = stage
@@ -43,7 +52,7 @@ function sayStages(stages: readonly Stage[], job: Job): string {
       const twice = times(stage)
       if (stages.length === 1 || all.length === 1 || rears.length === all.length)
         return `${name}${twice} ${where}`
-      return `${name}${twice} ${where === 'on the fronts only' ? 'in front' : where === 'on the rears only' ? 'behind' : where}`
+      return `${name}${twice} ${inFront(where)}`
     })
     .join(', ')
 }

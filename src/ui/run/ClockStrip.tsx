@@ -20,6 +20,7 @@ const wordOf = ({ phase, until }: ClockReading): string =>
 function restingWord(plan: Plan, state: RunState, position: Position): string {
   const steps = plan.steps.filter(({ corner }) => corner === position)
   const open = steps.filter(({ id }) => !state.settled.has(id))
+  if (steps.length === 0) return 'not today'
   if (open.length === 0) return 'done'
   return open.length === steps.length ? 'not begun' : `${open.length} steps left`
 }
