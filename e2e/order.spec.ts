@@ -12,7 +12,8 @@ async function planOf(page: Page, set: string, service?: string): Promise<void> 
   await openDeeper(page, 'Weather and hands')
 }
 /** The newest change is worked out and on the server. */
-const settled = (page: Page) => expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
+const settled = (page: Page) =>
+  expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
 const condition = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 
 test('a black wheel in the sun is worked in parts, and in the shade as a whole again', async ({ page }) => {

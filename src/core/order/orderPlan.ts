@@ -9,7 +9,7 @@ import { faultsOf } from '@/core/sequence/verify'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
 /** States looked into for a plan: a few tenths of a second; up to one with two people, where tight limits need more before an order is good. */
-export const planEffort = (people: number): number => (people === 1 ? 10_000 : 80_000)
+export const planEffort = (people: number): number => (people === 1 ? 10_000 : 50_000)
 
 const minutes = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
 
@@ -179,7 +179,7 @@ function usualOrder(ordering: Ordering, effort: number): Plan | null {
   // A search that was cut short never answers with more than what anybody would do without it.
   const shortest = shorter(found, plain)
   if (ordering.job.crew.people === 1 || !isPoorShare(shortest, plain)) return shortest
-  return shorter(shortest, aloneOrder(ordering, effort, lowerBoundSeconds))
+  return shorter(shortest, aloneOrder(ordering, Math.min(effort, planEffort(1)), lowerBoundSeconds))
 }
 
 const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
