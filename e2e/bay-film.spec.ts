@@ -82,7 +82,8 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
       await post({ kind: 'done', stepId, at: new Date(Date.now() - age * 1000).toISOString() })
     await page.reload()
     await saved(page)
-    await page.waitForTimeout(300)
+    // Clocks and the call to keep wet are drawn together.
+    await expect(page.locator('.run-clock .clock-time').filter({ hasText: /\d/ }).first()).toBeVisible()
   }
   // Another wheel may be as near; this is the one that is asked for first.
   const wheel = (await keepWet.locator('b').textContent()) ?? ''

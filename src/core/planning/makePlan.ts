@@ -8,9 +8,6 @@ import { sayCuring, withoutWork } from './notNow'
 import { notNow } from './stageTimings'
 import { workablePlan } from './workablePlan'
 
-/** What has nothing to do with bottles: the plan is no worse without one where this does not grow. */
-const lacks = ({ shortfalls, stages }: Plan): number => shortfalls.length - stages.length / 1000
-
 /** The plan with bottles that hold enough; where nothing else does as well, with what there is, and said. */
 function stockedPlan(job: Job): Plan {
   const wanted = workablePlan(job)
@@ -19,7 +16,8 @@ function stockedPlan(job: Job): Plan {
   for (let tries = 0; tries < 4; tries += 1) {
     const made = workablePlan(withoutBottles(job, empty))
     const more = shortOf(made).filter(({ productId }) => !empty.has(productId))
-    if (lacks(made) > lacks(wanted) + 0.5 || made.stages.length === 0) break
+    // What the other bottles cannot do would show as something that stays undone.
+    if (made.shortfalls.length > wanted.shortfalls.length || made.stages.length === 0) break
     if (more.length === 0 && shortOf(made).length === 0)
       return { ...made, shortfalls: [...sayReplaced(wanted, made), ...made.shortfalls] }
     for (const { productId } of more) empty.add(productId)

@@ -20,6 +20,9 @@ import { fixedCosts, versionOf, type Version } from './version'
 const testSpotText =
   'Back of a spoke or inside of the barrel, low down: a palm’s breadth, mildest candidate first, half its dwell, rinse, dry, look against the light. Haze, colour on the cloth or a dull ring: stop, go one milder.'
 
+/** So much less is worth another way. House estimate. */
+const worthAWordSeconds = 180
+
 /** Plans wheels that can be worked now with what is in the cabinet. */
 export function workablePlan(job: Job): Plan {
   const groups = groupWheels(job)
@@ -44,7 +47,10 @@ export function workablePlan(job: Job): Plan {
   const optionsText = (options: readonly Option[]) =>
     [...new Set(options.map(({ product }) => product.name))].join(', then ')
   const other = alternatives.find(
-    ({ name, summary }) => name === 'fastest' && summary !== capital(summaryOf(job, stages)),
+    ({ name, summary, operatorSeconds }) =>
+      name === 'fastest' &&
+      summary !== capital(summaryOf(job, stages)) &&
+      chosen.operatorSeconds - operatorSeconds >= worthAWordSeconds,
   )
   const usedIds = stages.filter(onWheel).map(({ productId }) => productId)
   return {
