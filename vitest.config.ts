@@ -5,5 +5,10 @@ export default defineConfig({
   resolve: {
     alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) },
   },
-  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    setupFiles: ['scripts/lib/propertySeed.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
 })

@@ -90,8 +90,8 @@ export function balancedScore(job: Job): (cost: Cost) => number {
   return ([seconds, minor, wear, points]) => (seconds / 60) * minute + minor + wear * renewal + points * risk
 }
 
-/** How hard a plan is on finish and protection, in quarters: nobody spends twenty minutes on less. */
-const harshness = (cost: Cost): number => Math.round(harshOf(cost) * 4) / 4
+/** Plans this much harder on finish and protection than the gentlest are as gentle: nobody spends twenty minutes on less. */
+const asGentle = 0.25
 
 const isMeasured = ({ perGroup }: WholeChoice, choices: readonly GroupChoice[]): boolean =>
   perGroup.every(({ stages }, index) =>
@@ -149,9 +149,11 @@ export function namePlans(
   const quickest = Math.min(...acceptable.map(({ cost }) => secondsOf(cost))) + fixedSeconds
   // The gentlest that still is a day's work: nobody spends much more than a fifth longer for less of a risk.
   const unhurried = acceptable.filter(({ cost }) => secondsOf(cost) + fixedSeconds <= quickest * longestShare)
+  const softest = Math.min(...unhurried.map(({ cost }) => harshOf(cost)))
+  const gentle = unhurried.filter(({ cost }) => harshOf(cost) <= softest + asGentle)
   return {
     plans: {
-      gentlest: least(unhurried, harshness, score),
+      gentlest: least(gentle, score),
       balanced: least(acceptable, score),
       fastest: least(pool, ([seconds]) => seconds, score),
     },

@@ -2,7 +2,7 @@ import type { GroupChoice } from './chooseForGroup'
 import { filmIndex, wheelSoils } from './need'
 import type { Option } from './option'
 import type { Role } from './role'
-import { effectOf, type Found } from './stages'
+import { effectOf, hair, type Found } from './stages'
 import { familyOf } from '@/core/chemistry/families'
 import type { StageKind } from '@/core/plan/plan'
 
@@ -33,14 +33,22 @@ function kindOf(
   return kindOfSoil[shares.indexOf(Math.max(...shares))] ?? 'wash'
 }
 
-/** Whether stages in this order meet the need. */
-function meets({ options, need, rules }: GroupChoice, order: readonly number[]): boolean {
-  const sums = wheelSoils.map(() => 0)
+/** What stages in this order remove of each soil, as exponents; nothing for a stage that may not come where it stands. */
+function removedInOrder({ options, need, rules }: GroupChoice, order: readonly number[]): readonly number[] {
+  let sums: readonly number[] = wheelSoils.map(() => 0)
   order.forEach((at, index) => {
     const effect = effectOf(options[at] as Option, index === 0, sums[filmIndex] ?? 0, need, rules)
-    effect?.forEach((value, soil) => (sums[soil] = (sums[soil] ?? 0) + value))
+    sums = sums.map((sum, soil) => sum + (effect?.[soil] ?? 0))
   })
-  return sums.every((sum, soil) => sum >= (need.required[soil] ?? 0) - 1e-9)
+  return sums
+}
+
+/** Whether another order does for every soil what is wanted of it, or what the found order does where that is less. */
+function doesAsMuch(choice: GroupChoice, other: readonly number[], found: readonly number[]): boolean {
+  const does = removedInOrder(choice, other)
+  return removedInOrder(choice, found).every(
+    (removed, soil) => (does[soil] ?? 0) >= Math.min(removed, choice.need.required[soil] ?? 0) - hair,
+  )
 }
 
 /** A shop that sprays iron remover straight on does so where it still takes everything. */
@@ -48,14 +56,14 @@ function ironFirst(choice: GroupChoice, order: readonly number[]): readonly numb
   if (choice.rules.ironWaitsForWash) return order
   const isIron = (at: number) => choice.options[at]?.ironAlone === true
   const turned = [...order.filter(isIron), ...order.filter((at) => !isIron(at))]
-  return meets(choice, turned) ? turned : order
+  return doesAsMuch(choice, turned, order) ? turned : order
 }
 
 /** Wash, iron remover on the wet wheel, acid, and solvent last on the dried wheel: the trade's order, where it still takes everything. */
 function inTradeOrder(choice: GroupChoice, order: readonly number[]): readonly number[] {
   const rank = (at: number): number => tradeOrder.indexOf(choice.options[at]?.role ?? 'wash')
   const sorted = [...order].sort((a, b) => rank(a) - rank(b))
-  return meets(choice, sorted) ? sorted : order
+  return doesAsMuch(choice, sorted, order) ? sorted : order
 }
 const tradeOrder: readonly Role[] = ['wash', 'iron', 'acid', 'tar']
 

@@ -19,6 +19,9 @@ import { cleansWheel } from '@/core/work/stageKind'
 import { axleOf, usualPositions, vehicleKinds } from '@/core/wheel/position'
 import { makePlan } from './makePlan'
 
+/** How many times the usual number of situations is tried: `PROPERTY_TIMES=20 npx vitest run …` looks further. */
+const times = Number(process.env.PROPERTY_TIMES ?? 1)
+
 const grade = fc.constantFrom(0, 1, 2, 3, 4) as fc.Arbitrary<Grade>
 const anySituation = fc.record({
   service: fc.constantFrom(...serviceIds),
@@ -91,7 +94,7 @@ function jobOf(one: Situation): Job {
   })
 }
 
-const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 80) =>
+const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 80 * times) =>
   it(name, () =>
     fc.assert(
       fc.property(anySituation.map(jobOf), (job) => check(makePlan(job), job)),
@@ -302,7 +305,7 @@ describe('the plan of any job', () => {
             plan.steps.some((other) => other.corner === step.corner && takesOff(other, step.stageId)),
           ).toBe(true)
       }),
-      { numRuns: 25 },
+      { numRuns: 25 * times },
     )
   }, 60_000)
 
@@ -326,7 +329,7 @@ describe('the plan of any job', () => {
         // Delicate finishes get a mild wash twice where others get a stronger one.
         if (after.rounds === before.rounds) expect(after.rating).toBeGreaterThanOrEqual(before.rating)
       }),
-      { numRuns: 120 },
+      { numRuns: 120 * times },
     )
   }, 60_000)
 
