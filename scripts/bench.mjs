@@ -5,6 +5,7 @@ import { benchDurability } from '../bench/durability.mjs'
 import { benchReference } from '../bench/reference.mjs'
 import { benchSequence } from '../bench/sequence.mjs'
 import { benchResponsive } from '../bench/responsive.mjs'
+import { benchTight } from '../bench/tight.mjs'
 import { ensureInstalled } from './lib/install.mjs'
 import { say } from './lib/run.mjs'
 
@@ -12,6 +13,7 @@ const parts = {
   choice: benchChoice,
   reference: benchReference,
   sequence: benchSequence,
+  tight: benchTight,
   responsive: benchResponsive,
   pages: benchPages,
   durability: benchDurability,

@@ -6,12 +6,19 @@ import type { Search, Standing } from './search'
 /** A first round for every pair: moves tried, heat at its beginning and end as a share of the whole time. */
 const firstRound = { tries: 15_000, hot: 0.001, cold: 0.00015 }
 const shortRound = { ...firstRound, tries: 3_000 }
+/** In a moment there is one round a pair: it starts warm, or tight limits keep it where its shares began. */
+const onlyRound = { tries: 15_000, hot: 0.006, cold: 0.0002 }
 /** What follows, in turn: short and cool rounds better what is there, long and hot ones come upon something else. */
 const laterRounds = [
   { tries: 15_000, hot: 0.0015, cold: 0.00015 },
   { tries: 60_000, hot: 0.02, cold: 0.0005 },
   { tries: 15_000, hot: 0.001, cold: 0.00015 },
   { tries: 60_000, hot: 0.01, cold: 0.001 },
+]
+const quickRounds = [
+  { tries: 60_000, hot: 0.05, cold: 0.0003 },
+  { tries: 15_000, hot: 0.0015, cold: 0.00015 },
+  { tries: 60_000, hot: 0.02, cold: 0.0005 },
 ]
 /** Rounds after which it is left to the layered search. */
 const mostRounds = 100
@@ -45,13 +52,14 @@ export function* annealRounds(search: Search, isOver: () => boolean): Generator<
       if (!search.best || made.makespanSeconds > search.best.makespanSeconds * (1 + tooLong)) continue
       pairs.push(made)
       // With time at hand the first pairs are only a beginning.
-      yield* work(made, patience === quick && !search.isQuick ? shortRound : firstRound)
+      yield* work(made, search.isQuick ? onlyRound : patience === quick ? shortRound : firstRound)
     }
   if (pairs.length === 0 && plain) pairs.push(plain)
+  const rounds = search.isQuick ? quickRounds : laterRounds
   while (pairs.length > 0 && round < mostRounds && !isOver()) {
     yield* work(
       round % 2 === 0 && best ? best : (pairs[(round >> 1) % pairs.length] as Pair),
-      laterRounds[round % laterRounds.length] as typeof firstRound,
+      rounds[round % rounds.length] as typeof firstRound,
     )
   }
 }

@@ -71,7 +71,7 @@ function lookAgain(corner: Corner, { job }: StepContext): Step {
     job,
     'lookAgain',
     `Look again, ${whereIs(corner)}`,
-    `${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, then rinsed.`,
+    `${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
     'What is missed now is sealed in.',
   )
   return {
