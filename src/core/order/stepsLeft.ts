@@ -1,4 +1,4 @@
-import type { Plan, Step } from '@/core/plan/plan'
+import { takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import type { Resumed } from './resume'
 
@@ -22,10 +22,15 @@ export function stepsLeft(plan: Plan, state: RunState, order: Resumed | null, pe
   return own[0] === left[0] || own.some(({ corner }) => corner !== null) ? own : left
 }
 
-/** Brush work of the same wheel and chemical that a rinse out of turn gives up. */
-export const givenUpBy = (rinse: Step, order: Resumed | null, state: RunState): string[] =>
-  rinse.act === 'rinse'
-    ? (order?.dropped ?? []).filter(
-        (id) => id.startsWith(`${rinse.corner}.${rinse.stageId}.`) && !state.settled.has(id),
-      )
-    : []
+/** Brush work at the wheel that a rinse out of turn gives up: of every chemical it takes off. */
+export function givenUpBy(rinse: Step, plan: Plan, order: Resumed | null, state: RunState): string[] {
+  if (rinse.act !== 'rinse') return []
+  const dropped = new Set(order?.dropped)
+  return plan.steps
+    .filter(({ id }) => dropped.has(id) && !state.settled.has(id))
+    .filter(
+      ({ corner, stageId, part }) =>
+        corner === rinse.corner && part?.number === rinse.part?.number && takesOff(rinse, stageId),
+    )
+    .map(({ id }) => id)
+}

@@ -98,7 +98,7 @@ export function RunView({
   const finish = () => {
     if (!current) return
     // What has to come off at once is not brushed any more: that is left out, and kept so.
-    for (const id of givenUpBy(current, order, state)) tap('skipped', id)
+    for (const id of givenUpBy(current, plan, order, state)) tap('skipped', id)
     tap('done', current.id)
   }
   if (ending || !current || current.act === 'writeDown') {
