@@ -34,6 +34,7 @@ const coreFolders = [
   ['words'],
   ['stages', 'steps'],
   ['planning', 'sequence', 'run'],
+  ['patterns'],
   ['order'],
 ]
 const coreZones = coreFolders.flatMap((folders, level) =>

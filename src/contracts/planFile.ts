@@ -171,6 +171,19 @@ export const planFile = v.strictObject({
       lowerBoundSeconds: amount,
       plainSeconds: amount,
       text: v.string(),
+      pattern: v.optional(
+        v.nullable(
+          v.strictObject({
+            kind: v.picklist(['pattern', 'free', 'shortest', 'oneAtATime']),
+            sentences: v.array(v.string()),
+            because: v.nullable(v.string()),
+            wheelChanges: amount,
+            shortestSeconds: amount,
+            shortestWheelChanges: amount,
+          }),
+        ),
+        null,
+      ),
     }),
   ),
 })

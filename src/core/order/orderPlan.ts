@@ -1,11 +1,13 @@
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/planning/makePlan'
 import { headlineOf } from '@/core/words/sayPlan'
-import type { Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
+import { calmnessOf } from '@/core/patterns/calmness'
+import type { OrderPattern, Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
 import { plainSchedule } from '@/core/sequence/plainSchedule'
 import { solveSequence, type Answer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/verify'
+import { calmSequence } from './calmSequence'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
 /** States looked into for a plan: a few tenths of a second; up to one with two people, where tight limits need more before an order is good. */
@@ -131,7 +133,12 @@ function orderingOf(job: Job, plan: Plan, effort: number): Ordering | null {
 }
 
 /** The plan in an order, checked by the independent verifier: null where the schedule has a fault, so that it is never shown. */
-function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): Plan | null {
+function inOrder(
+  ordering: Ordering,
+  schedule: Schedule,
+  boundSeconds: number,
+  pattern: OrderPattern = plainPattern(ordering, schedule),
+): Plan | null {
   const { job, plan, made, lead, problem, plain, misplaced } = ordering
   if (faultsOf(problem, schedule).length > 0) return null
   const entries = entriesOf(made, schedule, lead.end)
@@ -153,6 +160,7 @@ function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): 
         : saved >= 60
           ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
           : 'One wheel after the other is as quick here: the ways take what the dwells would give.',
+    pattern,
   }
   const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
   return {
@@ -160,6 +168,23 @@ function inOrder(ordering: Ordering, schedule: Schedule, boundSeconds: number): 
     headline: headlineOf(job, plan.stages, plan.operatorSeconds, tail.end),
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
+  }
+}
+
+/** What is said of an order that nobody made calm. */
+function plainPattern({ job, problem }: Ordering, schedule: Schedule): OrderPattern {
+  const { wheelChanges } = calmnessOf(problem, schedule)
+  return {
+    kind: isOneAtATime(job) ? 'oneAtATime' : 'shortest',
+    sentences: [
+      isOneAtATime(job)
+        ? 'One wheel is finished before the next is begun.'
+        : 'The shortest order that was found: go by the list, from one card to the next.',
+    ],
+    because: null,
+    wheelChanges,
+    shortestSeconds: schedule.makespanSeconds,
+    shortestWheelChanges: wheelChanges,
   }
 }
 
@@ -178,8 +203,19 @@ function usualOrder(ordering: Ordering, effort: number): Plan | null {
   const plain = ordering.plain && inOrder(ordering, ordering.plain, lowerBoundSeconds)
   // A search that was cut short never answers with more than what anybody would do without it.
   const shortest = shorter(found, plain)
-  if (ordering.job.crew.people === 1 || !isPoorShare(shortest, plain)) return shortest
-  return shorter(shortest, aloneOrder(ordering, Math.min(effort, planEffort(1)), lowerBoundSeconds))
+  const best =
+    ordering.job.crew.people === 1 || !isPoorShare(shortest, plain)
+      ? shortest
+      : shorter(shortest, aloneOrder(ordering, Math.min(effort, planEffort(1)), lowerBoundSeconds))
+  return best && calmed(ordering, best, lowerBoundSeconds)
+}
+
+/** An order that can be kept in mind instead of the shortest, unless the shop wants that or somebody has put a step to a time. */
+function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan {
+  const { job, made, problem } = ordering
+  if (job.schools.order === 'tight' || (job.wishes.placed ?? []).length > 0) return shortest
+  const { schedule, pattern } = calmSequence(made, problem, scheduleIn(ordering, shortest.sequence))
+  return inOrder(ordering, schedule, boundSeconds, pattern) ?? shortest
 }
 
 const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
@@ -226,10 +262,20 @@ export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | n
   const ordering = orderingOf(job, makePlan(job), planEffort(job.crew.people))
   const usual = ordering && usualOrder(ordering, planEffort(job.crew.people))?.sequence
   if (!ordering || !usual) return null
-  const { made, lead, problem } = ordering
-  const known = new Map(entries.map((entry) => [entry.stepId, entry]))
+  const known = new Set(entries.map(({ stepId }) => stepId))
+  if (ordering.made.steps.some(({ id }) => !known.has(id))) return null
+  const schedule = scheduleIn(ordering, { entries })
+  if (schedule.makespanSeconds > secondsBetween(ordering, usual)) return null
+  return inOrder(ordering, schedule, boundBetween(ordering, usual))
+}
+
+/** The schedule of an order, as operations; every step of the problem has its entry. */
+function scheduleIn(
+  { made, lead, problem }: Ordering,
+  sequence: Pick<PlanSequence, 'entries'> | null,
+): Schedule {
+  const known = new Map(sequence?.entries.map((entry) => [entry.stepId, entry]))
   const found = made.steps.map(({ id }) => known.get(id))
-  if (found.some((entry) => !entry)) return null
   // Operations that only stand for an instant, such as brakes that cool, are over.
   const startSeconds = problem.operations.map(({ id, durationSeconds }) =>
     id < found.length
@@ -240,9 +286,11 @@ export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | n
     0,
     ...made.steps.map((_, id) => (startSeconds[id] ?? 0) + (problem.operations[id]?.durationSeconds ?? 0)),
   )
-  const person = problem.operations.map(({ id }) => found[id]?.person ?? -1)
-  if (makespanSeconds > secondsBetween(ordering, usual)) return null
-  return inOrder(ordering, { makespanSeconds, startSeconds, person }, boundBetween(ordering, usual))
+  return {
+    makespanSeconds,
+    startSeconds,
+    person: problem.operations.map(({ id }) => found[id]?.person ?? -1),
+  }
 }
 
 /** Plans a job and puts its steps into order. */

@@ -183,6 +183,21 @@ export interface SequenceEntry {
 }
 
 /** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
+/** What there is to keep in mind of an order. */
+export interface OrderPattern {
+  /** The same moves at every wheel; the shortest order made calm; the shortest as it is; one wheel at a time. */
+  readonly kind: 'pattern' | 'free' | 'shortest' | 'oneAtATime'
+  /** Two at the most. */
+  readonly sentences: readonly string[]
+  /** Why it is no pattern; null where it is one, or was not asked for. */
+  readonly because: string | null
+  /** Times somebody goes to another wheel. */
+  readonly wheelChanges: number
+  /** Of the shortest order that is known, between the first wheel and the last. */
+  readonly shortestSeconds: number
+  readonly shortestWheelChanges: number
+}
+
 export interface PlanSequence {
   readonly people: number
   readonly entries: readonly SequenceEntry[]
@@ -193,6 +208,8 @@ export interface PlanSequence {
   readonly plainSeconds: number
   /** Why it is shorter, in a sentence; or what stands against an order. */
   readonly text: string
+  /** Null in plans of earlier versions. */
+  readonly pattern: OrderPattern | null
 }
 
 export interface Plan {

@@ -18,6 +18,7 @@ export interface Schools {
   readonly protection: 'byRecord' | 'sprayAndRinse' | 'wipeOn' | 'coating'
   readonly sprayed: 'wetLimit' | 'oneAtATime'
   readonly passes: 'oneRinse' | 'everyStage'
+  readonly order: 'calm' | 'tight'
 }
 
 export type SchoolName = keyof Schools
@@ -178,6 +179,14 @@ export const schoolTexts: { readonly [K in SchoolName]: SchoolText<K> } = {
     ],
     reason:
       'Arch, tyre and wheel are worked wet and leave together; a rinse of its own is for chemistry that asks for it.',
+  },
+  order: {
+    question: 'Order of the work',
+    choices: [
+      { value: 'calm', text: 'Calm: the same moves at every wheel, within 6 % of the shortest' },
+      { value: 'tight', text: 'Tight: the shortest, whatever it jumps about' },
+    ],
+    reason: 'Nobody follows eighty clock times with a lance in the hand; everybody keeps a pattern.',
   },
 }
 

@@ -26,7 +26,7 @@ const narrow = 50
 /** Less effort than this is a moment. */
 const quickEffort = 100_000
 /** Two people whose order is still this share above its bound in a moment get so many times the effort: their limits are tight. */
-const far = 0.2
+const far = 0.3
 const effortWhereFar = 3
 const quickWidths = [12, 25]
 const tinyWidths = [narrow, 4000, 16_000]

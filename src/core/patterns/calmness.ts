@@ -1,0 +1,36 @@
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+
+/** How much an order asks one to keep in mind. */
+export interface Calmness {
+  /** Times somebody goes to another wheel. */
+  readonly wheelChanges: number
+  readonly toolChanges: number
+}
+
+/** Open operations of one person in the order of time. */
+export const orderOfPerson = (problem: SequenceProblem, schedule: Schedule, person: number): number[] =>
+  problem.operations
+    .filter(({ id }) => schedule.person[id] === person)
+    .sort(
+      (a, b) =>
+        (schedule.startSeconds[a.id] as number) - (schedule.startSeconds[b.id] as number) || a.id - b.id,
+    )
+    .map(({ id }) => id)
+
+/** Counts the changes of a schedule, of all people together. */
+export function calmnessOf(problem: SequenceProblem, schedule: Schedule): Calmness {
+  let [wheelChanges, toolChanges] = [0, 0]
+  for (let person = 0; person < problem.people; person += 1) {
+    const order = orderOfPerson(problem, schedule, person)
+    order.slice(1).forEach((id, at) => {
+      const [from, to] = [problem.operations[order[at] as number], problem.operations[id]]
+      if (from?.place !== to?.place) wheelChanges += 1
+      if (from?.tool !== to?.tool) toolChanges += 1
+    })
+  }
+  return { wheelChanges, toolChanges }
+}
+
+/** Below zero where the first is calmer. */
+export const byCalmness = (a: Calmness, b: Calmness): number =>
+  a.wheelChanges - b.wheelChanges || a.toolChanges - b.toolChanges

@@ -1,0 +1,96 @@
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { byCalmness, calmnessOf, type Calmness } from './calmness'
+import type { Chains } from './chains'
+import type { Clock } from './clock'
+import type { Behind, Pattern } from './pattern'
+import { patternOrders } from './patternOrder'
+
+/** A pattern with its clock. */
+export interface TimedPattern {
+  readonly pattern: Pattern
+  readonly schedule: Schedule
+  readonly calmness: Calmness
+}
+
+/** More comings to a wheel than this nobody keeps in mind. */
+const mostBlocks = 5
+/** Operations put on a clock for one number of blocks: what is kept of the number before is cut to it. */
+const timedAtOnce = 150_000
+/** Ways round that are looked into with more than one block. */
+const mostWalks = 1
+const followings: readonly Behind[] = [0, 1, 2, 'round']
+/** Orders that are so much too long are not followed further. */
+const hopeless = 1.35
+
+/** Changes of wheel, and one more for every wheel further ahead that one has to think. */
+const hardness = ({ pattern, calmness }: TimedPattern): number =>
+  pattern.blocks.reduce((sum, { behind }) => sum + (behind === 'round' ? 0 : behind), calmness.wheelChanges)
+
+const shortestFirst = (a: TimedPattern, b: TimedPattern): number =>
+  a.schedule.makespanSeconds - b.schedule.makespanSeconds
+
+export interface PatternSearch {
+  /** Null where no pattern ends in time. */
+  readonly calmest: TimedPattern | null
+  /** Of all patterns that were tried; infinite where none keeps all limits. */
+  readonly shortestSeconds: number
+}
+
+/**
+ * The calmest pattern that ends by a second, with as few comings to a wheel as do it.
+ * @param walks ways round the wheels; where two work, one for each of them
+ */
+export function searchPattern(
+  problem: SequenceProblem,
+  chains: Chains,
+  walks: readonly Pattern['walks'][],
+  clock: Clock,
+  bySeconds: number,
+): PatternSearch {
+  const known = new Set<string>()
+  const time = (pattern: Pattern): TimedPattern[] => {
+    const orders = patternOrders(chains, pattern)
+    const name = orders.join('/')
+    if (known.has(name)) return []
+    known.add(name)
+    const schedule = clock(orders, bySeconds * hopeless)
+    return schedule ? [{ pattern, schedule, calmness: calmnessOf(problem, schedule) }] : []
+  }
+  // One block is one wheel after the other.
+  let begun = walks.map((pair): Pattern => ({ walks: pair, blocks: [{ move: 0, behind: 0 }], turn: [0] }))
+  let shortestSeconds = Infinity
+  for (let blocks = 1; blocks <= mostBlocks; blocks += 1) {
+    const level = begun.flatMap(time).sort(shortestFirst)
+    // A block more means as many changes more as there are wheels.
+    const [calmest] = level
+      .filter(({ schedule }) => schedule.makespanSeconds <= bySeconds)
+      .sort((a, b) => hardness(a) - hardness(b) || byCalmness(a.calmness, b.calmness) || shortestFirst(a, b))
+    shortestSeconds = Math.min(shortestSeconds, level[0]?.schedule.makespanSeconds ?? Infinity)
+    if (calmest) return { calmest, shortestSeconds }
+    const each = followings.length * chains.moves.length * (blocks + 1) * problem.operations.length
+    const kept = Math.max(2, Math.floor(timedAtOnce / each))
+    begun = level
+      .slice(0, blocks === 1 ? Math.min(kept, mostWalks) : kept)
+      .flatMap(({ pattern }) => splitOnceMore(pattern, chains.moves.length))
+  }
+  return { calmest: null, shortestSeconds }
+}
+
+/** A pattern with one block more: split at every move, the new block anywhere in the turn. */
+function splitOnceMore({ walks, blocks, turn }: Pattern, moves: number): Pattern[] {
+  const starts = new Set(blocks.map(({ move }) => move))
+  const patterns: Pattern[] = []
+  for (let move = 1; move < moves; move += 1) {
+    if (starts.has(move)) continue
+    const at = blocks.filter((block) => block.move < move).length
+    const moved = turn.map((index) => (index >= at ? index + 1 : index))
+    for (const behind of followings)
+      for (let place = 0; place <= turn.length; place += 1)
+        patterns.push({
+          walks,
+          blocks: [...blocks.slice(0, at), { move, behind }, ...blocks.slice(at)],
+          turn: [...moved.slice(0, place), at, ...moved.slice(place)],
+        })
+  }
+  return patterns
+}
