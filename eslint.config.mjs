@@ -33,6 +33,7 @@ const coreFolders = [
   ['timing'],
   ['words'],
   ['stages', 'steps'],
+  ['cards'],
   ['planning', 'sequence', 'run'],
   ['patterns'],
   ['order'],

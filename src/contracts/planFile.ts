@@ -4,7 +4,7 @@ import { familyIds } from '@/core/chemistry/families'
 import { planNames } from '@/core/job/job'
 import { serviceIds } from '@/core/services/service'
 import { soils } from '@/core/soils/soil'
-import { acts, stageKinds, type Plan } from '@/core/plan/plan'
+import { acts, stageKinds, tapEnds, type Plan } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { verdicts } from '@/core/rules/rule'
 import { positions } from '@/core/wheel/position'
@@ -178,11 +178,22 @@ export const planFile = v.strictObject({
             sentences: v.array(v.string()),
             because: v.nullable(v.string()),
             wheelChanges: amount,
+            seconds: amount,
             shortestSeconds: amount,
             shortestWheelChanges: amount,
           }),
         ),
         null,
+      ),
+      cards: v.optional(
+        v.array(
+          v.strictObject({
+            corner: v.nullable(position),
+            person: amount,
+            taps: v.array(v.strictObject({ ends: v.picklist(tapEnds), stepIds: v.array(v.string()) })),
+          }),
+        ),
+        [],
       ),
     }),
   ),

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { runEventKinds } from '@/core/run/runState'
+import { runEventKinds } from '@/core/run/runEvent'
 import { oneOf, requestId, shortText } from './fields'
 
 /** One tap in the bay. `at` is the person's moment, so that a tap sent late still counts from when it was made. */

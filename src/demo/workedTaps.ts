@@ -1,5 +1,5 @@
 import { stagesOfStep, type Act, type Plan } from '@/core/plan/plan'
-import type { RunEvent } from '@/core/run/runState'
+import type { RunEvent } from '@/core/run/runEvent'
 
 /** How the demo shop works against the house's times: careful with the brush, quick with the gun. */
 const paces: Partial<Record<Act, number>> = {

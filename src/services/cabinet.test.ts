@@ -260,7 +260,8 @@ describe('first visits and later ones', () => {
     const fast = await replanJob(database, jobId, { wishes: v.parse(wishesFile, { prefer: 'fastest' }) })
     expect(fast.ok && fast.value.chosen).toBe('fastest')
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
-    await appendRunEvent(database, jobId, { kind: 'done', stepId: 'lookRound', at: now }, crypto.randomUUID())
+    const tapped = { kind: 'done', stepId: 'lookRound', at: now } as const
+    await appendRunEvent(database, jobId, tapped, crypto.randomUUID(), () => 1)
     const late = await replanJob(database, jobId, { wishes: v.parse(wishesFile, {}) })
     expect(late.ok).toBe(false)
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')

@@ -1,4 +1,5 @@
 import { fail, succeed, type Result } from '@/core/result'
+import { runState } from '@/core/run/runState'
 import type { RunEventInput } from '@/contracts/runEvent'
 import type { Database } from '@/data/database'
 import { appendRunEvent, findJob } from '@/data/queries/jobs'
@@ -34,6 +35,12 @@ export async function recordRunEvent(
     })
   }
   const { kind, stepId, person, requestId } = input
-  const written = await appendRunEvent(database, jobId, { kind, stepId, at, person }, requestId)
+  const written = await appendRunEvent(
+    database,
+    jobId,
+    { kind, stepId, at, person },
+    requestId,
+    (events) => runState(job.plan, events).settledCount,
+  )
   return written ? succeed(null) : fail({ path: 'id', found: jobId, mend: 'This job is already in the log.' })
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
-import { runState, type RunEvent } from '@/core/run/runState'
+import type { RunEvent } from '@/core/run/runEvent'
+import { runState } from '@/core/run/runState'
 import { takesOff } from '@/core/plan/plan'
 import { beforeGoing, leftOutBy } from './beforeGoing'
 import { planInOrder } from './orderPlan'

@@ -39,10 +39,14 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
   const walks = walksOf(made.places, problem.people)
   const ways = walks.map(({ walks: own }) => own)
   const searched = searchPattern(problem, chains, ways, clock, bySeconds)
-  const about = {
-    shortestSeconds: shortest.makespanSeconds,
-    shortestWheelChanges: calmnessOf(problem, shortest).wheelChanges,
-  }
+  const shortestWheelChanges = calmnessOf(problem, shortest).wheelChanges
+  const about = ({ makespanSeconds }: Schedule, wheelChanges: number) => ({
+    wheelChanges,
+    seconds: makespanSeconds,
+    // Two people's patterns are shorter now and then than what the search had found.
+    shortestSeconds: Math.min(makespanSeconds, shortest.makespanSeconds),
+    shortestWheelChanges: makespanSeconds < shortest.makespanSeconds ? wheelChanges : shortestWheelChanges,
+  })
   const found = searched.calmest
   const walk = found && walks.find(({ walks: own }) => own === found.pattern.walks)
   if (found && walk)
@@ -52,8 +56,7 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
         kind: 'pattern',
         sentences: sayPattern(made, chains, walk, found.pattern),
         because: null,
-        wheelChanges: found.calmness.wheelChanges,
-        ...about,
+        ...about(found.schedule, found.calmness.wheelChanges),
       },
     }
   const inPairs = pairPattern(problem, chains, ways, bySeconds)
@@ -64,8 +67,7 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
         kind: 'pattern',
         sentences: sayPairs(made, chains, inPairs.walks),
         because: null,
-        wheelChanges: inPairs.calmness.wheelChanges,
-        ...about,
+        ...about(inPairs.schedule, inPairs.calmness.wheelChanges),
       },
     }
   const calm = calmOrder(problem, shortest, clock, bySeconds)
@@ -78,8 +80,7 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
       because: Number.isFinite(longer)
         ? `The same moves at every wheel would take ${Math.max(1, Math.round(longer / 60))} min longer.`
         : 'With the same moves at every wheel something would dry or stay on too long.',
-      wheelChanges: calm.calmness.wheelChanges,
-      ...about,
+      ...about(calm.schedule, calm.calmness.wheelChanges),
     },
   }
 }

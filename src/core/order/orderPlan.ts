@@ -1,6 +1,7 @@
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/planning/makePlan'
 import { headlineOf } from '@/core/words/sayPlan'
+import { cardsOf } from '@/core/cards/cardsOf'
 import { calmnessOf } from '@/core/patterns/calmness'
 import type { OrderPattern, Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
@@ -147,6 +148,7 @@ function inOrder(
   const around = tail.end - schedule.makespanSeconds
   const plainEnd = around + (plain?.makespanSeconds ?? schedule.makespanSeconds)
   const saved = plainEnd - tail.end
+  const stepOf = new Map(plan.steps.map((step) => [step.id, step]))
   const sequence: PlanSequence = {
     people: job.crew.people,
     entries: all,
@@ -161,6 +163,12 @@ function inOrder(
           ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
           : 'One wheel after the other is as quick here: the ways take what the dwells would give.',
     pattern,
+    cards: cardsOf(
+      all.flatMap(({ stepId, person }) => {
+        const step = stepOf.get(stepId)
+        return step ? [{ step, person }] : []
+      }),
+    ),
   }
   const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
   return {
@@ -183,6 +191,7 @@ function plainPattern({ job, problem }: Ordering, schedule: Schedule): OrderPatt
     ],
     because: null,
     wheelChanges,
+    seconds: schedule.makespanSeconds,
     shortestSeconds: schedule.makespanSeconds,
     shortestWheelChanges: wheelChanges,
   }

@@ -183,6 +183,24 @@ export interface SequenceEntry {
 }
 
 /** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
+/** What a tap says: a clock has begun or ended, a question is answered, or just that it is done. */
+export const tapEnds = ['sprayed', 'rinsed', 'looked', 'tested', 'done'] as const
+export type TapEnd = (typeof tapEnds)[number]
+
+/** Lines that are ended with one tap. */
+export interface CardTap {
+  readonly ends: TapEnd
+  readonly stepIds: readonly string[]
+}
+
+/** A coming to a wheel, or something all round: what is done there before going on. */
+export interface Card {
+  readonly corner: Position | null
+  /** 0 or 1. */
+  readonly person: number
+  readonly taps: readonly CardTap[]
+}
+
 /** What there is to keep in mind of an order. */
 export interface OrderPattern {
   /** The same moves at every wheel; the shortest order made calm; the shortest as it is; one wheel at a time. */
@@ -193,7 +211,8 @@ export interface OrderPattern {
   readonly because: string | null
   /** Times somebody goes to another wheel. */
   readonly wheelChanges: number
-  /** Of the shortest order that is known, between the first wheel and the last. */
+  /** Between the first wheel and the last: of this order, and of the shortest that is known. */
+  readonly seconds: number
   readonly shortestSeconds: number
   readonly shortestWheelChanges: number
 }
@@ -210,6 +229,8 @@ export interface PlanSequence {
   readonly text: string
   /** Null in plans of earlier versions. */
   readonly pattern: OrderPattern | null
+  /** Comings to a wheel, in order of time; empty in plans of earlier versions. */
+  readonly cards: readonly Card[]
 }
 
 export interface Plan {

@@ -4,7 +4,7 @@ import { fourCorners, testJob } from '@/core/job/testJob'
 import { makePlan } from '@/core/planning/makePlan'
 import type { Plan } from '@/core/plan/plan'
 import { loggedTimes, pacesOf, type LoggedTime } from './pace'
-import type { RunEvent } from './runState'
+import type { RunEvent } from './runEvent'
 
 const plan: Plan = makePlan(
   testJob(fourCorners({ loads: { barrel: { bondedDust: 3, freshDust: 2 } } }), { service: 'decontaminate' }),

@@ -1,7 +1,8 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import { stagesOfStep, type Act, type Plan } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Plan, type Step } from '@/core/plan/plan'
 import type { Paces } from '@/core/pace/paces'
-import { runState, type RunEvent } from './runState'
+import type { RunEvent } from './runEvent'
+import { runState } from './runState'
 import { exp, log } from '@/core/quantity/steady'
 
 /** One step as it was worked. */
@@ -19,9 +20,32 @@ const believed = { least: 0.4, most: 2.5 }
 /** Taps of these say when something was looked at or waited for, not how long hands worked. */
 const notWorked: readonly Act[] = ['coolCheck']
 
+/** Steps that one tap ended. */
+interface Tapped {
+  readonly person: number | undefined
+  readonly atMilliseconds: number
+  readonly isCaughtUp: boolean
+  readonly done: readonly Step[]
+}
+
+function tapsOf(plan: Plan, events: readonly RunEvent[], people: number): Tapped[] {
+  const steps = new Map(plan.steps.map((step) => [step.id, step]))
+  const taps = new Map<string, Tapped>()
+  for (const [id, { as, tappedAt, isCaughtUp, person: tapper }] of runState(plan, events).settled) {
+    const step = steps.get(id)
+    const person = people === 1 ? 0 : tapper
+    const key = `${person} ${tappedAt.getTime()}`
+    const known = taps.get(key)
+    const done = [...(known?.done ?? []), ...(step && as === 'done' ? [step] : [])]
+    taps.set(key, { person, atMilliseconds: tappedAt.getTime(), isCaughtUp, done })
+  }
+  return [...taps.values()].sort((a, b) => a.atMilliseconds - b.atMilliseconds)
+}
+
 /**
- * How long each step of a finished job took: from the tap before it of the same person, or from the end of the dwell it had to
- * wait for, to its own tap. Steps worked in parts count by part. Where two worked, only taps that say whose they are count.
+ * How long each step of a finished job took: from the tap before its own of the same person, or from the end of the dwell it had
+ * to wait for, to its own tap. What one tap ended shares that time by its usual lengths; what was tapped in a burst to catch up
+ * teaches nothing. Steps worked in parts count by part. Where two worked, only taps that say whose they are count.
  * @param paces what the plan was already corrected by
  * @param people who worked
  */
@@ -31,30 +55,31 @@ export function loggedTimes(
   paces: Paces,
   people: number,
 ): LoggedTime[] {
-  const { settled } = runState(plan, events)
-  const taps = [...settled].sort(([, a], [, b]) => a.at.getTime() - b.at.getTime())
-  const steps = new Map(plan.steps.map((step) => [step.id, step]))
   /** When what was put on a wheel may be worked at, by wheel and stage. */
   const readyAt = new Map<string, number>()
   const lastOf = new Map<number, number>()
-  return taps.flatMap(([id, { as, at, person: tapper }]): LoggedTime[] => {
-    const step = steps.get(id)
-    const person = people === 1 ? 0 : tapper
-    if (!step) return []
-    const key = `${step.corner}.${step.stageId}`
-    const ready = readyAt.get(key) ?? 0
-    if (step.startsDwell)
-      for (const stageId of stagesOfStep(step))
-        readyAt.set(`${step.corner}.${stageId}`, at.getTime() + step.startsDwell.minSeconds * 1000)
-    if (person === undefined) return []
-    const before = lastOf.get(person)
-    lastOf.set(person, at.getTime())
-    if (before === undefined || as !== 'done' || notWorked.includes(step.act)) return []
-    const takenSeconds = (at.getTime() - Math.max(before, step.startsDwell ? 0 : ready)) / 1000
-    const houseSeconds = step.operatorSeconds / (paces[step.act]?.factor ?? 1)
-    const isHonest = takenSeconds >= honest.least * houseSeconds && takenSeconds <= honest.most * houseSeconds
-    return isHonest && houseSeconds > 0 ? [{ act: step.act, houseSeconds, takenSeconds }] : []
-  })
+  return tapsOf(plan, events, people).flatMap(
+    ({ person, atMilliseconds, isCaughtUp, done }): LoggedTime[] => {
+      const [first] = done
+      const ready = first && !first.startsDwell ? (readyAt.get(`${first.corner}.${first.stageId}`) ?? 0) : 0
+      for (const step of done)
+        if (step.startsDwell)
+          for (const stageId of stagesOfStep(step))
+            readyAt.set(`${step.corner}.${stageId}`, atMilliseconds + step.startsDwell.minSeconds * 1000)
+      if (person === undefined) return []
+      const before = lastOf.get(person)
+      lastOf.set(person, atMilliseconds)
+      const worked = done.filter(({ act }) => !notWorked.includes(act))
+      if (before === undefined || isCaughtUp || worked.length === 0) return []
+      const houseOf = (step: Step) => step.operatorSeconds / (paces[step.act]?.factor ?? 1)
+      const house = worked.reduce((sum, step) => sum + houseOf(step), 0)
+      const ratio = house > 0 ? (atMilliseconds - Math.max(before, ready)) / 1000 / house : 0
+      if (ratio < honest.least || ratio > honest.most) return []
+      return worked
+        .filter((step) => houseOf(step) > 0)
+        .map((step) => ({ act: step.act, houseSeconds: houseOf(step), takenSeconds: ratio * houseOf(step) }))
+    },
+  )
 }
 
 /** The median of what was logged for each act against the house's value, drawn towards it while little is logged. */

@@ -1,36 +1,24 @@
 import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
-
-/** Steps are settled by `done` and `skipped`; `misted` wets once more what the named step had wetted. */
-export const runEventKinds = ['done', 'skipped', 'undone', 'misted', 'mistUndone'] as const
-
-/** What happened in the bay, in order. Undo takes back the last act that still stands. */
-export interface RunEvent {
-  readonly kind: (typeof runEventKinds)[number]
-  readonly stepId: string
-  readonly at: Date
-  /** Who tapped, 0 or 1; absent where nobody said. */
-  readonly person?: number
-}
+import type { RunEvent } from './runEvent'
+import { burstWith, tapTimes, type TapTime } from './tapTimes'
 
 /** What undo would take back. */
 export interface Undoable {
-  readonly kind: 'undone' | 'mistUndone'
+  readonly kind: 'tapUndone' | 'mistUndone'
   readonly stepId: string
   readonly title: string
 }
 
 /** A step that was tapped. */
-export interface Settled {
+export interface Settled extends TapTime {
   readonly as: 'done' | 'skipped'
-  readonly at: Date
+  /** The moment of the tap; `at` is when the step was over. */
+  readonly tappedAt: Date
   readonly person?: number
 }
 
 export interface RunState {
-  /** The one thing to do now; null when all is done. */
-  readonly current: Step | null
-  readonly next: Step | null
   readonly settledCount: number
   readonly settled: ReadonlyMap<string, Settled>
   readonly clocks: readonly DwellClock[]
@@ -38,20 +26,49 @@ export interface RunState {
   readonly undoable: Undoable | null
 }
 
-const undoes = { undone: ['done', 'skipped'], mistUndone: ['misted'] } as const
+const settles = (kind: RunEvent['kind']): kind is 'done' | 'skipped' => kind === 'done' || kind === 'skipped'
 
 /** The events that still stand: nothing undone, no step settled twice, nothing of another plan. */
 function standingEvents(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): RunEvent[] {
   const standing: RunEvent[] = []
-  const isSettled = (id: string) => standing.some(({ stepId, kind }) => stepId === id && kind !== 'misted')
+  const isSettled = (id: string) => standing.some(({ stepId, kind }) => stepId === id && settles(kind))
+  const takeBack = (...gone: readonly (RunEvent | undefined)[]) => {
+    for (const event of gone) if (event) standing.splice(standing.indexOf(event), 1)
+  }
   for (const event of events) {
     const { kind, stepId } = event
     if (!steps.has(stepId)) continue
-    if (kind === 'undone' || kind === 'mistUndone') {
-      const kinds: readonly RunEvent['kind'][] = undoes[kind]
-      const last = standing.findLastIndex((one) => one.stepId === stepId && kinds.includes(one.kind))
-      if (last >= 0) standing.splice(last, 1)
-    } else if (kind === 'misted' || !isSettled(stepId)) standing.push(event)
+    const last = (isMeant: (kind: RunEvent['kind']) => boolean) =>
+      standing.findLast((one) => one.stepId === stepId && isMeant(one.kind))
+    switch (kind) {
+      case 'done':
+      case 'skipped':
+        if (!isSettled(stepId)) standing.push(event)
+        break
+      case 'misted':
+        standing.push(event)
+        break
+      case 'undone':
+        takeBack(last(settles))
+        break
+      case 'mistUndone':
+        takeBack(last((one) => one === 'misted'))
+        break
+      case 'tapUndone': {
+        const tapped = last(settles)
+        if (tapped)
+          takeBack(
+            ...burstWith(
+              tapped,
+              standing.filter((one) => settles(one.kind)),
+              steps,
+            ),
+          )
+        break
+      }
+      default:
+        kind satisfies never
+    }
   }
   return standing
 }
@@ -60,10 +77,13 @@ function standingEvents(events: readonly RunEvent[], steps: ReadonlyMap<string, 
 function clocksAfter(
   plan: Plan,
   standing: readonly RunEvent[],
+  times: ReadonlyMap<RunEvent, TapTime>,
   steps: ReadonlyMap<string, Step>,
 ): DwellClock[] {
   const clocks = new Map<string, DwellClock>()
-  for (const { stepId, kind, at } of standing) {
+  for (const event of standing) {
+    const { stepId, kind } = event
+    const at = times.get(event)?.at ?? event.at
     const step = steps.get(stepId)
     if (!step?.corner || kind === 'skipped') continue
     const key = `${step.corner}.${step.stageId}`
@@ -101,18 +121,19 @@ function clocksAfter(
 export function runState(plan: Plan, events: readonly RunEvent[], person?: number): RunState {
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
   const standing = standingEvents(events, steps)
+  const taps = standing.filter(({ kind }) => settles(kind))
+  const times = tapTimes(taps, steps)
   const settled = new Map(
-    standing.flatMap(({ stepId, kind, at, person }): [string, Settled][] =>
-      kind === 'done' || kind === 'skipped' ? [[stepId, { as: kind, at, person }]] : [],
-    ),
+    taps.flatMap((event): [string, Settled][] => {
+      const { stepId, kind, at, person: tapper } = event
+      const time = times.get(event)
+      return time && settles(kind) ? [[stepId, { as: kind, ...time, tappedAt: at, person: tapper }]] : []
+    }),
   )
-  const open = plan.steps.filter(({ id }) => !settled.has(id))
   return {
-    current: open[0] ?? null,
-    next: open[1] ?? null,
     settledCount: settled.size,
     settled,
-    clocks: clocksAfter(plan, standing, steps),
+    clocks: clocksAfter(plan, standing, times, steps),
     undoable: undoableOf(
       standing.findLast((one) => person === undefined || (one.person ?? person) === person),
       steps,
@@ -125,5 +146,5 @@ function undoableOf(last: RunEvent | undefined, steps: ReadonlyMap<string, Step>
   if (!step) return null
   return last.kind === 'misted'
     ? { kind: 'mistUndone', stepId: step.id, title: `the mist after: ${step.title}` }
-    : { kind: 'undone', stepId: step.id, title: step.title }
+    : { kind: 'tapUndone', stepId: step.id, title: step.title }
 }

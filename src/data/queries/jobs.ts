@@ -3,7 +3,7 @@ import * as v from 'valibot'
 import { conditionsFile } from '@/contracts/conditions'
 import { paceFile, wishesFile, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
-import type { RunEvent } from '@/core/run/runState'
+import type { RunEvent } from '@/core/run/runEvent'
 import type { Database, Queryable } from '../database'
 
 export interface StoredJob {
@@ -124,7 +124,7 @@ interface OpenJobRow {
   planned_for: Date | null
   started_at: Date | null
   step_count: number
-  settled: number
+  settled_count: number
   first_corner: JobFile['corners'][number]
 }
 
@@ -132,9 +132,7 @@ interface OpenJobRow {
 export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
   const rows = await database.query<OpenJobRow>(
     `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.headline, j.operator_seconds,
-       j.planned_for, j.started_at, j.step_count, j.first_corner,
-       (select count(*) filter (where kind in ('done', 'skipped')) - count(*) filter (where kind = 'undone')
-          from run_event e where e.job_id = j.id)::integer as settled
+       j.planned_for, j.started_at, j.step_count, j.first_corner, j.settled_count
      from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
      where j.finished_at is null
      order by (j.started_at is null), j.planned_for nulls last, j.created_at desc`,
@@ -148,7 +146,7 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
     operatorSeconds: row.operator_seconds,
     plannedFor: row.planned_for,
     startedAt: row.started_at,
-    progress: row.step_count > 0 ? Math.min(1, row.settled / row.step_count) : 0,
+    progress: row.step_count > 0 ? Math.min(1, row.settled_count / row.step_count) : 0,
     firstCorner: row.first_corner,
   }))
 }
@@ -199,6 +197,7 @@ export async function listFinishedJobs(
 
 /**
  * Appends an event; the same request id twice counts once, so a tap may be sent again after a dropped connection.
+ * @param countSettled how many steps of the job are settled after all its events
  * @returns false when the job is finished or gone: nothing was written
  */
 export function appendRunEvent(
@@ -206,6 +205,7 @@ export function appendRunEvent(
   jobId: string,
   event: RunEvent,
   requestId: string,
+  countSettled: (events: readonly RunEvent[]) => number,
 ): Promise<boolean> {
   return database.transaction(async (transaction) => {
     const open = await transaction.query(
@@ -219,6 +219,8 @@ export function appendRunEvent(
        on conflict (request_id) do nothing`,
       [jobId, event.kind, event.stepId, event.at, event.person ?? null, requestId],
     )
+    const events = await listRunEvents(transaction, jobId)
+    await transaction.query('update job set settled_count = $2 where id = $1', [jobId, countSettled(events)])
     return true
   })
 }

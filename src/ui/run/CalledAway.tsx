@@ -26,7 +26,9 @@ interface CalledAwayProps {
   readonly away: Away | null
   readonly nowMilliseconds: number
   readonly go: (away: Away | null) => void
-  readonly tap: (kind: 'done' | 'skipped', stepId: string) => void
+  readonly tap: (
+    ...happened: readonly { readonly kind: 'done' | 'skipped'; readonly stepId: string }[]
+  ) => void
 }
 
 /** The phone rings: what has to come off before one goes, and then how long one is away. */
@@ -39,8 +41,10 @@ export function CalledAway(props: CalledAwayProps) {
     setMinutes(null)
   }
   const rinse = (step: Step) => {
-    for (const { id } of leftOutBy(plan, step, state.settled)) tap('skipped', id)
-    tap('done', step.id)
+    tap(...leftOutBy(plan, step, state.settled).map(({ id }) => ({ kind: 'skipped', stepId: id }) as const), {
+      kind: 'done',
+      stepId: step.id,
+    })
   }
   if (away && away.untilMilliseconds > nowMilliseconds)
     return (

@@ -28,17 +28,17 @@ function restingWord(plan: Plan, state: RunState, position: Position): string {
 /** The label's time as a length that fills, and above it the film as one that runs out. */
 function ClockLengths({ clock, reading }: { clock: DwellClock; reading: ClockReading }) {
   return (
-    <div className="clock-lengths" aria-hidden>
+    <span className="clock-lengths" aria-hidden>
       {reading.filmShare !== null && (
-        <div className="clock-film">
+        <span className="clock-film">
           <span style={{ width: `${reading.filmShare * 100}%` }} />
-        </div>
+        </span>
       )}
-      <div className="clock-length">
+      <span className="clock-length">
         <span style={{ width: `${Math.min(100, (reading.elapsedSeconds / clock.maxSeconds) * 100)}%` }} />
         <i style={{ left: `${(clock.minSeconds / clock.maxSeconds) * 100}%` }} />
-      </div>
-    </div>
+      </span>
+    </span>
   )
 }
 
@@ -47,26 +47,46 @@ interface ClockStripProps {
   readonly state: RunState
   readonly positions: readonly Position[]
   readonly nowMilliseconds: number
+  /** The wheel whose card is in hand; null for a card all round. */
+  readonly inHand: Position | null
+  /** Whether something is left to do there. */
+  readonly isOpen: (position: Position) => boolean
+  /** Goes to another wheel first. */
+  readonly choose: (position: Position) => void
 }
 
 /** One tile a wheel, always in sight: what runs there, as figures, as a word and as lengths. */
-export function ClockStrip({ plan, state, positions, nowMilliseconds }: ClockStripProps) {
+export function ClockStrip({
+  plan,
+  state,
+  positions,
+  nowMilliseconds,
+  inHand,
+  isOpen,
+  choose,
+}: ClockStripProps) {
   return (
     <section className="run-clocks" aria-label="Clocks">
       {positions.map((position) => {
         const clock = urgentClock(state.clocks, position, nowMilliseconds)
         const reading = clock && readClock(clock, nowMilliseconds)
         return (
-          <div
+          <button
+            type="button"
             key={position}
             className={`run-clock${reading ? ` is-${reading.phase}` : ''}`}
             data-corner={position}
+            aria-pressed={position === inHand}
+            disabled={!isOpen(position)}
+            onClick={() => choose(position)}
           >
-            <div className="clock-where">{positionShortNames[position]}</div>
-            <div className="clock-time">{reading ? formatClock(reading.remainingSeconds) : '–'}</div>
-            <div className="clock-word">{reading ? wordOf(reading) : restingWord(plan, state, position)}</div>
+            <span className="clock-where">{positionShortNames[position]}</span>
+            <span className="clock-time">{reading ? formatClock(reading.remainingSeconds) : '–'}</span>
+            <span className="clock-word">
+              {reading ? wordOf(reading) : restingWord(plan, state, position)}
+            </span>
             {clock && reading && <ClockLengths clock={clock} reading={reading} />}
-          </div>
+          </button>
         )
       })}
     </section>

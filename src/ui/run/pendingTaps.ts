@@ -1,4 +1,4 @@
-import { runEventKinds, type RunEvent } from '@/core/run/runState'
+import { runEventKinds, type RunEvent } from '@/core/run/runEvent'
 
 /** A tap on its way to the server; the request id makes sending it twice harmless. */
 export interface PendingTap {

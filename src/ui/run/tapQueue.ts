@@ -1,4 +1,4 @@
-import type { RunEvent } from '@/core/run/runState'
+import type { RunEvent } from '@/core/run/runEvent'
 import { eventOfTap, type PendingTap } from './pendingTaps'
 import type { TapAnswer } from './sendTap'
 
@@ -79,10 +79,11 @@ export class TapQueue {
     this.publish({})
   }
 
-  add(tap: PendingTap): void {
+  /** Takes up taps made in one moment, in their order. */
+  add(...taps: readonly PendingTap[]): void {
     this.happened += 1
-    this.pending = [...this.pending, tap]
-    this.ports.keep(tap)
+    this.pending = [...this.pending, ...taps]
+    for (const tap of taps) this.ports.keep(tap)
     this.publish({ saving: this.snapshot.saving === 'offline' ? 'offline' : 'saving', refusal: null })
     void this.sendNext()
   }

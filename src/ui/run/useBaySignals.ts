@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { ClockPhase } from '@/core/run/dwellClock'
 import { isMoreSerious } from '@/core/run/urgentClock'
 
@@ -38,15 +38,21 @@ export function usePhaseSignal(
   }, [phases])
 }
 
-/** Keeps the screen awake while the page is in front; asked again after it was away. */
-export function useAwakeScreen(): void {
+/**
+ * Keeps the screen awake while the page is in front; asked again after it was away.
+ * @returns whether the browser cannot, or would not
+ */
+export function useAwakeScreen(): boolean {
+  const [maySleep, setMaySleep] = useState(false)
   useEffect(() => {
     let lock: WakeLockSentinel | null = null
     const ask = async () => {
       try {
         if (document.visibilityState === 'visible')
           lock = (await navigator.wakeLock?.request('screen')) ?? null
+        if (document.visibilityState === 'visible') setMaySleep(lock === null)
       } catch {
+        setMaySleep(true)
         // Refused on low battery; the clocks are kept by the server either way.
       }
     }
@@ -57,4 +63,5 @@ export function useAwakeScreen(): void {
       void lock?.release()
     }
   }, [])
+  return maySleep
 }

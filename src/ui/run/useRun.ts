@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { Plan } from '@/core/plan/plan'
-import { runState, type RunEvent, type RunState } from '@/core/run/runState'
+import type { RunEvent } from '@/core/run/runEvent'
+import { runState, type RunState } from '@/core/run/runState'
 import { newId } from '../newId'
 import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
 import { sendTap } from './sendTap'
@@ -14,7 +15,8 @@ const catchUpMilliseconds = 4000
 
 export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   readonly state: RunState
-  tap(kind: RunEvent['kind'], stepId: string): void
+  /** One tap, which may settle several steps. */
+  tap(...happened: readonly { readonly kind: RunEvent['kind']; readonly stepId: string }[]): void
 }
 
 async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
@@ -84,13 +86,9 @@ export function useRun(
     state,
     saving,
     refusal,
-    tap: (kind, stepId) =>
-      queue.add({
-        requestId: newId(),
-        kind,
-        stepId,
-        at: new Date(serverNow()).toISOString(),
-        person,
-      }),
+    tap: (...happened) => {
+      const at = new Date(serverNow()).toISOString()
+      queue.add(...happened.map((one) => ({ requestId: newId(), ...one, at, person })))
+    },
   }
 }

@@ -1,9 +1,12 @@
+import { Fragment } from 'react'
 import { deliveryNames } from '@/core/chemistry/family'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import type { Plan } from '@/core/plan/plan'
 import { services } from '@/core/services/service'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { formatClock, formatDuration, formatMillilitres } from '../format/format'
+import { PatternWords } from '../plan/PatternWords'
+import { cardTitle, lineTitle } from '../run/cardWords'
 
 interface JobSheetProps {
   readonly title: string
@@ -32,6 +35,9 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           .slice(11, 16)
       : formatClock(seconds)
   const people = plan.sequence?.people ?? 1
+  // Two people's cards lie in each other's way on paper: there every step names its wheel.
+  const cards = people > 1 ? [] : (plan.sequence?.cards ?? [])
+  const cardAt = new Map(cards.map((card) => [card.taps[0]?.stepIds[0], card]))
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
@@ -46,6 +52,7 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           </>
         )}
       </p>
+      {plan.sequence?.pattern && <PatternWords pattern={plan.sequence.pattern} />}
       <h2>Fill</h2>
       <ul className="sheet-fills">
         {plan.fills.map(({ container, productName, recipe, stageIds }) => (
@@ -73,22 +80,35 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           {entries.map(({ stepId, person, startSeconds }) => {
             const step = steps.get(stepId)
             if (!step) return null
+            const card = cardAt.get(stepId)
             return (
-              <tr key={stepId}>
-                <td className="sheet-box" />
-                <td className="sheet-time">{clock(startSeconds)}</td>
-                {people > 1 && <td>{person + 1}</td>}
-                <td>
-                  <b>{step.title}</b>
-                  <br />
-                  <span className="soft">
-                    {step.detail}
-                    {step.startsDwell &&
-                      `${step.startsDwell.minSeconds > 0 ? ` Dwell ${sayMinutes(step.startsDwell.minSeconds)}, rinse` : ' Rinse'} within ${sayMinutes(step.startsDwell.maxSeconds)}.`}
-                  </span>
-                </td>
-                <td>{step.tools.join(', ')}</td>
-              </tr>
+              <Fragment key={stepId}>
+                {card && (
+                  <tr className="sheet-card">
+                    <th colSpan={people > 1 ? 5 : 4} scope="rowgroup">
+                      {cardTitle(
+                        card,
+                        card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => steps.get(id) ?? [])),
+                      )}
+                    </th>
+                  </tr>
+                )}
+                <tr>
+                  <td className="sheet-box" />
+                  <td className="sheet-time">{clock(startSeconds)}</td>
+                  {people > 1 && <td>{person + 1}</td>}
+                  <td>
+                    <b>{cards.length > 0 ? lineTitle(step) : step.title}</b>
+                    <br />
+                    <span className="soft">
+                      {step.detail}
+                      {step.startsDwell &&
+                        `${step.startsDwell.minSeconds > 0 ? ` Dwell ${sayMinutes(step.startsDwell.minSeconds)}, rinse` : ' Rinse'} within ${sayMinutes(step.startsDwell.maxSeconds)}.`}
+                    </span>
+                  </td>
+                  <td>{step.tools.join(', ')}</td>
+                </tr>
+              </Fragment>
             )
           })}
         </tbody>

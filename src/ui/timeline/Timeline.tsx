@@ -14,6 +14,7 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { formatClock, formatDuration, formatTimeOfDay } from '../format/format'
+import { PatternWords } from '../plan/PatternWords'
 import type { OrderSearch } from '../plan/useOrderSearch'
 import { lanesOf, type Bar, type Lane } from './bars'
 
@@ -104,6 +105,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
           </button>
         </div>
       </div>
+      {sequence.pattern && <PatternWords pattern={sequence.pattern} />}
       <p className="timeline-sum">
         Done after <b>{formatDuration(sequence.endSeconds)}</b>. {sequence.text}{' '}
         <span className="soft">

@@ -1,0 +1,36 @@
+import type { Card, Step } from '@/core/plan/plan'
+import { cardTitle, lineTitle } from './cardWords'
+
+interface ComingProps {
+  /** The cards after the one in hand. */
+  readonly cards: readonly Card[]
+  readonly stepOf: (id: string) => Step | undefined
+  /** Everything up to a card, and the card itself, is done. */
+  readonly doneUpTo: (card: Card) => void
+}
+
+/** What comes after the card in hand; who has worked ahead says up to where. */
+export function Coming({ cards, stepOf, doneUpTo }: ComingProps) {
+  if (cards.length === 0) return null
+  return (
+    <details className="run-coming">
+      <summary>What comes, {cards.length === 1 ? 'one card' : `${cards.length} cards`}</summary>
+      <ol>
+        {cards.map((card) => {
+          const steps = card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))
+          const title = cardTitle(card, steps)
+          return (
+            <li key={steps[0]?.id}>
+              <span>
+                <b>{title}</b> {card.corner !== null && steps.map(lineTitle).join(' · ')}
+              </span>
+              <button type="button" className="link-button" onClick={() => doneUpTo(card)}>
+                Done up to here
+              </button>
+            </li>
+          )
+        })}
+      </ol>
+    </details>
+  )
+}

@@ -1,0 +1,97 @@
+import { Brush, Circle } from 'lucide-react'
+import { writeDilution } from '@/core/dilution'
+import type { Card, Stage, Step } from '@/core/plan/plan'
+import { formatClock, formatMillilitres } from '../format/format'
+import { cardTitle, lineTitle } from './cardWords'
+
+interface RunCardProps {
+  readonly card: Card
+  readonly stepOf: (id: string) => Step | undefined
+  readonly stages: readonly Stage[]
+  /** Seconds the dwell still takes; null when nothing has to be waited for. */
+  readonly dwellLeftSeconds: number | null
+  /** Limits that can no longer be kept, in plain words. */
+  readonly lost: readonly string[]
+  /** Ends one line alone. */
+  readonly tick: (step: Step) => void
+}
+
+/** A coming to a wheel: what is done there up to the next tap, and after it. */
+export function RunCard({ card, stepOf, stages, dwellLeftSeconds, lost, tick }: RunCardProps) {
+  const steps = (ids: readonly string[]): Step[] => ids.flatMap((id) => stepOf(id) ?? [])
+  const [now, ...later] = card.taps.map(({ stepIds }) => steps(stepIds))
+  const all = [...(now ?? []), ...later.flat()]
+  const cautions = [...new Set((now ?? []).flatMap((step) => step.cautions))]
+  return (
+    <>
+      {lost.map((text) => (
+        <p key={text} className="caution run-lost">
+          {text}
+        </p>
+      ))}
+      <h1>{cardTitle(card, all)}</h1>
+      {dwellLeftSeconds !== null && (
+        <p className="run-detail">
+          <b>Let it dwell {formatClock(dwellLeftSeconds)} more.</b> Then:
+        </p>
+      )}
+      <ol className="run-lines">
+        {now?.map((step) => (
+          <li key={step.id}>
+            <Line
+              step={step}
+              stage={stages.find(({ id }) => id === step.stageId)}
+              isOnly={now.length === 1}
+            />
+            {now.length > 1 && (
+              <button
+                type="button"
+                className="run-tick"
+                aria-label={`Done: ${lineTitle(step)}`}
+                onClick={() => tick(step)}
+              >
+                <Circle aria-hidden size={26} />
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      {cautions.length > 0 && (
+        <ul className="run-cautions">
+          {cautions.map((caution) => (
+            <li key={caution} className="caution">
+              {caution}
+            </li>
+          ))}
+        </ul>
+      )}
+      {later.length > 0 && (
+        <p className="run-later soft">Then here: {later.flat().map(lineTitle).join(' · ')}</p>
+      )}
+    </>
+  )
+}
+
+/** One act of a card: what, how, with what. */
+function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; isOnly: boolean }) {
+  const { recipe } = stage ?? {}
+  return (
+    <div className="run-line">
+      <b>{lineTitle(step)}</b>
+      {(isOnly || step.act === 'lookAgain') && <span>{step.detail}</span>}
+      {step.tools.length > 0 && (
+        <span className="run-tools">
+          <Brush aria-hidden size={17} /> {step.tools.join(', ')}
+        </span>
+      )}
+      {stage && recipe && step.act === 'spray' && (
+        <span className="soft">
+          {writeDilution({ from: recipe.realFraction, to: recipe.realFraction })}
+          {isOnly && `: ${formatMillilitres(recipe.concentrateMillilitres)} product`}
+          {isOnly && recipe.waterMillilitres > 0 && `, ${formatMillilitres(recipe.waterMillilitres)} water`}
+          {isOnly && ` for ${stage.corners.length === 1 ? 'this wheel' : `${stage.corners.length} wheels`}`}
+        </span>
+      )}
+    </div>
+  )
+}
