@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { tapOnce } from './jobActions'
 import { expect, test } from './server'
 
 async function openRun(page: Page, vehicle: string): Promise<void> {
@@ -25,9 +26,7 @@ async function workToFirstSpray(page: Page): Promise<void> {
   const button = page.locator('.run-acts .btn-primary')
   for (let taps = 0; taps < 10; taps += 1) {
     const sprays = (await button.textContent()) === 'Sprayed'
-    const step = await page.locator('.run-now h1').textContent()
-    await button.click()
-    await expect(page.locator('.run-now h1')).not.toHaveText(step ?? '')
+    await tapOnce(page)
     if (sprays) return
   }
   throw new Error('nothing was sprayed')
@@ -84,16 +83,23 @@ test('the clock is right on a device whose own clock is half an hour off', async
 test('undo takes the last tap back, and a skipped step stays skipped after a reload', async ({ page }) => {
   await openRun(page, 'Pellam Four')
   const title = page.locator('.run-now h1')
-  await expect(title).toHaveText('Look round every wheel')
-  await page.locator('.run-acts .btn-primary').click()
-  await expect(title).toHaveText('Cool and in the shade?')
+  const line = (name: string) => page.locator('.run-line b', { hasText: name })
+  await expect(title).toHaveText('Before you start')
+  // A line of the card can be ticked alone.
+  await page.getByRole('button', { name: 'Done: Look round every wheel' }).click()
+  await expect(line('Look round every wheel')).toHaveCount(0)
   await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(title).toHaveText('Look round every wheel')
+  await expect(line('Look round every wheel')).toBeVisible()
+  // The big button ends the card, and undo takes all of it back.
+  await tapOnce(page)
+  await expect(title).not.toHaveText('Before you start')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(title).toHaveText('Before you start')
   await page.getByRole('button', { name: /^Skip/ }).click()
-  await expect(title).toHaveText('Cool and in the shade?')
-  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+  await expect(title).not.toHaveText('Before you start')
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 4/)
   await page.reload()
-  await expect(title).toHaveText('Cool and in the shade?')
+  await expect(title).not.toHaveText('Before you start')
 })
 
 test('a tap without connection is kept and sent when the connection is back', async ({ page, context }) => {
@@ -101,11 +107,11 @@ test('a tap without connection is kept and sent when the connection is back', as
   await context.setOffline(true)
   await page.locator('.run-acts .btn-primary').click()
   await expect(page.locator('.run-state [role=status]')).toContainText('kept on this device')
-  await expect(page.locator('.run-now h1')).toHaveText('Cool and in the shade?')
+  await expect(page.locator('.run-now h1')).not.toHaveText('Before you start')
   await context.setOffline(false)
-  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 4/)
   await page.reload()
-  await expect(page.locator('.run-now h1')).toHaveText('Cool and in the shade?')
+  await expect(page.locator('.run-now h1')).not.toHaveText('Before you start')
 })
 
 test('a job cannot end while chemistry is on a wheel', async ({ page }) => {

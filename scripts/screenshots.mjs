@@ -34,10 +34,10 @@ async function workUntilWet(page, more) {
   await page.goto(`${page.url()}/run`)
   const done = page.locator('.run-acts .btn-primary')
   for (let taps = 0, wetAt = null; wetAt === null || taps < wetAt + more; taps += 1) {
-    const title = await page.locator('.run-now h1').textContent()
+    const settled = await page.locator('.run').getAttribute('data-settled')
     if (wetAt === null && (await done.textContent()) === 'Sprayed') wetAt = taps
     await done.click()
-    await page.locator('.run-now h1', { hasNotText: title }).waitFor()
+    await page.locator(`.run:not([data-settled="${settled}"])`).waitFor()
   }
   await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
 }

@@ -29,7 +29,8 @@ function tapsOf(steps: readonly Step[], isQuiet: (step: Step, stageId: string) =
     const ends = ((): TapEnd | null => {
       if (step.act === 'lookAgain') return 'looked'
       if (step.act === 'testSpot') return 'tested'
-      const next = later[0]
+      // A mist is waited for and begins the film's time anew.
+      if (step.act === 'reMist' || next?.act === 'reMist') return step.startsDwell ? 'sprayed' : 'done'
       // What is sprayed in one go is told with one tap.
       if (isLoud(step, later) && !(next && isLoud(next, later.slice(1)))) return 'sprayed'
       const off = [step.stopsDwellOf, ...(step.alsoStops ?? [])].filter((id) => id !== null)

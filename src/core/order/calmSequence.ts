@@ -79,7 +79,7 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
       sentences: sayFree(made, problem, calm.schedule),
       because: Number.isFinite(longer)
         ? `The same moves at every wheel would take ${Math.max(1, Math.round(longer / 60))} min longer.`
-        : 'With the same moves at every wheel something would dry or stay on too long.',
+        : 'No order with the same moves at every wheel comes near it.',
       ...about(calm.schedule, calm.calmness.wheelChanges),
     },
   }

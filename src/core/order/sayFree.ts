@@ -11,7 +11,7 @@ const fewDetours = 2
 
 /** An order that is no pattern, in two sentences at the most: one wheel after the other where little else is done in between. */
 export function sayFree(made: PlanProblem, problem: SequenceProblem, schedule: Schedule): string[] {
-  const byList = ['There is too much short waiting for one pattern: go by the cards, one after the other.']
+  const byList = ['No one pattern fits here: go by the cards, one after the other.']
   if (problem.people > 1) return byList
   const visits = visitsOf(problem, orderOfPerson(problem, schedule, 0))
   const placeOf = (visit: Visit) => made.places[problem.operations[visit[0] as number]?.place ?? -1]

@@ -30,8 +30,8 @@ export interface ClockReading {
   readonly filmShare: number | null
 }
 
-/** Share of the time between dwell and limit at which the warning turns warm. */
-const warmShare = 0.7
+/** The warning turns warm in this last share of the time between dwell and limit, but not earlier than so many seconds before it. */
+const warm = { share: 0.3, mostSeconds: 90 }
 /** A film is called nearly dry in its last third, but not earlier than this before its end, s. */
 const nearlyDry = { share: 1 / 3, mostSeconds: 60 }
 
@@ -62,8 +62,8 @@ export function readClock(clock: DwellClock, nowMilliseconds: number): ClockRead
   if (labelLeft < 0) return says('over', 'label')
   if (filmLeft < 0) return says('dry', 'film')
   const first = filmLeft < labelLeft ? 'film' : 'label'
-  if (elapsedSeconds >= minSeconds && elapsedSeconds >= minSeconds + (maxSeconds - minSeconds) * warmShare)
-    return says('rinseNow', first)
+  const warmSeconds = Math.min((maxSeconds - minSeconds) * warm.share, warm.mostSeconds)
+  if (elapsedSeconds >= minSeconds && labelLeft <= warmSeconds) return says('rinseNow', first)
   if (filmLeft <= Math.min(nearlyDry.mostSeconds, (wetSeconds ?? 0) * nearlyDry.share))
     return says('keepWet', 'film')
   return elapsedSeconds < minSeconds ? says('dwelling', 'dwell') : says('ready', first)

@@ -30,7 +30,9 @@ const usualSeconds = (events: readonly RunEvent[], steps: ReadonlyMap<string, St
 /** One person's taps; what was tapped in one moment is one tap, and quick ones after each other are a burst. */
 function burstsOf(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): Burst[] {
   const taps: Tap[] = []
-  for (const event of events) {
+  // Taps of several devices, or from a pocket without network, may come in later than they were made.
+  const inTime = [...events].sort((a, b) => a.at.getTime() - b.at.getTime())
+  for (const event of inTime) {
     const at = event.at.getTime()
     const last = taps.at(-1)
     if (last?.at === at) last.events.push(event)
@@ -67,7 +69,8 @@ function usualEnds(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>
     const step = steps.get(stepId)
     if (!step || kind !== 'done') return now
     const key = (stageId: string | null) => `${step.corner}.${stageId}`
-    if (!step.startsDwell) now = Math.max(now, readyAt.get(key(step.stageId)) ?? 0)
+    // A fresh round and a mist do not wait.
+    if (!step.startsDwell && step.act !== 'reMist') now = Math.max(now, readyAt.get(key(step.stageId)) ?? 0)
     now += step.operatorSeconds
     if (step.startsDwell)
       for (const stageId of stagesOfStep(step)) readyAt.set(key(stageId), now + step.startsDwell.minSeconds)

@@ -92,6 +92,9 @@ export function PlanBoard(props: PlanBoardProps) {
         <div className="plan-head">
           <div aria-live="polite">
             <PlanAnswer plan={plan} />
+            {plan.sequence?.pattern && (
+              <p className="plan-pattern">{plan.sequence.pattern.sentences.join(' ')}</p>
+            )}
             <div className="plan-figures">
               <span>
                 <b>{formatMoney(plan.costMinor, plan.currency)}</b> product

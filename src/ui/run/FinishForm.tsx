@@ -11,10 +11,13 @@ import { useSending } from '../form/useSending'
 /** The last step: how it went, in one tap and maybe a line. */
 export function FinishForm({
   jobId,
+  saving,
   end,
   back,
 }: {
   readonly jobId: string
+  /** Whether the last taps are on the server: only then the job can be written down. */
+  readonly saving: 'saved' | 'saving' | 'offline'
   readonly end: FormAction<FinishInput>
   readonly back: () => void
 }) {
@@ -65,10 +68,16 @@ export function FinishForm({
         Writes the visit, takes what was used off the stock and starts the clocks of the protection.
       </p>
       <div aria-live="polite">
+        {saving === 'saving' && <p className="soft">The last taps are on their way …</p>}
+        {saving === 'offline' && (
+          <p className="soft">
+            No connection: the taps are kept on this device, and it is written down with them.
+          </p>
+        )}
         <ProblemAlert problems={problems} />
       </div>
       <div className="chips">
-        <Button type="submit" disabled={busy} style={{ minHeight: 72, minWidth: 200 }}>
+        <Button type="submit" disabled={busy || saving !== 'saved'} style={{ minHeight: 72, minWidth: 200 }}>
           {busy ? 'Writing …' : 'Write it down'}
         </Button>
         <Button variant="outline-secondary" onClick={back} style={{ minHeight: 72 }}>

@@ -133,6 +133,7 @@ export function RunView({
     return (
       <FinishForm
         jobId={jobId}
+        saving={saving}
         end={end}
         back={() => {
           setEnding(false)
@@ -163,7 +164,10 @@ export function RunView({
   const wheelLoads = loads.find(({ position }) => position === shownAt)?.loads ?? []
 
   return (
-    <div className={`run${device.isFar ? ' is-far' : ''}${device.isLeftHanded ? ' is-left' : ''}`}>
+    <div
+      className={`run${device.isFar ? ' is-far' : ''}${device.isLeftHanded ? ' is-left' : ''}`}
+      data-settled={state.settledCount}
+    >
       <ClockStrip
         plan={plan}
         state={state}
@@ -258,9 +262,11 @@ export function RunView({
             Leave
           </Link>
         </div>
+        {refusal && <ProblemAlert problems={[{ path: '', found: '', mend: refusal }]} />}
+      </div>
+      <div className="run-more">
         <Coming cards={others} stepOf={stepOf} doneUpTo={doneUpTo} />
         <BayDeviceChoice device={device} change={changeDevice} maySleep={maySleep} />
-        {refusal && <ProblemAlert problems={[{ path: '', found: '', mend: refusal }]} />}
       </div>
     </div>
   )
