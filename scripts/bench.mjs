@@ -1,4 +1,5 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
+import { benchBay } from '../bench/bay.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
@@ -12,6 +13,7 @@ import { say } from './lib/run.mjs'
 const parts = {
   choice: benchChoice,
   reference: benchReference,
+  bay: benchBay,
   sequence: benchSequence,
   tight: benchTight,
   responsive: benchResponsive,

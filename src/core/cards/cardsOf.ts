@@ -10,6 +10,9 @@ export interface Given {
 /** A clock that runs no longer than this before the same hands rinse it off needs no tap, s. */
 const shortSeconds = 30
 
+/** A tap comes no later for a step as short as this, s. */
+const momentSeconds = 20
+
 /** Whether somebody has to be told when this step ended, because a clock runs while they do something else or wait. */
 function isLoud(step: Step, later: readonly Step[]): boolean {
   if (!step.startsDwell) return false
@@ -34,7 +37,12 @@ function tapsOf(steps: readonly Step[], isQuiet: (step: Step, stageId: string) =
       // What is sprayed in one go is told with one tap.
       if (isLoud(step, later) && !(next && isLoud(next, later.slice(1)))) return 'sprayed'
       const off = [step.stopsDwellOf, ...(step.alsoStops ?? [])].filter((id) => id !== null)
-      if (off.some((stageId) => !isQuiet(step, stageId))) return 'rinsed'
+      // What follows at once and has a tap of its own tells of the rinse, too.
+      const isTold =
+        next &&
+        next.operatorSeconds <= momentSeconds &&
+        (next.act === 'lookAgain' || isLoud(next, later.slice(1)))
+      if (!isTold && off.some((stageId) => !isQuiet(step, stageId))) return 'rinsed'
       return null
     })()
     if (ends === null && next) return

@@ -7,6 +7,7 @@ import { solveSequence } from '@/core/sequence/solve'
 import { positionNames } from '@/core/wheel/position'
 import { faultsOf } from '@/core/sequence/verify'
 import { solveWithin } from './orderPlan'
+import { calmShare } from './calmSequence'
 import { planProblem, restWhy } from './planProblem'
 import type { SettledStep } from './settledSteps'
 
@@ -260,9 +261,22 @@ export function resume(
       dropped: [...left, ...rest.dropped],
     }
   }
-  const schedule = [solveWithin(kept.problem, effort).schedule, urgentFirst(kept.problem, urgentEffort)]
-    .filter((one) => one !== null)
-    .sort((a, b) => a.makespanSeconds - b.makespanSeconds)[0]
+  const anew = shortestOf([
+    solveWithin(kept.problem, effort).schedule,
+    urgentFirst(kept.problem, urgentEffort),
+  ])
+  // Who has a pattern in mind keeps it, unless it costs more than a calm order may.
+  const inPattern = shortestOf(
+    [openIds, urgentBefore(kept.problem, openIds)].map((operations) =>
+      scheduleOf(kept.problem, { operations, people: operations.map(personOf) }),
+    ),
+  )
+  const isKept =
+    job.schools.order === 'calm' &&
+    inPattern !== undefined &&
+    faultsOf(kept.problem, inPattern).length === 0 &&
+    inPattern.makespanSeconds <= calmShare * (anew?.makespanSeconds ?? Infinity)
+  const schedule = isKept ? inPattern : anew
   return {
     entries: schedule
       ? entriesOf(schedule)
@@ -273,6 +287,24 @@ export function resume(
     lost: kept.lost.map(say),
     dropped: [],
   }
+}
+
+const shortestOf = (schedules: readonly (Schedule | null)[]): Schedule | undefined =>
+  schedules.filter((one) => one !== null).sort((a, b) => a.makespanSeconds - b.makespanSeconds)[0]
+
+/** The order as it was planned, but what is wet now is seen to first, the nearest limit before all. */
+function urgentBefore(problem: SequenceProblem, planned: readonly number[]): number[] {
+  const { lags, done, operations } = problem
+  const deadline = ({ from, maxSeconds }: Lag): number => (done?.get(from) ?? 0) + (maxSeconds ?? Infinity)
+  const urgent = lags
+    .filter(({ from, to, maxSeconds }) => maxSeconds !== null && done?.has(from) && !done.has(to))
+    .sort((a, b) => deadline(a) - deadline(b))
+    .flatMap(({ to }) =>
+      planned
+        .slice(0, planned.indexOf(to) + 1)
+        .filter((id) => operations[id]?.place === operations[to]?.place),
+    )
+  return [...new Set([...urgent, ...planned])]
 }
 
 /**

@@ -63,14 +63,14 @@ export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pa
     const own = pattern.turn
       .map((at) => inRounds[at])
       .filter((block) => block?.round === number && block.words !== '') as typeof inRounds
-    if (own.length === 1) return own[0]?.words ?? ''
-    // The longest coming is the one that is spoken of; the others are before or behind it.
-    const main = [...own].sort((a, b) => b.upTo - b.move - (a.upTo - a.move))[0]
-    const from = own.findIndex((block) => block === main)
+    // Told from the block that begins a wheel on; what a turn works before it belongs to the next turn then.
+    const from = own.findIndex((block) => own.every(({ move }) => block.move <= move))
+    const base = own[from]?.behind ?? 0
     return [...own.slice(from), ...own.slice(0, from)]
-      .map((block) =>
-        block === main ? block.words : `${block.words} ${where(block.behind - (main?.behind ?? 0))}`,
-      )
+      .map((block, at) => {
+        const isNextTurn = at >= own.length - from
+        return at === 0 ? block.words : `${block.words} ${where(block.behind - base - (isNextTurn ? 1 : 0))}`
+      })
       .join(', then ')
   })
   const only = exceptionOf(made, chains)

@@ -60,14 +60,7 @@ const tap = (
   id: string,
   event: Partial<RunEvent> & { stepId: string },
   requestId: string = crypto.randomUUID(),
-) =>
-  appendRunEvent(
-    database,
-    id,
-    { kind: 'done', at: start, ...event },
-    requestId,
-    (events) => events.length,
-  )
+) => appendRunEvent(database, id, { kind: 'done', at: start, ...event }, requestId, (events) => events.length)
 
 describe('taps', () => {
   it('come back as they were stored, in order, with who tapped where that was said', async () => {
