@@ -1,27 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Step } from '@/core/plan/plan'
+import { testStep } from '@/core/plan/testStep'
 import type { Position } from '@/core/wheel/position'
 import { cardsOf, tapCount } from './cardsOf'
 
-const step = (id: string, corner: Position | null, changes: Partial<Step> = {}): Step => ({
-  id,
-  act: 'scrub',
-  corner,
-  stageId: null,
-  title: id,
-  detail: '',
-  zones: [],
-  tools: [],
-  operatorSeconds: 30,
-  startsDwell: null,
-  stopsDwellOf: null,
-  wetLimitSeconds: null,
-  part: null,
-  why: '',
-  cautions: [],
-  ...changes,
-})
+const step = (id: string, corner: Position | null, changes: Partial<Step> = {}): Step =>
+  testStep(id, { corner, operatorSeconds: 30, ...changes })
 const spray = (id: string, stageId: string, minSeconds: number, corner: Position = 'frontLeft') =>
   step(id, corner, { act: 'spray', stageId, startsDwell: { minSeconds, maxSeconds: 300 } })
 const rinse = (id: string, stageId: string, alsoStops: string[] = [], corner: Position = 'frontLeft') =>

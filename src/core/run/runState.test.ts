@@ -1,27 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Plan, Step } from '@/core/plan/plan'
+import { testStep } from '@/core/plan/testStep'
 import type { RunEvent } from './runEvent'
 import { runState } from './runState'
 
-const step = (id: string, changes: Partial<Step> = {}): Step => ({
-  id,
-  act: 'rinse',
-  corner: 'frontLeft',
-  stageId: 'iron',
-  title: id,
-  detail: '',
-  zones: [],
-  tools: [],
-  operatorSeconds: 10,
-  startsDwell: null,
-  stopsDwellOf: null,
-  wetLimitSeconds: null,
-  part: null,
-  why: '',
-  cautions: [],
-  ...changes,
-})
+const step = (id: string, changes: Partial<Step> = {}): Step =>
+  testStep(id, { act: 'rinse', stageId: 'iron', ...changes })
 const dwell = { minSeconds: 60, maxSeconds: 300 }
 const plan = {
   stages: [{ id: 'iron', productName: 'House iron remover' }],

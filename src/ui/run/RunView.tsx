@@ -2,10 +2,8 @@
 
 import { CloudOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { cardsOf } from '@/core/cards/cardsOf'
-import { givenUpBy, stepsLeft } from '@/core/order/stepsLeft'
 import type { Card, Step } from '@/core/plan/plan'
 import { readClock } from '@/core/run/dwellClock'
 import type { RunEvent } from '@/core/run/runEvent'
@@ -27,6 +25,7 @@ import { Coming } from './Coming'
 import { FinishForm } from './FinishForm'
 import { KeepWet } from './KeepWet'
 import { RunCard } from './RunCard'
+import { useBayCards } from './useBayCards'
 import { useBayDevice } from './useBayDevice'
 import { useAwakeScreen, usePhaseSignal } from './useBaySignals'
 import { useOrder } from './useOrder'
@@ -73,7 +72,6 @@ export function RunView({
   const [ending, setEnding] = useState(false)
   const maySleep = useAwakeScreen()
   const [device, changeDevice] = useBayDevice()
-  const [chosen, setChosen] = useState<Position | null>(null)
   const positions = wheels.map(({ position }) => position)
   const readings = state.clocks.map((clock) => ({ clock, reading: readClock(clock, nowMilliseconds) }))
   usePhaseSignal(
@@ -82,54 +80,21 @@ export function RunView({
 
   const [away, setAway] = useState<Away | null>(null)
   const order = useOrder(jobFile, plan, state, serverNow, away)
-  const stepOf = useMemo(() => {
-    const steps = new Map(plan.steps.map((step) => [step.id, step]))
-    return (id: string): Step | undefined => steps.get(id)
-  }, [plan.steps])
-  const cardsFor = (who: number | undefined): Card[] =>
-    cardsOf(
-      stepsLeft(plan, state, order, who ?? null)
-        .filter(({ act }) => act !== 'writeDown')
-        .map((step) => ({ step, person: who ?? 0 })),
-    )
-  const cards = cardsFor(person)
-  // Who went to another wheel first finds its card; the rest follows.
-  const card = cards.find(({ corner }) => corner !== null && corner === chosen) ?? cards[0]
-  const others = cards.filter((one) => one !== card)
-  const [tapNow] = card?.taps ?? []
-  const inHand = tapNow?.stepIds.flatMap((id) => stepOf(id) ?? []) ?? []
-  const [current] = inHand
-
+  const bay = useBayCards(plan, state, order, person, tap)
+  const { inHand, others, stepOf } = bay
   const { undoable } = state
   const undo = () => undoable && tap({ kind: undoable.kind, stepId: undoable.stepId })
-  const settle = (steps: readonly Step[]) => {
-    // What has to come off at once is not brushed any more: that is left out, and kept so.
-    const givenUp = steps.flatMap((step) => givenUpBy(step, plan, order, state))
-    tap(
-      ...givenUp.map((stepId) => ({ kind: 'skipped', stepId }) as const),
-      ...steps
-        .filter(({ id }) => !givenUp.includes(id))
-        .map(({ id }) => ({ kind: 'done', stepId: id }) as const),
-    )
-    if (card && steps.length >= card.taps.flatMap(({ stepIds }) => stepIds).length) setChosen(null)
-  }
-  const isEnding = ending || !card || !current || !tapNow
-  const finish = () => !isEnding && settle(inHand)
-  const doneUpTo = (last: Card) => {
-    const upTo = [...(card ? [card] : []), ...others.slice(0, others.indexOf(last) + 1)]
-    settle(
-      upTo.flatMap(({ taps }) => taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))),
-    )
-  }
+  const isOver = ending || !inHand
+  const finish = () => !isOver && bay.settle(inHand.steps)
   useRemote(finish, undo)
   const urgent = readings.find(({ reading }) => ['rinseNow', 'over'].includes(reading.phase))
   const spoken = urgent
     ? `Rinse ${positionNames[urgent.clock.corner].toLowerCase()} now`
-    : card && current
-      ? `${cardTitle(card, inHand)}: ${inHand.map(lineTitle).join(', ')}`
+    : inHand
+      ? `${cardTitle(inHand.card, inHand.steps)}: ${inHand.steps.map(lineTitle).join(', ')}`
       : ''
   useSpeech(spoken, device.speaks)
-  if (isEnding) {
+  if (isOver) {
     return (
       <FinishForm
         jobId={jobId}
@@ -143,13 +108,13 @@ export function RunView({
     )
   }
 
-  const shownAt = current.corner ?? positions[0]
+  const { card, steps } = inHand
+  const shownAt = card.corner ?? positions[0]
   const wheel = wheels.find(({ position }) => position === shownAt)
   const clock = shownAt ? urgentClock(state.clocks, shownAt, nowMilliseconds) : null
   const reading = clock && readClock(clock, nowMilliseconds)
-  const dwellLeft = dwellLeftSeconds(state.clocks, current, nowMilliseconds)
-  const theirs = isShared ? cardsFor(1 - who)[0]?.taps[0]?.stepIds.flatMap((id) => stepOf(id) ?? []) : []
-  const drying = filmToWet(state.clocks, [...inHand, ...(theirs ?? [])], nowMilliseconds)
+  const dwellLeft = steps[0] ? dwellLeftSeconds(state.clocks, steps[0], nowMilliseconds) : null
+  const drying = filmToWet(state.clocks, [...steps, ...bay.theirs], nowMilliseconds)
   const ring: RingMark | undefined =
     clock && reading
       ? {
@@ -158,7 +123,7 @@ export function RunView({
           film: reading.filmShare,
         }
       : undefined
-  const zonesInHand = [...new Set(inHand.flatMap(({ zones }) => zones))]
+  const zonesInHand = [...new Set(steps.flatMap(({ zones }) => zones))]
   const wetStages = state.clocks.filter(({ corner }) => corner === shownAt).map(({ stageId }) => stageId)
   const wetZones = plan.stages.filter(({ id }) => wetStages.includes(id)).flatMap(({ zones }) => zones)
   const wheelLoads = loads.find(({ position }) => position === shownAt)?.loads ?? []
@@ -174,8 +139,8 @@ export function RunView({
         positions={positions}
         nowMilliseconds={nowMilliseconds}
         inHand={card.corner}
-        isOpen={(position) => cards.some(({ corner }) => corner === position)}
-        choose={setChosen}
+        isOpen={(position) => bay.cards.some(({ corner }) => corner === position)}
+        choose={bay.choose}
       />
       <div className="run-now" aria-live="polite">
         {isShared && <WhoChips who={who} choose={setWho} />}
@@ -185,7 +150,7 @@ export function RunView({
           stages={plan.stages}
           dwellLeftSeconds={dwellLeft}
           lost={order?.lost ?? []}
-          tick={(step) => settle([step])}
+          tick={(step) => bay.settle([step])}
         />
       </div>
       {wheel && (
@@ -193,7 +158,7 @@ export function RunView({
           <WheelDrawing
             {...wheel}
             id="run"
-            label={`${positionNames[wheel.position]}: ${inHand.map(lineTitle).join(', ')}`}
+            label={`${positionNames[wheel.position]}: ${steps.map(lineTitle).join(', ')}`}
             loads={loadsOfEntries(wheelLoads)}
             highlighted={zonesInHand.length > 0 ? zonesInHand : undefined}
             wet={wetZones}
@@ -216,7 +181,7 @@ export function RunView({
           />
         )}
         <Button className="btn-done" onClick={finish}>
-          {buttonWord(tapNow, inHand)}
+          {buttonWord(inHand.tap, steps)}
         </Button>
         <Button
           variant="outline-secondary"
@@ -239,8 +204,8 @@ export function RunView({
           <button
             type="button"
             className="link-button"
-            aria-label={`Skip: ${inHand.map(({ title }) => title).join(', ')}`}
-            onClick={() => tap(...inHand.map(({ id }) => ({ kind: 'skipped', stepId: id }) as const))}
+            aria-label={`Skip: ${steps.map(({ title }) => title).join(', ')}`}
+            onClick={() => bay.skip(steps)}
           >
             Skip
           </button>
@@ -265,7 +230,7 @@ export function RunView({
         {refusal && <ProblemAlert problems={[{ path: '', found: '', mend: refusal }]} />}
       </div>
       <div className="run-more">
-        <Coming cards={others} stepOf={stepOf} doneUpTo={doneUpTo} />
+        <Coming cards={others} stepOf={stepOf} doneUpTo={bay.settleUpTo} />
         <BayDeviceChoice device={device} change={changeDevice} maySleep={maySleep} />
       </div>
     </div>
