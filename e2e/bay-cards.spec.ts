@@ -10,7 +10,7 @@ async function startJob(page: Page, set: string, service: string): Promise<void>
   await page.getByLabel('Service').selectOption(service)
   await page.getByRole('button', { name: 'Plan it' }).click()
   await page.getByRole('link', { name: 'Start in the bay' }).click()
-  await expect(page.locator('.run-lines')).toBeVisible()
+  await expect(page.locator('.run[data-live=true]')).toBeVisible()
 }
 const settledOf = async (page: Page) => Number(await page.locator('.run').getAttribute('data-settled'))
 const ending = (page: Page) => page.getByRole('heading', { name: 'How did it go?' })
@@ -46,7 +46,7 @@ test('who has worked ahead says up to where, and takes it back as one', async ({
     expect((await page.request.post(`/api/jobs/${jobId}/events`, { data })).ok()).toBe(true)
   }
   await page.reload()
-  await expect(page.locator('.run')).toHaveAttribute('data-settled', '3')
+  await expect(page.locator('.run[data-live=true]')).toHaveAttribute('data-settled', '3')
   const before = await settledOf(page)
   await page.getByText(/^What comes, /).click()
   await page.getByRole('button', { name: 'Done up to here' }).nth(1).click()

@@ -21,6 +21,8 @@ export async function openDeeper(
 
 /** Taps the big button once and waits until it has counted. */
 export async function tapOnce(page: Page): Promise<void> {
+  // Before the page lives a tap is lost.
+  await expect(page.locator('.run[data-live=true]')).toBeVisible()
   const before = await page.locator('.run').getAttribute('data-settled')
   await page.locator('.run-acts > .btn-primary').click()
   await expect(page.locator(`.run[data-settled="${before}"]`)).toHaveCount(0)
@@ -30,6 +32,7 @@ export async function tapOnce(page: Page): Promise<void> {
 export async function workThrough(page: Page, tap: () => Promise<void>): Promise<number> {
   let taps = 0
   const finish = page.getByRole('heading', { name: 'How did it go?' })
+  await expect(page.locator('.run[data-live=true]')).toBeVisible()
   for (;;) {
     if (await finish.isVisible()) return taps
     const before = await page.locator('.run').getAttribute('data-settled')

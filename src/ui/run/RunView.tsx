@@ -2,7 +2,7 @@
 
 import { CloudOff, Undo2 } from 'lucide-react'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useState, useSyncExternalStore } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Card, Step } from '@/core/plan/plan'
 import { readClock } from '@/core/run/dwellClock'
@@ -48,6 +48,8 @@ interface RunViewProps {
   readonly end: FormAction<FinishInput>
 }
 
+const nothingChanges = () => () => {}
+
 const ringTones = {
   dwelling: 'chemistry', ready: 'ready', keepWet: 'warm', rinseNow: 'warm', dry: 'warm', over: 'warm',
 } as const // prettier-ignore
@@ -71,6 +73,12 @@ export function RunView({
   const { state, saving, refusal, tap } = useRun(jobId, plan, events, serverNow, person)
   const [ending, setEnding] = useState(false)
   const maySleep = useAwakeScreen()
+  // Drawn by the server it does not hear taps yet.
+  const isLive = useSyncExternalStore(
+    nothingChanges,
+    () => true,
+    () => false,
+  )
   const [device, changeDevice] = useBayDevice()
   const positions = wheels.map(({ position }) => position)
   const readings = state.clocks.map((clock) => ({ clock, reading: readClock(clock, nowMilliseconds) }))
@@ -114,7 +122,11 @@ export function RunView({
   const clock = shownAt ? urgentClock(state.clocks, shownAt, nowMilliseconds) : null
   const reading = clock && readClock(clock, nowMilliseconds)
   const dwellLeft = steps[0] ? dwellLeftSeconds(state.clocks, steps[0], nowMilliseconds) : null
-  const drying = filmToWet(state.clocks, [...steps, ...bay.theirs], nowMilliseconds)
+  const drying = filmToWet(
+    state.clocks,
+    [steps[0], bay.theirs[0]].filter((step) => step !== undefined),
+    nowMilliseconds,
+  )
   const ring: RingMark | undefined =
     clock && reading
       ? {
@@ -132,6 +144,7 @@ export function RunView({
     <div
       className={`run${device.isFar ? ' is-far' : ''}${device.isLeftHanded ? ' is-left' : ''}`}
       data-settled={state.settledCount}
+      data-live={isLive}
     >
       <ClockStrip
         plan={plan}
