@@ -16,8 +16,11 @@ const endWords: Record<TapEnd, string> = {
 }
 
 /** What the big button says. */
-export const buttonWord = (tap: CardTap, steps: readonly Step[]): string =>
-  steps.length === 1 && steps[0] ? doneWords[steps[0].act] : endWords[tap.ends]
+export function buttonWord(tap: CardTap, steps: readonly Step[]): string {
+  if (steps.length === 1 && steps[0]) return doneWords[steps[0].act]
+  const isRinsed = steps.some(({ act }) => act === 'rinse')
+  return tap.ends === 'looked' && isRinsed ? 'Rinsed, clean' : endWords[tap.ends]
+}
 
 /** Where a card is worked. */
 export const cardTitle = ({ corner }: Card, steps: readonly Step[]): string => {
