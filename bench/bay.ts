@@ -2,6 +2,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import type { Job } from '@/core/job/job'
+import { tapCount } from '@/core/cards/cardsOf'
 import { planInOrder } from '@/core/order/orderPlan'
 import { Draws } from '@/core/sequence/draws'
 import { serviceIds } from '@/core/services/service'
@@ -62,7 +63,7 @@ const rows = subjects.flatMap(({ name, job, most }) => {
   const { sequence } = planInOrder(job)
   if (!sequence?.pattern) return []
   const { kind, because, seconds, shortestSeconds, wheelChanges, shortestWheelChanges } = sequence.pattern
-  const taps = sequence.cards.reduce((sum, card) => sum + card.taps.length, 0)
+  const taps = tapCount(sequence.cards)
   const share = shortestSeconds > 0 ? seconds / shortestSeconds : 1
   const minutes = Math.round(sequence.endSeconds / 60)
   return [

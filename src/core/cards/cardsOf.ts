@@ -82,6 +82,6 @@ export function cardsOf(given: readonly Given[]): Card[] {
   }))
 }
 
-/** Taps a job takes when all goes as planned, with the one that writes it down. */
+/** Taps a job takes when all goes as planned. */
 export const tapCount = (cards: readonly Card[]): number =>
   cards.reduce((sum, { taps }) => sum + taps.length, 0)

@@ -39,13 +39,13 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
   const calm = calmOrder(problem, shortest, clock, bySeconds)
   const changesOf = (schedule: Schedule): number => calmnessOf(problem, schedule).wheelChanges
   const about = (schedule: Schedule) => {
-    const isShortest = schedule.makespanSeconds < shortest.makespanSeconds
+    const isShorter = schedule.makespanSeconds < shortest.makespanSeconds
     return {
       wheelChanges: changesOf(schedule),
       seconds: schedule.makespanSeconds,
       // Two people's patterns are shorter now and then than what the search had found.
       shortestSeconds: Math.min(schedule.makespanSeconds, shortest.makespanSeconds),
-      shortestWheelChanges: changesOf(isShortest ? schedule : shortest),
+      shortestWheelChanges: changesOf(isShorter ? schedule : shortest),
     }
   }
   const detours = [

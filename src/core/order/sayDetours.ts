@@ -29,7 +29,7 @@ export function sayDetours(made: PlanProblem, problem: SequenceProblem, schedule
   }
   const nameOf = (visit: Visit): string => {
     const place = placeOf(visit)
-    return place === undefined || place === 'vehicle' ? 'the body' : positionNames[place].toLowerCase()
+    return place === undefined || place === 'vehicle' ? 'body' : positionNames[place].toLowerCase()
   }
   const wordsAt = (visit: Visit): string =>
     `${wordsOf(visit.map((id) => made.steps[id]))} at the ${nameOf(visit)}`
