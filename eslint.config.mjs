@@ -37,6 +37,7 @@ const coreFolders = [
   ['planning', 'sequence', 'run'],
   ['patterns'],
   ['order'],
+  ['seen'],
 ]
 const coreZones = coreFolders.flatMap((folders, level) =>
   folders.map((folder) => ({

@@ -2,9 +2,10 @@ import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
 import { serviceIds } from '@/core/services/service'
-import { list, numberFrom, oneOf, requestId, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, requestId, shortText, wholeNumberFrom } from './fields'
 import { conditionsFile } from './conditions'
 import { cornerLoads } from './jobFile'
+import { stayedEntry } from './runEvent'
 import { oncePerPosition, positionsOnce } from './wheel'
 
 /** What a person found at the wheels. Wheels left out are not worked on. */
@@ -34,6 +35,27 @@ export type IntakeInput = v.InferOutput<typeof intakeInput>
 export const finishInput = v.strictObject({
   result: oneOf(visitResults),
   note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
+  /** What stayed, where the person corrected it; absent: as it was seen at the work. */
+  leftovers: v.optional(
+    list(
+      v.strictObject({ position: oneOf(positions), ...stayedEntry.entries }),
+      200,
+      'At most 200 spots that stayed.',
+    ),
+  ),
+  /** What was used, where it differs from the plan. */
+  used: v.optional(
+    list(
+      v.strictObject({
+        productId: shortText('product id', 60),
+        concentrateMillilitres: v.optional(numberFrom(0, 100_000, 'ml')),
+        /** The open bottle is empty now: the stock is whole packs again. */
+        isEmptied: v.optional(v.boolean()),
+      }),
+      200,
+      'At most 200 products.',
+    ),
+  ),
 })
 
 export type FinishInput = v.InferOutput<typeof finishInput>

@@ -1,7 +1,9 @@
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
+import { finishes } from '@/core/finishes/finish'
 import { planNames, type Corner, type Job } from '@/core/job/job'
+import { testSpotResults } from '@/core/job/testSpot'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import {
   defaultSchools,
@@ -99,6 +101,17 @@ export const paceFile = v.strictObject(
   Object.fromEntries(acts.map((act) => [act, paceOfAct])) as Record<Act, typeof paceOfAct>,
 )
 
+/** What earlier test spots on these wheels showed. */
+export const testSpotsFile = list(
+  v.strictObject({
+    productId: shortText('product id', 60),
+    finish: oneOf(finishes),
+    result: oneOf(testSpotResults),
+  }),
+  500,
+  'At most 500 test spots.',
+)
+
 const productIds = list(shortText('product id', 60), mostProducts, `At most ${mostProducts} products.`)
 
 const wishesEntries = v.strictObject({
@@ -186,6 +199,7 @@ export const jobFile = v.strictObject({
   wishes: v.optional(wishesFile, {}),
   estimates: v.optional(estimatesFile, {}),
   pace: v.optional(paceFile, {}),
+  testSpots: v.optional(testSpotsFile, []),
   equipment: v.optional(equipmentFile, {}),
   currency: v.optional(currencyCode, 'EUR'),
 })
@@ -240,6 +254,7 @@ export function jobOf(file: JobFile): Result<Job> {
     wishes: file.wishes,
     estimates: file.estimates,
     pace: file.pace,
+    testSpots: file.testSpots,
     equipment: file.equipment,
     currency: file.currency,
   })

@@ -9,6 +9,7 @@ import { protectionKinds } from '@/core/protection/kinds'
 import { verdicts } from '@/core/rules/rule'
 import { positions } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
+import { questions } from '@/core/work/question'
 
 export const planFormat = 'even-spoke/plan/1'
 
@@ -72,6 +73,7 @@ const step = v.strictObject({
   alsoStops: v.optional(v.array(v.string())),
   wetLimitSeconds: v.nullable(amount),
   part: v.nullable(v.strictObject({ number: amount, of: amount })),
+  asks: v.optional(v.picklist(questions)),
   why: v.string(),
   cautions: v.array(v.string()),
 })

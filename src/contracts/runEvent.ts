@@ -1,15 +1,63 @@
 import * as v from 'valibot'
+import { foams, ironSights, roundPlaces, spotSights } from '@/core/run/answer'
 import { runEventKinds } from '@/core/run/runEvent'
-import { oneOf, requestId, shortText } from './fields'
+import { soils } from '@/core/soils/soil'
+import { zones } from '@/core/wheel/zone'
+import { list, oneOf, requestId, shortText } from './fields'
+
+/** What was found to have stayed, and where. */
+export const stayedEntry = v.strictObject({ zone: oneOf(zones), soil: oneOf(soils) })
+
+const everySpotOnce = 'Name what stayed at a zone once.'
+
+/** What the person saw at a step that asks. */
+export const answerInput = v.variant(
+  'question',
+  [
+    v.strictObject({
+      question: v.literal('foam'),
+      foam: oneOf(foams),
+      place: v.optional(oneOf(roundPlaces)),
+    }),
+    v.strictObject({ question: v.literal('iron'), iron: oneOf(ironSights) }),
+    v.strictObject({
+      question: v.literal('look'),
+      stayed: v.pipe(
+        list(stayedEntry, 20, 'At most 20 spots of one wheel.'),
+        v.check(
+          (stayed) => new Set(stayed.map(({ zone, soil }) => `${zone} ${soil}`)).size === stayed.length,
+          everySpotOnce,
+        ),
+      ),
+    }),
+    v.strictObject({
+      question: v.literal('testSpot'),
+      spot: oneOf(spotSights),
+      stageId: v.optional(shortText('stage', 120)),
+    }),
+  ],
+  'Answer one of: foam, iron, look, testSpot.',
+)
 
 /** One tap in the bay. `at` is the person's moment, so that a tap sent late still counts from when it was made. */
-export const runEventInput = v.strictObject({
-  kind: oneOf(runEventKinds),
-  stepId: shortText('step', 120),
-  at: v.pipe(v.string(), v.isoTimestamp('Give an instant such as 2026-05-01T08:30:00.000Z.')),
-  /** Who tapped; not said where one works alone. */
-  person: v.optional(v.picklist([0, 1], 'Give 0 or 1, or leave it out.')),
-  requestId,
-})
+export const runEventInput = v.pipe(
+  v.strictObject({
+    kind: oneOf(runEventKinds),
+    stepId: shortText('step', 120),
+    at: v.pipe(v.string(), v.isoTimestamp('Give an instant such as 2026-05-01T08:30:00.000Z.')),
+    /** Who tapped; not said where one works alone. */
+    person: v.optional(v.picklist([0, 1], 'Give 0 or 1, or leave it out.')),
+    /** What was seen; with "answered" only. */
+    answer: v.optional(answerInput),
+    requestId,
+  }),
+  v.forward(
+    v.check(
+      ({ kind, answer }) => (kind === 'answered') === (answer !== undefined),
+      'An answer goes with "answered", and with nothing else.',
+    ),
+    ['answer'],
+  ),
+)
 
 export type RunEventInput = v.InferOutput<typeof runEventInput>

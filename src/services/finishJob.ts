@@ -1,12 +1,51 @@
-import { familyOf } from '@/core/chemistry/families'
 import { fail, succeed, type Result } from '@/core/result'
-import { runState } from '@/core/run/runState'
+import { replay } from '@/core/run/runState'
+import { jobOutcome, type JobOutcome, type ProductUse } from '@/core/seen/jobOutcome'
+import { learntFactor } from '@/core/soils/expectedLoad'
 import type { FinishInput } from '@/contracts/intake'
-import type { Database } from '@/data/database'
-import { takeFromStock } from '@/data/queries/cabinet'
+import { jobOf } from '@/contracts/jobFile'
+import type { Database, Queryable } from '@/data/database'
+import { emptyOpenPack, takeFromStock } from '@/data/queries/cabinet'
 import { findJob, listRunEvents, markFinished } from '@/data/queries/jobs'
 import { addLayer, endStripped } from '@/data/queries/protection'
+import { rememberTestSpots } from '@/data/queries/testSpots'
 import { addVisit } from '@/data/queries/visits'
+import { findWheelSet, learnBrowningFactor } from '@/data/queries/wheelSets'
+import { seenAt } from './seenAt'
+
+/** What was used, as the person corrected it; money follows the amount. */
+const corrected = (used: readonly ProductUse[], told: NonNullable<FinishInput['used']>): ProductUse[] =>
+  used.map((one) => {
+    const millilitres = told.find(({ productId }) => productId === one.id)?.concentrateMillilitres
+    return millilitres === undefined || one.concentrateMillilitres === 0
+      ? one
+      : {
+          ...one,
+          concentrateMillilitres: millilitres,
+          costMinor: Math.round((one.costMinor * millilitres) / one.concentrateMillilitres),
+        }
+  })
+
+/** Keeps what the work taught about a wheel set and its vehicle. */
+async function learnFrom(
+  transaction: Queryable,
+  wheelSetId: string,
+  { testSpots, tyreRounds }: JobOutcome,
+  now: Date,
+): Promise<void> {
+  await rememberTestSpots(
+    transaction,
+    wheelSetId,
+    testSpots.map((spot) => ({ ...spot, triedAt: now })),
+  )
+  const set = tyreRounds && (await findWheelSet(transaction, wheelSetId))
+  if (set)
+    await learnBrowningFactor(
+      transaction,
+      set.vehicleId,
+      learntFactor(set.browningFactor, tyreRounds.planned, tyreRounds.needed),
+    )
+}
 
 /**
  * Ends a job: writes the visit, takes what was used off the stock, ends stripped protection and starts what was put on.
@@ -19,9 +58,11 @@ export function finishJob(
   now: Date,
 ): Promise<Result<{ visitId: string }>> {
   return database.transaction(async (transaction) => {
-    const job = await findJob(transaction, jobId)
-    if (!job) return fail({ path: 'jobId', found: jobId, mend: 'This job is gone.' })
-    const state = runState(job.plan, await listRunEvents(transaction, jobId))
+    const stored = await findJob(transaction, jobId)
+    if (!stored) return fail({ path: 'jobId', found: jobId, mend: 'This job is gone.' })
+    const job = jobOf(stored.jobFile)
+    if (!job.ok) return job
+    const state = replay(seenAt(stored), await listRunEvents(transaction, jobId))
     if (state.clocks.length > 0) {
       const names = state.clocks.map(({ productName, corner }) => `${productName} at ${corner}`).join(', ')
       return fail({ path: 'clocks', found: names, mend: 'Chemistry is still on a wheel. Rinse it first.' })
@@ -29,61 +70,36 @@ export function finishJob(
     if (!(await markFinished(transaction, jobId, now))) {
       return fail({ path: 'jobId', found: jobId, mend: 'This job is already in the log.' })
     }
-    const doneSteps = job.plan.steps.filter((step) => state.settled.get(step.id)?.as === 'done')
-    const doneStages = job.plan.stages.filter((stage) => doneSteps.some((step) => step.stageId === stage.id))
-    const products = job.plan.amounts.flatMap((amount) => {
-      const stages = doneStages.filter((stage) => stage.productId === amount.productId)
-      if (stages.length === 0) return []
-      return [
-        {
-          id: amount.productId,
-          name: amount.productName,
-          concentrateMillilitres: stages.reduce((sum, { recipe }) => sum + recipe.concentrateMillilitres, 0),
-          costMinor: stages.reduce((sum, stage) => sum + stage.costMinor, 0),
-        },
-      ]
-    })
+    const { wheelSetId } = stored
+    const told = input.used ?? []
+    const outcome = jobOutcome(job.value, state)
+    const products = corrected(outcome.used, told)
     const visitId = await addVisit(transaction, {
-      wheelSetId: job.wheelSetId,
+      wheelSetId,
       jobId,
       finishedAt: now,
-      headline: job.plan.headline,
+      headline: stored.plan.headline,
       result: input.result,
       note: input.note,
-      operatorSeconds: doneSteps.reduce((sum, step) => sum + step.operatorSeconds, 0),
+      operatorSeconds: outcome.operatorSeconds,
+      clockSeconds: outcome.clockSeconds,
+      leftovers: input.leftovers ?? outcome.leftovers,
       costMinor: products.reduce((sum, { costMinor }) => sum + costMinor, 0),
-      currency: job.plan.currency,
+      currency: stored.plan.currency,
       products,
     })
     for (const { id, concentrateMillilitres } of products)
       await takeFromStock(transaction, id, concentrateMillilitres)
-    for (const stage of doneStages) {
-      const family = familyOf(stage.family)
-      // What the product itself does goes before what its family does.
-      const own = job.jobFile.cabinet?.find(({ id }) => id === stage.productId)?.wear
-      if (
-        family.purpose !== 'clean' ||
-        (own ?? family.wear) !== 'strips' ||
-        stage.kind === 'tyre' ||
-        stage.kind === 'arch'
-      )
-        continue
-      const corners = stage.corners.filter((corner) =>
-        doneSteps.some((step) => step.stageId === stage.id && step.corner === corner),
-      )
-      await endStripped(transaction, job.wheelSetId, corners, now)
-    }
-    for (const { corner, kind, productId } of job.plan.protections) {
-      const stage = doneStages.find((candidate) => candidate.productId === productId)
-      const applied = stage && doneSteps.some((step) => step.stageId === stage.id && step.corner === corner)
-      if (!applied) continue
+    for (const { productId, isEmptied } of told) if (isEmptied) await emptyOpenPack(transaction, productId)
+    if (outcome.stripped.length > 0) await endStripped(transaction, wheelSetId, outcome.stripped, now)
+    for (const { corner, kind, productName } of outcome.applied)
       await addLayer(
         transaction,
-        job.wheelSetId,
-        { position: corner, kind, appliedAt: now, productName: stage.productName },
+        wheelSetId,
+        { position: corner, kind, appliedAt: now, productName },
         visitId,
       )
-    }
+    await learnFrom(transaction, wheelSetId, outcome, now)
     return succeed({ visitId })
   })
 }

@@ -1,11 +1,12 @@
 import { differenceInCalendarDays } from 'date-fns'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import { offeredService, type ServiceId } from '@/core/services/service'
-import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
+import { expectedLoads, withLeftovers, type SinceClean } from '@/core/soils/expectedLoad'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '@/data/database'
 import { listLiveLayers } from '@/data/queries/protection'
 import { isWinter } from '@/core/soils/winter'
+import { lastLeftovers } from '@/data/queries/visits'
 import { readSettings } from '@/data/queries/settings'
 import type { WheelSet } from '@/data/queries/wheelSets'
 
@@ -26,12 +27,14 @@ export async function intakeOffer(database: Queryable, set: WheelSet, now: Date)
   const layers = await listLiveLayers(database, set.id)
   const month = now.getMonth() + 1
   const days = set.lastVisitAt ? Math.max(1, differenceInCalendarDays(now, set.lastVisitAt)) : firstVisitDays
+  const leftovers = await lastLeftovers(database, set.id)
   const since: SinceClean = {
     kilometres: Math.round((set.kilometresPerWeek * days) / 7),
     days,
     brakes: set.brakes,
     winter: isWinter(month, settings.northern),
     dustFactor: set.dustFactor,
+    browningFactor: set.browningFactor,
   }
   return {
     service: offeredService(
@@ -44,7 +47,10 @@ export async function intakeOffer(database: Queryable, set: WheelSet, now: Date)
     lastVisitAt: set.lastVisitAt,
     loads: set.wheels.map(({ position }) => ({
       position,
-      loads: expectedLoads(position, since, settings.estimates),
+      loads: withLeftovers(
+        expectedLoads(position, since, settings.estimates),
+        leftovers.filter((one) => one.position === position),
+      ),
     })),
   }
 }

@@ -1,8 +1,10 @@
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { loggedTimes, pacesOf } from '@/core/run/pace'
+import { replay } from '@/core/run/runState'
 import type { Paces } from '@/core/pace/paces'
 import { listFinishedJobs } from '@/data/queries/jobs'
 import type { Queryable } from '@/data/database'
+import { seenAt } from './seenAt'
 
 /** Older jobs say little about how somebody works today. */
 const jobsThatCount = 12
@@ -12,7 +14,7 @@ export async function learntPace(database: Queryable, estimates: OwnEstimates): 
   const worked = await listFinishedJobs(database, jobsThatCount)
   return pacesOf(
     worked.flatMap(({ job, events }) =>
-      loggedTimes(job.plan, events, job.jobFile.pace, job.jobFile.crew?.people ?? 1),
+      loggedTimes(replay(seenAt(job), events), job.jobFile.pace, job.jobFile.crew?.people ?? 1),
     ),
     estimates,
   )

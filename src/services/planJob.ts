@@ -1,3 +1,4 @@
+import { listTestSpots } from '@/data/queries/testSpots'
 import { listTools } from '@/data/queries/tools'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -7,7 +8,7 @@ import { layerDue } from '@/core/protection/due'
 import type { Position } from '@/core/wheel/position'
 import type { Product } from '@/core/chemistry/product'
 import { amountOfGrade } from '@/core/soils/soil'
-import { expectedAmounts, learntDustFactor } from '@/core/soils/expectedLoad'
+import { expectedAmounts, learntFactor } from '@/core/soils/expectedLoad'
 import { intakeOffer } from './intakeOffer'
 import { learntPace } from './learntPace'
 import { writeDilution } from '@/core/dilution'
@@ -80,6 +81,11 @@ export async function jobFileFor(
     schools: settings.schools,
     estimates: settings.estimates,
     pace: await learntPace(database, settings.estimates),
+    testSpots: (await listTestSpots(database, wheelSet.id)).map(({ productId, finish, result }) => ({
+      productId,
+      finish,
+      result,
+    })),
     equipment: settings.equipment,
     currency: settings.currency,
   }
@@ -105,7 +111,7 @@ async function learnFromLook(
   }))
   const total = (read: (one: (typeof seen)[number]) => number) =>
     seen.reduce((sum, one) => sum + read(one), 0)
-  const factor = learntDustFactor(
+  const factor = learntFactor(
     wheelSet.dustFactor,
     total(({ expected }) => expected),
     total(({ graded }) => graded),

@@ -1,6 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { AwaySeconds, Resumed } from '@/core/order/resume'
+import type { AwaySeconds } from '@/core/order/remaining'
+import type { Resumed } from '@/core/order/resume'
 import type { SettledStep } from '@/core/order/settledSteps'
+import type { Plan } from '@/core/plan/plan'
 import type { Result } from '@/core/result'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -10,7 +12,7 @@ interface PlanWorker {
   refineFromFile(file: JobFile, tell: (better: PlanFile) => void): void
   resumeFromFile(
     file: JobFile,
-    plan: PlanFile,
+    plan: Plan,
     settled: readonly SettledStep[],
     away: AwaySeconds,
   ): Resumed | null
@@ -47,7 +49,7 @@ export class PlanClient {
   /** The order of what is left, or null when a newer question came meanwhile. Throws when the worker failed twice. */
   resume(
     file: JobFile,
-    plan: PlanFile,
+    plan: Plan,
     settled: readonly SettledStep[],
     away: AwaySeconds,
   ): Promise<Resumed | null> {

@@ -1,12 +1,13 @@
-import { resume, type AwaySeconds, type Resumed } from '@/core/order/resume'
+import type { AwaySeconds } from '@/core/order/remaining'
+import { resume, type Resumed } from '@/core/order/resume'
 import type { SettledStep } from '@/core/order/settledSteps'
+import type { Plan } from '@/core/plan/plan'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
-import type { PlanFile } from '@/contracts/planFile'
 
 /** The order from here; null where the job cannot be read, so that the planned order stands. */
 export function resumeFromFile(
   file: JobFile,
-  plan: PlanFile,
+  plan: Plan,
   settled: readonly SettledStep[],
   away: AwaySeconds,
 ): Resumed | null {

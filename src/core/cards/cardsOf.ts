@@ -1,10 +1,19 @@
 import { stagesOfStep, takesOff, type Card, type CardTap, type Step, type TapEnd } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
+import type { Question } from '@/core/work/question'
 
 /** A step and who does it. */
 export interface Given {
   readonly step: Step
   readonly person: number
+}
+
+const endOf: Record<Question, TapEnd> = { foam: 'foam', iron: 'bled', look: 'looked', testSpot: 'tested' }
+
+/** What a step asks; plans of earlier versions name neither foam nor iron. */
+export function questionOf({ asks, act }: Step): Question | null {
+  if (asks) return asks
+  return act === 'lookAgain' ? 'look' : act === 'testSpot' ? 'testSpot' : null
 }
 
 /** A clock that runs no longer than this before the same hands rinse it off needs no tap, s. */
@@ -30,8 +39,8 @@ function tapsOf(steps: readonly Step[], isQuiet: (step: Step, stageId: string) =
     const later = steps.slice(at + 1)
     const [next] = later
     const ends = ((): TapEnd | null => {
-      if (step.act === 'lookAgain') return 'looked'
-      if (step.act === 'testSpot') return 'tested'
+      const question = questionOf(step)
+      if (question) return endOf[question]
       // A mist is waited for and begins the film's time anew.
       if (step.act === 'reMist' || next?.act === 'reMist') return step.startsDwell ? 'sprayed' : 'done'
       // What is sprayed in one go is told with one tap.
@@ -41,7 +50,7 @@ function tapsOf(steps: readonly Step[], isQuiet: (step: Step, stageId: string) =
       const isTold =
         next &&
         next.operatorSeconds <= momentSeconds &&
-        (next.act === 'lookAgain' || isLoud(next, later.slice(1)))
+        (questionOf(next) === 'look' || isLoud(next, later.slice(1)))
       if (!isTold && off.some((stageId) => !isQuiet(step, stageId))) return 'rinsed'
       return null
     })()

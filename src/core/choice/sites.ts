@@ -19,6 +19,12 @@ const dirtOf = (group: WheelGroup, zone: Zone): Grade =>
     0,
   )
 
+/** Products that marked a finish of these wheels before. */
+const markedOn = (surface: UseSite['surface'], { testSpots = [] }: Job): string[] =>
+  testSpots.flatMap(({ productId, finish, result }) =>
+    result === 'marked' && finish === surface?.finish ? [productId] : [],
+  )
+
 /** Places of a group that a rule could tell apart; zones that look alike to the rules are judged once. */
 export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = group.zones): UseSite[] {
   const { water } = services[job.service]
@@ -48,6 +54,7 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
         grit: water ? 0 : (corner.loads[zone]?.grit ?? 0),
         dirt: water ? 0 : dirtOf(group, zone),
         liner: job.archLiner,
+        marked: markedOn(surface, job),
         beside,
       }
       const kind = zone === 'caliper' || finishZoneOf(zone) === null ? zone : 'wheel'

@@ -8,6 +8,7 @@ import type { FinishState } from '@/core/finishes/finishState'
 import type { Paces } from '@/core/pace/paces'
 import type { ServiceId } from '@/core/services/service'
 import type { Tool } from '@/core/tools/tool'
+import type { TestSpot } from './testSpot'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
@@ -61,6 +62,8 @@ export interface Job {
   readonly estimates: OwnEstimates
   /** What the person's own logged times say against the house's hand times. */
   readonly pace: Paces
+  /** What earlier test spots on these wheels showed; absent: none. */
+  readonly testSpots?: readonly TestSpot[]
   readonly equipment: {
     readonly smallestMeasureMillilitres: number
     readonly bucketLitres: number

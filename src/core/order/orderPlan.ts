@@ -99,7 +99,7 @@ function entriesOf(made: PlanProblem, schedule: Schedule, offsetSeconds: number)
 }
 
 /** Steps that everybody does together, one after the other from a second on. */
-function together(steps: readonly Step[], from: number): { entries: SequenceEntry[]; end: number } {
+export function together(steps: readonly Step[], from: number): { entries: SequenceEntry[]; end: number } {
   let at = from
   const entries = steps.map((step) => {
     const startSeconds = at

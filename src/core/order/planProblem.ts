@@ -2,7 +2,7 @@ import { coolingOf } from '@/core/conditions/hotBrakes'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
-import { jobStepIds } from '@/core/plan/stepId'
+import { jobStepIds, triedStageIds } from '@/core/plan/stepId'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { isShadedBeside } from '@/core/steps/sunOrder'
@@ -106,6 +106,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
   }
   finishAfterBody()
   shadeFirst()
+  triedFirst()
   /** What a step that puts something on asks of the steps after it, up to its rinse. */
   function wetLags(id: number, later: readonly number[], stageId: string): void {
     const step = steps[id] as Step
@@ -172,6 +173,20 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     if (rinse < 0) return
     steps.forEach((step, id) => {
       if (step.act === 'dress' || (step.act === 'dry' && step.stageId === null)) order(rinse, id, 'body')
+    })
+  }
+  /** What is tried at one wheel comes to no other before. */
+  function triedFirst(): void {
+    steps.forEach((step, id) => {
+      const tried = triedStageIds(step.id)
+      if (tried.length === 0) return
+      for (const place of places.keys()) {
+        const first = operations.find(
+          (operation) =>
+            operation.place === place && tried.includes((steps[operation.id] as Step).stageId ?? ''),
+        )
+        if (first && place !== operations[id]?.place) order(id, first.id, 'test spot')
+      }
     })
   }
   /** Work begins on the shaded side. */

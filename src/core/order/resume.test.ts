@@ -6,7 +6,9 @@ import { shortestByTrying } from '@/core/sequence/testProblem'
 import { faultsOf } from '@/core/sequence/verify'
 import { planInOrder } from './orderPlan'
 import { planProblem } from './planProblem'
-import { keepWhatCanBeKept, remainingProblem, resume, urgentPart } from './resume'
+import { remainingProblem } from './remaining'
+import { resume } from './resume'
+import { keepWhatCanBeKept, urgentPart } from './urgent'
 
 const loads = {
   face: { film: 2, freshDust: 3, bondedDust: 2 },

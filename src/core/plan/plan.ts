@@ -12,6 +12,7 @@ import type { StageTiming } from './stageTiming'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import type { Act } from '@/core/work/act'
+import type { Question } from '@/core/work/question'
 import type { StageKind } from '@/core/work/stageKind'
 
 export { acts, type Act } from '@/core/work/act'
@@ -91,6 +92,12 @@ export interface Step {
   readonly wetLimitSeconds: number | null
   /** Part of the wheel, where it is worked in parts: 1 of 2, … */
   readonly part: { readonly number: number; readonly of: number } | null
+  /** What the person is asked when it is done; absent in plans of earlier versions. */
+  readonly asks?: Question
+  /** What was seen at the work and brought this step into the plan; absent for what was planned. */
+  readonly addedBecause?: string
+  /** What the answer at this step has changed, in a sentence or two; absent before it is answered. */
+  readonly sight?: string
   readonly why: string
   readonly cautions: readonly string[]
 }
@@ -184,7 +191,7 @@ export interface SequenceEntry {
 
 /** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
 /** What a tap says: a clock has begun or ended, a question is answered, or just that it is done. */
-export const tapEnds = ['sprayed', 'rinsed', 'looked', 'tested', 'done'] as const
+export const tapEnds = ['sprayed', 'rinsed', 'foam', 'bled', 'looked', 'tested', 'done'] as const
 export type TapEnd = (typeof tapEnds)[number]
 
 /** Lines that are ended with one tap. */

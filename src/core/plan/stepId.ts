@@ -7,6 +7,16 @@ export const jobStepIds = { wheelsOff: 'wheelsOff', wheelsOn: 'wheelsOn', bodyRi
 /** A step at a wheel that belongs to no stage: `frontLeft.preRinse`. */
 export const wheelStepId = (corner: Position, name: string): string => `${corner}.${name}`
 
+/** The try of some stages at one wheel: `frontLeft.testSpot.iron-1.tar-2`. */
+export const testSpotId = (corner: Position, stages: readonly { readonly id: string }[]): string =>
+  wheelStepId(corner, ['testSpot', ...stages.map(({ id }) => id)].join('.'))
+
+/** The stages a try is for; none where it is no try. */
+export const triedStageIds = (stepId: string): readonly string[] => {
+  const [, name, ...stages] = stepId.split('.')
+  return name === 'testSpot' ? stages : []
+}
+
 /** What tells the steps of one stage at one wheel apart; absent where there is but one. */
 export interface StageStepMarks {
   readonly round?: number

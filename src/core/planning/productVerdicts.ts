@@ -37,7 +37,8 @@ export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerd
         productName: product.name,
         verdict: judgement.verdict,
         reason: judgement.rules[0]?.reason ?? 'No rule speaks against it here.',
-        ruleIds: judgement.rules.map(({ id }) => id),
+        // What these wheels taught is no row of the book.
+        ruleIds: judgement.rules.flatMap(({ id, markedBy }) => (markedBy === undefined ? [id] : [])),
       }
     })
 }

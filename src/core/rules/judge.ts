@@ -41,6 +41,8 @@ export interface UseSite {
   readonly overResidue?: boolean
   readonly liner?: ArchLiner
   readonly pressureBar?: number
+  /** Products that marked this finish at a test spot, by id. */
+  readonly marked?: readonly string[]
   /** All finishes of the same wheel. */
   readonly beside?: readonly Finish[]
 }
@@ -129,6 +131,7 @@ const placeFits = (rule: Rule, site: UseSite): boolean =>
   flagged(rule.inUsedSprayer, site.usedSprayer) &&
   flagged(rule.overResidue, site.overResidue) &&
   (rule.unrinsed === undefined || rule.unrinsed === site.unrinsed) &&
+  (rule.markedBy === undefined || (site.marked ?? []).includes(rule.markedBy)) &&
   (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
 
 const siteFits = (rule: Rule, site: UseSite): boolean =>
@@ -147,8 +150,21 @@ export const byStrictness = (a: Rule, b: Rule): number =>
   a.id.localeCompare(b.id)
 
 /** Rules that could speak of what is used, wherever that is; for judging many places without asking all rules at each. */
-export const rulesAbout = (used: Used, book: readonly Rule[] = ruleBook): Rule[] =>
-  book.filter((rule) => speaksOf(rule, used) && productFits(rule, used.product) && toolFits(rule, used.tool))
+export const rulesAbout = (used: Used, book: readonly Rule[] = ruleBook): Rule[] => [
+  ...book.filter(
+    (rule) => speaksOf(rule, used) && productFits(rule, used.product) && toolFits(rule, used.tool),
+  ),
+  ...(used.product ? [markedBefore(used.product)] : []),
+]
+
+/** What marked a finish once does not go on it again: not a row of the book, but of these wheels. */
+const markedBefore = ({ id, name }: Product): Rule => ({
+  id: 'marked-before',
+  verdict: 'no',
+  safety: false,
+  markedBy: id,
+  reason: `${name} marked this finish at a test spot.`,
+})
 
 const judgementOf = (rules: Rule[]): Judgement => {
   rules.sort(byStrictness)

@@ -64,6 +64,8 @@ export interface RuleScope {
   readonly toolStates?: readonly ToolState[]
   readonly toolDuties?: readonly ToolDuty[]
   readonly pressureAboveBar?: number
+  /** Speaks of one product, where it marked this finish before. */
+  readonly markedBy?: string
   /** Holds only while the shop's setting has this value. */
   readonly school?: SchoolSetting
 }

@@ -5,6 +5,7 @@ import { makePlan } from '@/core/planning/makePlan'
 import type { Plan } from '@/core/plan/plan'
 import { loggedTimes, pacesOf, type LoggedTime } from './pace'
 import type { RunEvent } from './runEvent'
+import { runState } from './runState'
 
 const plan: Plan = makePlan(
   testJob(fourCorners({ loads: { barrel: { bondedDust: 3, freshDust: 2 } } }), { service: 'decontaminate' }),
@@ -29,7 +30,7 @@ const logged = (ratio: number, count: number): LoggedTime[] =>
 
 describe('logged times', () => {
   it('are what the hands took, without the wait for a dwell', () => {
-    const times = loggedTimes(plan, worked(1.3), {}, 1)
+    const times = loggedTimes(runState(plan, worked(1.3)), {}, 1)
     expect(times.length).toBeGreaterThan(20)
     for (const { houseSeconds, takenSeconds } of times)
       expect(takenSeconds / houseSeconds).toBeCloseTo(1.3, 1)
@@ -37,7 +38,7 @@ describe('logged times', () => {
 
   it('are held against the house, not against what was corrected before', () => {
     const pace = { agitate: { factor: 2, times: 9 } }
-    const brushed = loggedTimes(plan, worked(1), pace, 1).filter(({ act }) => act === 'agitate')
+    const brushed = loggedTimes(runState(plan, worked(1)), pace, 1).filter(({ act }) => act === 'agitate')
     expect(brushed.length).toBeGreaterThan(0)
     for (const { houseSeconds, takenSeconds } of brushed) expect(takenSeconds / houseSeconds).toBeCloseTo(2)
   })
@@ -48,11 +49,15 @@ describe('logged times', () => {
     const skipped = events.map((event, at): RunEvent =>
       at === brush ? { ...event, kind: 'skipped' } : event,
     )
-    expect(loggedTimes(plan, skipped, {}, 1)).toHaveLength(loggedTimes(plan, events, {}, 1).length - 1)
+    expect(loggedTimes(runState(plan, skipped), {}, 1)).toHaveLength(
+      loggedTimes(runState(plan, events), {}, 1).length - 1,
+    )
     const hour = events.map((event, at) =>
       at >= brush ? { ...event, at: new Date(event.at.getTime() + 3.6e6) } : event,
     )
-    expect(loggedTimes(plan, hour, {}, 1)).toHaveLength(loggedTimes(plan, events, {}, 1).length - 1)
+    expect(loggedTimes(runState(plan, hour), {}, 1)).toHaveLength(
+      loggedTimes(runState(plan, events), {}, 1).length - 1,
+    )
   })
 })
 
@@ -71,7 +76,7 @@ describe('logged times of two', () => {
   })
   const inTime = [...both].sort((a, b) => a.at.getTime() - b.at.getTime())
   const agitated = (events: readonly RunEvent[]) =>
-    loggedTimes(plan, events, {}, 2)
+    loggedTimes(runState(plan, events), {}, 2)
       .filter(({ act }) => act === 'agitate')
       .map(({ takenSeconds, houseSeconds }) => Math.round((takenSeconds / houseSeconds) * 10) / 10)
 

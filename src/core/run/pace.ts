@@ -1,8 +1,7 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import { stagesOfStep, type Act, type Plan, type Step } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Step } from '@/core/plan/plan'
 import type { Paces } from '@/core/pace/paces'
-import type { RunEvent } from './runEvent'
-import { runState } from './runState'
+import type { RunState } from './runState'
 import { exp, log } from '@/core/quantity/steady'
 
 /** One step as it was worked. */
@@ -28,10 +27,10 @@ interface Tapped {
   readonly done: readonly Step[]
 }
 
-function tapsOf(plan: Plan, events: readonly RunEvent[], people: number): Tapped[] {
+function tapsOf({ plan, settled }: RunState, people: number): Tapped[] {
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
   const taps = new Map<string, Tapped>()
-  for (const [id, { as, tappedAt, isCaughtUp, person: tapper }] of runState(plan, events).settled) {
+  for (const [id, { as, tappedAt, isCaughtUp, person: tapper }] of settled) {
     const step = steps.get(id)
     const person = people === 1 ? 0 : tapper
     const key = `${person} ${tappedAt.getTime()}`
@@ -49,37 +48,30 @@ function tapsOf(plan: Plan, events: readonly RunEvent[], people: number): Tapped
  * @param paces what the plan was already corrected by
  * @param people who worked
  */
-export function loggedTimes(
-  plan: Plan,
-  events: readonly RunEvent[],
-  paces: Paces,
-  people: number,
-): LoggedTime[] {
+export function loggedTimes(state: RunState, paces: Paces, people: number): LoggedTime[] {
   /** When what was put on a wheel may be worked at, by wheel and stage. */
   const readyAt = new Map<string, number>()
   const lastOf = new Map<number, number>()
-  return tapsOf(plan, events, people).flatMap(
-    ({ person, atMilliseconds, isCaughtUp, done }): LoggedTime[] => {
-      const [first] = done
-      const ready = first && !first.startsDwell ? (readyAt.get(`${first.corner}.${first.stageId}`) ?? 0) : 0
-      for (const step of done)
-        if (step.startsDwell)
-          for (const stageId of stagesOfStep(step))
-            readyAt.set(`${step.corner}.${stageId}`, atMilliseconds + step.startsDwell.minSeconds * 1000)
-      if (person === undefined) return []
-      const before = lastOf.get(person)
-      lastOf.set(person, atMilliseconds)
-      const worked = done.filter(({ act }) => !notWorked.includes(act))
-      if (before === undefined || isCaughtUp || worked.length === 0) return []
-      const houseOf = (step: Step) => step.operatorSeconds / (paces[step.act]?.factor ?? 1)
-      const house = worked.reduce((sum, step) => sum + houseOf(step), 0)
-      const ratio = house > 0 ? (atMilliseconds - Math.max(before, ready)) / 1000 / house : 0
-      if (ratio < honest.least || ratio > honest.most) return []
-      return worked
-        .filter((step) => houseOf(step) > 0)
-        .map((step) => ({ act: step.act, houseSeconds: houseOf(step), takenSeconds: ratio * houseOf(step) }))
-    },
-  )
+  return tapsOf(state, people).flatMap(({ person, atMilliseconds, isCaughtUp, done }): LoggedTime[] => {
+    const [first] = done
+    const ready = first && !first.startsDwell ? (readyAt.get(`${first.corner}.${first.stageId}`) ?? 0) : 0
+    for (const step of done)
+      if (step.startsDwell)
+        for (const stageId of stagesOfStep(step))
+          readyAt.set(`${step.corner}.${stageId}`, atMilliseconds + step.startsDwell.minSeconds * 1000)
+    if (person === undefined) return []
+    const before = lastOf.get(person)
+    lastOf.set(person, atMilliseconds)
+    const worked = done.filter(({ act }) => !notWorked.includes(act))
+    if (before === undefined || isCaughtUp || worked.length === 0) return []
+    const houseOf = (step: Step) => step.operatorSeconds / (paces[step.act]?.factor ?? 1)
+    const house = worked.reduce((sum, step) => sum + houseOf(step), 0)
+    const ratio = house > 0 ? (atMilliseconds - Math.max(before, ready)) / 1000 / house : 0
+    if (ratio < honest.least || ratio > honest.most) return []
+    return worked
+      .filter((step) => houseOf(step) > 0)
+      .map((step) => ({ act: step.act, houseSeconds: houseOf(step), takenSeconds: ratio * houseOf(step) }))
+  })
 }
 
 /** The median of what was logged for each act against the house's value, drawn towards it while little is logged. */

@@ -1,7 +1,9 @@
 import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
-import type { RunEvent } from './runEvent'
-import { burstWith, tapTimes, type TapTime } from './tapTimes'
+import type { Answer } from './answer'
+import { isWorked, settles, type RunEvent } from './runEvent'
+import { standingEvents, unseen, type PlanAsSeen } from './standingEvents'
+import { tapTimes, type TapTime } from './tapTimes'
 
 /** What undo would take back. */
 export interface Undoable {
@@ -16,61 +18,18 @@ export interface Settled extends TapTime {
   /** The moment of the tap; `at` is when the step was over. */
   readonly tappedAt: Date
   readonly person?: number
+  /** What was seen at it. */
+  readonly answer?: Answer
 }
 
 export interface RunState {
+  /** The plan as what was seen has made it. */
+  readonly plan: Plan
   readonly settledCount: number
   readonly settled: ReadonlyMap<string, Settled>
   readonly clocks: readonly DwellClock[]
   /** Null when nothing was done yet. */
   readonly undoable: Undoable | null
-}
-
-const settles = (kind: RunEvent['kind']): kind is 'done' | 'skipped' => kind === 'done' || kind === 'skipped'
-
-/** The events that still stand: nothing undone, no step settled twice, nothing of another plan. */
-function standingEvents(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): RunEvent[] {
-  const standing: RunEvent[] = []
-  const isSettled = (id: string) => standing.some(({ stepId, kind }) => stepId === id && settles(kind))
-  const takeBack = (...gone: readonly (RunEvent | undefined)[]) => {
-    for (const event of gone) if (event) standing.splice(standing.indexOf(event), 1)
-  }
-  for (const event of events) {
-    const { kind, stepId } = event
-    if (!steps.has(stepId)) continue
-    const last = (isMeant: (kind: RunEvent['kind']) => boolean) =>
-      standing.findLast((one) => one.stepId === stepId && isMeant(one.kind))
-    switch (kind) {
-      case 'done':
-      case 'skipped':
-        if (!isSettled(stepId)) standing.push(event)
-        break
-      case 'misted':
-        standing.push(event)
-        break
-      case 'undone':
-        takeBack(last(settles))
-        break
-      case 'mistUndone':
-        takeBack(last((one) => one === 'misted'))
-        break
-      case 'tapUndone': {
-        const tapped = last(settles)
-        if (tapped)
-          takeBack(
-            ...burstWith(
-              tapped,
-              standing.filter((one) => settles(one.kind)),
-              steps,
-            ),
-          )
-        break
-      }
-      default:
-        kind satisfies never
-    }
-  }
-  return standing
 }
 
 /** The chemicals on the wheels after these events. */
@@ -115,22 +74,27 @@ function clocksAfter(
 }
 
 /**
- * Replays the events over the plan. Pure: the same events give the same state after a reload.
+ * Replays the events over the plan. Pure: the same events give the same state after a reload, in the browser and on the server.
+ * @param planAsSeen what the answers make of the plan; `unseen(plan)` where they change nothing
  * @param person where two work: whose taps undo takes back
  */
-export function runState(plan: Plan, events: readonly RunEvent[], person?: number): RunState {
+export function replay(planAsSeen: PlanAsSeen, events: readonly RunEvent[], person?: number): RunState {
+  const { events: standing, plan } = standingEvents(events, planAsSeen)
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
-  const standing = standingEvents(events, steps)
   const taps = standing.filter(({ kind }) => settles(kind))
   const times = tapTimes(taps, steps)
   const settled = new Map(
     taps.flatMap((event): [string, Settled][] => {
-      const { stepId, kind, at, person: tapper } = event
+      const { stepId, kind, at, person: tapper, answer } = event
       const time = times.get(event)
-      return time && settles(kind) ? [[stepId, { as: kind, ...time, tappedAt: at, person: tapper }]] : []
+      const as = isWorked(kind) ? 'done' : 'skipped'
+      return time
+        ? [[stepId, { as, ...time, tappedAt: at, person: tapper, ...(answer ? { answer } : {}) }]]
+        : []
     }),
   )
   return {
+    plan,
     settledCount: settled.size,
     settled,
     clocks: clocksAfter(plan, standing, times, steps),
@@ -140,6 +104,10 @@ export function runState(plan: Plan, events: readonly RunEvent[], person?: numbe
     ),
   }
 }
+
+/** The state of a run in which nothing was asked. */
+export const runState = (plan: Plan, events: readonly RunEvent[], person?: number): RunState =>
+  replay(unseen(plan), events, person)
 
 function undoableOf(last: RunEvent | undefined, steps: ReadonlyMap<string, Step>): Undoable | null {
   const step = last && steps.get(last.stepId)

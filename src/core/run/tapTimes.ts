@@ -1,5 +1,5 @@
 import { stagesOfStep, takesOff, type Step } from '@/core/plan/plan'
-import type { RunEvent } from './runEvent'
+import { isWorked, type RunEvent } from './runEvent'
 
 /** When a step was over, as far as its tap tells. */
 export interface TapTime {
@@ -23,7 +23,7 @@ type Burst = Tap[]
 
 const usualSeconds = (events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): number =>
   events.reduce(
-    (sum, { stepId, kind }) => sum + (kind === 'done' ? (steps.get(stepId)?.operatorSeconds ?? 0) : 0),
+    (sum, { stepId, kind }) => sum + (isWorked(kind) ? (steps.get(stepId)?.operatorSeconds ?? 0) : 0),
     0,
   )
 
@@ -67,7 +67,7 @@ function usualEnds(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>
   let now = 0
   return events.map(({ stepId, kind }) => {
     const step = steps.get(stepId)
-    if (!step || kind !== 'done') return now
+    if (!step || !isWorked(kind)) return now
     const key = (stageId: string | null) => `${step.corner}.${stageId}`
     // A fresh round and a mist do not wait.
     if (!step.startsDwell && step.act !== 'reMist') now = Math.max(now, readyAt.get(key(step.stageId)) ?? 0)
@@ -123,10 +123,10 @@ function leastAt(
   end: number,
 ): number {
   const step = steps.get(stepId)
-  if (!step || kind !== 'done') return -Infinity
+  if (!step || !isWorked(kind)) return -Infinity
   const isOff = later.some(({ stepId: id, kind: as }) => {
     const other = steps.get(id)
-    return as === 'done' && other?.corner === step.corner && takesOff(other, step.stageId)
+    return isWorked(as) && other?.corner === step.corner && takesOff(other, step.stageId)
   })
   if (isOff) return -Infinity
   const limit = Math.min(step.startsDwell?.maxSeconds ?? Infinity, step.wetLimitSeconds ?? Infinity)

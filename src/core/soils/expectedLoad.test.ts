@@ -1,13 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { usualBrakes } from '@/core/wheel/brakes'
-import {
-  expectedAmounts,
-  expectedLoads,
-  gradeOfAmount,
-  learntDustFactor,
-  type SinceClean,
-} from './expectedLoad'
+import { expectedAmounts, expectedLoads, gradeOfAmount, learntFactor, type SinceClean } from './expectedLoad'
 import { amountOfGrade, grades } from './soil'
 
 const since = (changes: Partial<SinceClean> = {}): SinceClean => ({
@@ -71,14 +65,14 @@ describe('the load to expect', () => {
 
 describe('learning from a look', () => {
   it('moves towards what was seen and stays where nothing was expected', () => {
-    expect(learntDustFactor(1, 2, 4)).toBeGreaterThan(1)
-    expect(learntDustFactor(1, 4, 1)).toBeLessThan(1)
-    expect(learntDustFactor(1.3, 0.1, 8)).toBe(1.3)
+    expect(learntFactor(1, 2, 4)).toBeGreaterThan(1)
+    expect(learntFactor(1, 4, 1)).toBeLessThan(1)
+    expect(learntFactor(1.3, 0.1, 8)).toBe(1.3)
   })
 
   it('settles at the true factor of a vehicle', () => {
     let factor = 1
-    for (let visit = 0; visit < 30; visit += 1) factor = learntDustFactor(factor, 2 * factor, 2 * 1.8)
+    for (let visit = 0; visit < 30; visit += 1) factor = learntFactor(factor, 2 * factor, 2 * 1.8)
     expect(factor).toBeCloseTo(1.8, 2)
   })
 
@@ -89,7 +83,7 @@ describe('learning from a look', () => {
         fc.double({ min: 0, max: 50, noNaN: true }),
         fc.double({ min: 0, max: 8, noNaN: true }),
         (factor, expectedAmount, graded) => {
-          const next = learntDustFactor(factor, expectedAmount, graded)
+          const next = learntFactor(factor, expectedAmount, graded)
           expect(next).toBeGreaterThanOrEqual(0.25)
           expect(next).toBeLessThanOrEqual(4)
         },

@@ -15,6 +15,8 @@ export interface SinceClean {
   readonly winter: boolean
   /** How this vehicle differs from the house's expectation, learnt from its visits; 1 is as expected. */
   readonly dustFactor: number
+  /** The same for browning, learnt from the foam of its tyres; absent: as expected. */
+  readonly browningFactor?: number
 }
 
 /** The grade nearest to an amount on the doubling scale, by ratio. */
@@ -43,7 +45,7 @@ export function expectedAmounts(
     bondedDust: dust * estimate('bondedPer1000Km', own),
     film: thousands * estimate('filmPer1000Km', own) * season,
     grit: since.winter ? thousands * season : thousands * 0.4,
-    tyreBrowning: (since.days / 30) * estimate('browningPerMonth', own),
+    tyreBrowning: (since.days / 30) * estimate('browningPerMonth', own) * (since.browningFactor ?? 1),
   }
 }
 
@@ -72,12 +74,25 @@ export function expectedLoads(position: Position, since: SinceClean, own: OwnEst
 const learningRate = 0.35
 
 /**
- * Moves a vehicle's dust factor towards what was seen: the ratio of graded to expected brake dust, on a log scale.
+ * Moves what is known of a vehicle towards what was seen: the ratio of seen to expected, on a log scale.
  * @returns a factor from 0.25 to 4; unchanged where nothing was expected
  */
-export function learntDustFactor(factor: number, expectedAmount: number, gradedAmount: number): number {
+export function learntFactor(factor: number, expectedAmount: number, gradedAmount: number): number {
   if (expectedAmount < 0.25) return factor
   // A clean wheel says "less", not "nothing".
   const ratio = Math.max(0.25, gradedAmount) / expectedAmount
   return Math.min(4, Math.max(0.25, factor * power(ratio, learningRate)))
 }
+
+/** What stayed last time is still there: at least a clear grade of it is offered. */
+export const withLeftovers = (
+  loads: ZoneLoads,
+  leftovers: readonly { readonly zone: Zone; readonly soil: Soil }[],
+): ZoneLoads =>
+  leftovers.reduce<ZoneLoads>(
+    (all, { zone, soil }) => ({
+      ...all,
+      [zone]: { ...all[zone], [soil]: Math.max(2, all[zone]?.[soil] ?? 0) as Grade },
+    }),
+    loads,
+  )

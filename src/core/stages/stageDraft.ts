@@ -7,10 +7,11 @@ import { wearShare } from '@/core/efficacy/wear'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import type { Stage, ZoneTool } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
-import type { Judgement } from '@/core/rules/judge'
+import type { Finish } from '@/core/finishes/finish'
+import { surfaceOf, type Judgement } from '@/core/rules/judge'
 import { cautionsFor } from '@/core/words/cautions'
 import { cleansWheel, type StageKind } from '@/core/work/stageKind'
-import type { Zone } from '@/core/wheel/zone'
+import { finishZoneOf, type Zone } from '@/core/wheel/zone'
 import { workableRecipe } from './recipes'
 
 /** A stage before it has an amount and a price. */
@@ -107,6 +108,17 @@ function protectionLostShare(draft: StageDraft, job: Job): number {
   return cleansWheel(draft.kind) ? Math.min(1, rounds * Math.max(0, ...corners.map(lost))) : 0
 }
 
+/** Whether a test spot was fine on every finish it would come to. */
+function wasTried({ product, corners, zones }: StageDraft, { testSpots = [] }: Job): boolean {
+  const isFine = (finish: Finish | undefined): boolean =>
+    testSpots.some(
+      (spot) => spot.result === 'fine' && spot.productId === product.id && spot.finish === finish,
+    )
+  return corners.every(({ finishes }) =>
+    zones.every((zone) => finishZoneOf(zone) === null || isFine(surfaceOf(zone, finishes)?.finish)),
+  )
+}
+
 /** The stage of a draft; its price is told once it is known what is filled together. */
 export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
   const { product, corners, rounds, fraction, kind, judgement } = draft
@@ -144,7 +156,7 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
       verdict,
       reason,
       ...(care === undefined ? {} : { care }),
-      ...(testSpot ? { testSpot } : {}),
+      ...(testSpot && !wasTried(draft, job) ? { testSpot } : {}),
     })),
     ...(draft.keptOffWheel ? { keptOffWheel: true } : {}),
     protectionLostShare: protectionLostShare(draft, job),

@@ -10,7 +10,8 @@ import { actsInParts, wheelPart } from './parts'
 import type { Pass } from './passes'
 import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
-import { isFinishing } from '@/core/work/stageKind'
+import type { Act } from '@/core/work/act'
+import { isFinishing, type StageKind } from '@/core/work/stageKind'
 import { sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 
@@ -79,6 +80,7 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
       stopsDwellOf: act === 'rinse' ? stage.id : null,
       wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
       part: part > 0 ? { number: part, of: sections } : null,
+      ...(part === 0 || part === sections ? asking(act, [stage]) : {}),
       cautions:
         act === 'spray' || act === 'protect' ? stage.cautions : act === 'dress' ? [stepCautions.brakes] : [],
     })
@@ -158,6 +160,7 @@ export function passSteps(
       stopsDwellOf: null,
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,
       part: null,
+      ...asking(act, [stage]),
       cautions: act === 'spray' ? stage.cautions : [],
     })
   }
@@ -177,7 +180,15 @@ export function passSteps(
     alsoStops: shared.slice(0, -1).map(({ id }) => id),
     wetLimitSeconds: null,
     part: null,
+    ...asking('rinse', shared),
     cautions: [],
   })
   return steps
+}
+
+/** What is to be seen at an act: the foam of a tyre, and whether iron still bleeds when it is rinsed. */
+function asking(act: Act, stages: readonly Stage[]): Pick<Step, 'asks'> {
+  const works = (kind: StageKind): boolean => stages.some((stage) => stage.kind === kind)
+  if (act === 'scrub' && works('tyre')) return { asks: 'foam' }
+  return act === 'rinse' && works('iron') ? { asks: 'iron' } : {}
 }

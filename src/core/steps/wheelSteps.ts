@@ -2,7 +2,7 @@ import { familyOf } from '@/core/chemistry/families'
 import { knockDownSeconds, secondsOfAct } from '@/core/effort/operatorTime'
 import type { Corner } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
-import { wheelStepId } from '@/core/plan/stepId'
+import { testSpotId, wheelStepId } from '@/core/plan/stepId'
 import { isHere } from '@/core/reach/zoneReach'
 import { judge, surfaceOf } from '@/core/rules/judge'
 import { services } from '@/core/services/service'
@@ -77,6 +77,7 @@ function lookAgain(corner: Corner, { job }: StepContext): Step {
   return {
     ...look,
     id: wheelStepId(corner.position, 'lookAgain'),
+    asks: 'look',
     corner: corner.position,
     operatorSeconds: Math.round(look.operatorSeconds / job.corners.length),
   }
@@ -99,7 +100,8 @@ function testSpot(stages: readonly Stage[], corner: Corner, { job }: StepContext
       'Haze, colour on the cloth or a dull ring: stop, and go one milder.',
       [...new Set(stages.flatMap(({ cautions }) => cautions))],
     ),
-    id: wheelStepId(corner.position, `testSpot.${stages.map(({ id }) => id).join('.')}`),
+    id: testSpotId(corner.position, stages),
+    asks: 'testSpot',
     corner: corner.position,
     zones: [zone],
   }

@@ -190,3 +190,13 @@ export async function takeFromStock(
     [productId, millilitres],
   )
 }
+
+/** The open pack of a product is empty: what is left is whole packs. */
+export async function emptyOpenPack(database: Queryable, productId: string): Promise<void> {
+  await database.query(
+    `update product set stock_millilitres = floor(stock_millilitres / pack_millilitres) * pack_millilitres,
+       version = version + 1
+     where id = $1 and stock_millilitres <> floor(stock_millilitres / pack_millilitres) * pack_millilitres`,
+    [productId],
+  )
+}

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import * as v from 'valibot'
 import { conditionsFile } from '@/contracts/conditions'
-import { paceFile, wishesFile, type JobFile } from '@/contracts/jobFile'
+import { paceFile, testSpotsFile, wishesFile, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
+import type { Answer } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { Database, Queryable } from '../database'
 
@@ -46,6 +47,7 @@ const withDefaults = (file: JobFile): JobFile => ({
   conditions: v.parse(conditionsFile, file.conditions),
   wishes: v.parse(wishesFile, file.wishes),
   pace: v.parse(paceFile, file.pace ?? {}),
+  testSpots: v.parse(testSpotsFile, file.testSpots ?? []),
 })
 
 const jobOfRow = (row: JobRow): StoredJob => ({
@@ -160,18 +162,20 @@ interface EventRow {
   step_id: string
   at: Date
   person: number | null
+  answer: Answer | null
 }
 
-const eventOfRow = ({ kind, step_id, at, person }: EventRow): RunEvent => ({
+const eventOfRow = ({ kind, step_id, at, person, answer }: EventRow): RunEvent => ({
   kind,
   stepId: step_id,
   at: new Date(at),
   ...(person === null ? {} : { person }),
+  ...(answer === null ? {} : { answer }),
 })
 
 export async function listRunEvents(database: Queryable, jobId: string): Promise<RunEvent[]> {
   const rows = await database.query<EventRow>(
-    'select kind, step_id, at, person from run_event where job_id = $1 order by sequence',
+    'select kind, step_id, at, person, answer from run_event where job_id = $1 order by sequence',
     [jobId],
   )
   return rows.map(eventOfRow)
@@ -183,7 +187,7 @@ export async function listFinishedJobs(
   most: number,
 ): Promise<{ readonly job: StoredJob; readonly events: readonly RunEvent[] }[]> {
   const rows = await database.query<JobRow & { events: EventRow[] }>(
-    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at, 'person', e.person)
+    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at, 'person', e.person, 'answer', e.answer)
          order by e.sequence), '[]') from run_event e where e.job_id = j.id) as events
      from job j where j.finished_at is not null
      order by j.finished_at desc, j.id limit $1`,
@@ -214,10 +218,18 @@ export function appendRunEvent(
     )
     if (open.length === 0) return false
     await transaction.query(
-      `insert into run_event (job_id, sequence, kind, step_id, at, person, request_id)
-       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5, $6 from run_event where job_id = $1
+      `insert into run_event (job_id, sequence, kind, step_id, at, person, answer, request_id)
+       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5, $6::jsonb, $7 from run_event where job_id = $1
        on conflict (request_id) do nothing`,
-      [jobId, event.kind, event.stepId, event.at, event.person ?? null, requestId],
+      [
+        jobId,
+        event.kind,
+        event.stepId,
+        event.at,
+        event.person ?? null,
+        event.answer ? JSON.stringify(event.answer) : null,
+        requestId,
+      ],
     )
     const events = await listRunEvents(transaction, jobId)
     await transaction.query('update job set settled_count = $2 where id = $1', [jobId, countSettled(events)])
@@ -233,21 +245,22 @@ export async function storeRunEvents(
 ): Promise<void> {
   await database.query(
     `with stored as (
-       insert into run_event (job_id, sequence, kind, step_id, at, person, request_id)
-       select $1, e.sequence, e.kind, e.step_id, e.at, e.person, gen_random_uuid()
+       insert into run_event (job_id, sequence, kind, step_id, at, person, answer, request_id)
+       select $1, e.sequence, e.kind, e.step_id, e.at, e.person, e.answer, gen_random_uuid()
        from json_to_recordset($2::json)
-         as e(sequence integer, kind text, step_id text, at timestamptz, person smallint)
+         as e(sequence integer, kind text, step_id text, at timestamptz, person smallint, answer jsonb)
        returning at)
      update job set started_at = (select min(at) from stored) where id = $1`,
     [
       jobId,
       JSON.stringify(
-        events.map(({ kind, stepId, at, person }, index) => ({
+        events.map(({ kind, stepId, at, person, answer }, index) => ({
           sequence: index + 1,
           kind,
           step_id: stepId,
           at,
           person: person ?? null,
+          answer: answer ?? null,
         })),
       ),
     ],

@@ -1,3 +1,4 @@
+import type { Leftover } from '@/core/run/leftover'
 import type { VisitResult } from '@/core/run/visitResult'
 import type { Queryable } from '../database'
 
@@ -9,6 +10,10 @@ export interface NewVisit {
   readonly result: VisitResult
   readonly note: string
   readonly operatorSeconds: number
+  /** From the first tap to the last, without long breaks; null where nobody tapped. */
+  readonly clockSeconds?: number | null
+  /** What was still there at the end; absent: nothing. */
+  readonly leftovers?: readonly Leftover[]
   readonly costMinor: number
   readonly currency: string
   readonly products: readonly {
@@ -19,6 +24,8 @@ export interface NewVisit {
 }
 
 export interface Visit extends NewVisit {
+  readonly clockSeconds: number | null
+  readonly leftovers: readonly Leftover[]
   readonly id: string
   readonly vehicleName: string
   readonly wheelSetName: string
@@ -33,6 +40,8 @@ interface VisitRow {
   result: VisitResult
   note: string
   operator_seconds: number
+  clock_seconds: number | null
+  leftovers: Leftover[]
   cost_minor: number
   currency: string
   vehicle_name: string
@@ -42,8 +51,9 @@ interface VisitRow {
 
 export async function addVisit(database: Queryable, visit: NewVisit): Promise<string> {
   const rows = await database.query<{ id: string }>(
-    `insert into visit (wheel_set_id, job_id, finished_at, headline, result, note, operator_seconds, cost_minor, currency)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
+    `insert into visit (wheel_set_id, job_id, finished_at, headline, result, note, operator_seconds, cost_minor, currency,
+       clock_seconds, leftovers)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11::jsonb) returning id`,
     [
       visit.wheelSetId,
       visit.jobId,
@@ -54,6 +64,8 @@ export async function addVisit(database: Queryable, visit: NewVisit): Promise<st
       Math.round(visit.operatorSeconds),
       visit.costMinor,
       visit.currency,
+      visit.clockSeconds == null ? null : Math.round(visit.clockSeconds),
+      JSON.stringify(visit.leftovers ?? []),
     ],
   )
   const id = rows[0]?.id
@@ -102,6 +114,8 @@ export async function listVisits(
       result: row.result,
       note: row.note,
       operatorSeconds: row.operator_seconds,
+      clockSeconds: row.clock_seconds,
+      leftovers: row.leftovers,
       costMinor: Number(row.cost_minor),
       currency: row.currency,
       products: row.products,
@@ -109,4 +123,13 @@ export async function listVisits(
       wheelSetName: row.wheel_set_name,
     })),
   }
+}
+
+/** What stayed on a wheel set at its last visit. */
+export async function lastLeftovers(database: Queryable, wheelSetId: string): Promise<readonly Leftover[]> {
+  const rows = await database.query<{ leftovers: Leftover[] }>(
+    'select leftovers from visit where wheel_set_id = $1 order by finished_at desc, id limit 1',
+    [wheelSetId],
+  )
+  return rows[0]?.leftovers ?? []
 }

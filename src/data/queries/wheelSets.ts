@@ -16,6 +16,8 @@ export interface WheelSet {
   readonly kilometresPerWeek: number
   /** Learnt from the vehicle's visits; 1 is as the house expects. */
   readonly dustFactor: number
+  /** How slowly the tyres of this vehicle give up their browning against the house's expectation. */
+  readonly browningFactor: number
   /** Counts the saves of what all sets of the vehicle share. */
   readonly vehicleVersion: number
   readonly name: string
@@ -50,6 +52,7 @@ interface WheelSetRow {
   rear_discs: DiscKind
   kilometres_per_week: number
   dust_factor: number
+  browning_factor: number
   vehicle_version: number
   name: string
   note: string
@@ -60,7 +63,7 @@ interface WheelSetRow {
 
 const selectWheelSet = `
   select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind,
-    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, v.version as vehicle_version, s.name, s.note, s.version,
+    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, v.browning_factor, v.version as vehicle_version, s.name, s.note, s.version,
     (select max(finished_at) from visit where visit.wheel_set_id = s.id) as last_visit_at,
     (select coalesce(json_agg(json_build_object(
         'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
@@ -100,6 +103,7 @@ const wheelSetOf = (row: WheelSetRow): WheelSet => ({
   brakes: brakesOf(row),
   kilometresPerWeek: row.kilometres_per_week,
   dustFactor: row.dust_factor,
+  browningFactor: row.browning_factor,
   vehicleVersion: row.vehicle_version,
   name: row.name,
   note: row.note,
@@ -334,4 +338,13 @@ export function updateWheelSet(
 /** Keeps what a look at the wheels taught about a vehicle. */
 export async function learnDustFactor(database: Queryable, vehicleId: string, factor: number): Promise<void> {
   await database.query('update vehicle set dust_factor = $2 where id = $1', [vehicleId, factor])
+}
+
+/** Keeps what the foam of the tyres taught about a vehicle. */
+export async function learnBrowningFactor(
+  database: Queryable,
+  vehicleId: string,
+  factor: number,
+): Promise<void> {
+  await database.query('update vehicle set browning_factor = $2 where id = $1', [vehicleId, factor])
 }

@@ -1,64 +1,94 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import type { Leftover } from '@/core/run/leftover'
 import { visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
+import type { JobOutcome } from '@/core/seen/jobOutcome'
 import type { FinishInput } from '@/contracts/intake'
 import type { FormAction } from '../form/formAction'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useDraft } from '../form/useDraft'
 import { useSending } from '../form/useSending'
+import { formatDuration } from '../format/format'
+import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
+import { LeftoverRows } from './LeftoverRows'
+import { UsedRows } from './UsedRows'
+import { usedInput, type Correction } from './usedInput'
 
-/** The last step: how it went, in one tap and maybe a line. */
-export function FinishForm({
-  jobId,
-  saving,
-  end,
-  back,
-}: {
+interface FinishFormProps {
   readonly jobId: string
   /** Whether the last taps are on the server: only then the job can be written down. */
   readonly saving: 'saved' | 'saving' | 'offline'
+  /** What the work has come to; null for a job that cannot be read any more. */
+  readonly outcome: JobOutcome | null
+  readonly wheels: readonly DrawnWheel[]
   readonly end: FormAction<FinishInput>
   readonly back: () => void
-}) {
-  const [result, setResult] = useState<VisitResult>('clean')
+}
+
+/** The last step: how it went, taken from what was seen at the work and corrected with few taps. */
+export function FinishForm({ jobId, saving, outcome, wheels, end, back }: FinishFormProps) {
+  // What the person has not touched follows what was seen.
+  const [result, setResult] = useState<VisitResult | null>(null)
+  const [corrected, setCorrected] = useState<readonly Leftover[] | null>(null)
+  const [used, setUsed] = useState<Readonly<Record<string, Correction>>>({})
   const [note, setNote] = useState('')
   const { problems, busy, send } = useSending()
-  const draft = useDraft(`finish.${jobId}`, 0, { result, note }, (kept) => {
+  const draft = useDraft(`finish.${jobId}`, 1, { result, corrected, used, note }, (kept) => {
     setResult(kept.result)
+    setCorrected(kept.corrected)
+    setUsed(kept.used)
     setNote(kept.note)
   })
+  const leftovers = corrected ?? outcome?.leftovers ?? []
+  const shown = result ?? (leftovers.length > 0 ? 'someLeft' : 'clean')
+  const submit = () =>
+    send(
+      () =>
+        end({
+          result: shown,
+          note,
+          ...(corrected ? { leftovers: [...corrected] } : {}),
+          used: usedInput(used),
+        }),
+      () => draft.forget(),
+    )
   return (
     <form
       className="finish-form"
       onSubmit={(event) => {
         event.preventDefault()
-        send(
-          () => end({ result, note }),
-          () => draft.forget(),
-        )
+        submit()
       }}
     >
-      <h1>How did it go?</h1>
+      <header>
+        <h1>How did it go?</h1>
+        {outcome?.clockSeconds != null && (
+          <p className="soft">{formatDuration(outcome.clockSeconds)} on the clock.</p>
+        )}
+      </header>
       <div className="chips" role="group" aria-label="Result">
         {visitResults.map((choice) => (
           <button
             key={choice}
             type="button"
-            className="chip"
-            style={{ minHeight: 64, minWidth: 110 }}
-            aria-pressed={choice === result}
+            className="chip finish-result"
+            aria-pressed={choice === shown}
             onClick={() => setResult(choice)}
           >
             {visitResultNames[choice]}
           </button>
         ))}
       </div>
+      <LeftoverRows wheels={wheels} leftovers={leftovers} change={setCorrected} />
+      {outcome && outcome.used.length > 0 && (
+        <UsedRows used={outcome.used} corrections={used} change={setUsed} problems={problems} />
+      )}
       <Form.Group controlId="finish-note">
-        <Form.Label>What stayed, what you would do otherwise</Form.Label>
+        <Form.Label>What you would do otherwise</Form.Label>
         <Form.Control
           as="textarea"
-          rows={3}
+          rows={2}
           value={note}
           maxLength={2000}
           onChange={(event) => setNote(event.target.value)}
@@ -77,10 +107,10 @@ export function FinishForm({
         <ProblemAlert problems={problems} />
       </div>
       <div className="chips">
-        <Button type="submit" disabled={busy || saving !== 'saved'} style={{ minHeight: 72, minWidth: 200 }}>
+        <Button type="submit" disabled={busy || saving !== 'saved'} className="finish-button">
           {busy ? 'Writing …' : 'Write it down'}
         </Button>
-        <Button variant="outline-secondary" onClick={back} style={{ minHeight: 72 }}>
+        <Button variant="outline-secondary" onClick={back} className="finish-button is-back">
           Back to the steps
         </Button>
       </div>

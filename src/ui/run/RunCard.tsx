@@ -1,15 +1,18 @@
 import { Brush, Circle } from 'lucide-react'
 import { writeDilution } from '@/core/dilution'
 import type { Card, Stage, Step } from '@/core/plan/plan'
+import type { RunState } from '@/core/run/runState'
+import { dwellLeftSeconds } from '@/core/run/urgentClock'
 import { formatClock, formatMillilitres } from '../format/format'
 import { cardTitle, lineTitle } from './cardWords'
 
 interface RunCardProps {
   readonly card: Card
   readonly stepOf: (id: string) => Step | undefined
-  readonly stages: readonly Stage[]
-  /** Seconds the dwell still takes; null when nothing has to be waited for. */
-  readonly dwellLeftSeconds: number | null
+  readonly state: RunState
+  readonly nowMilliseconds: number
+  /** What the last answer has changed; empty where nothing. */
+  readonly sight: string
   /** Limits that can no longer be kept, in plain words. */
   readonly lost: readonly string[]
   /** Ends one line alone. */
@@ -17,10 +20,11 @@ interface RunCardProps {
 }
 
 /** A coming to a wheel: what is done there up to the next tap, and after it. */
-export function RunCard({ card, stepOf, stages, dwellLeftSeconds, lost, tick }: RunCardProps) {
+export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tick }: RunCardProps) {
   const steps = (ids: readonly string[]): Step[] => ids.flatMap((id) => stepOf(id) ?? [])
   const [now, ...later] = card.taps.map(({ stepIds }) => steps(stepIds))
   const all = [...(now ?? []), ...later.flat()]
+  const dwellLeft = now?.[0] ? dwellLeftSeconds(state.clocks, now[0], nowMilliseconds) : null
   const cautions = [...new Set((now ?? []).flatMap((step) => step.cautions))]
   return (
     <>
@@ -29,10 +33,11 @@ export function RunCard({ card, stepOf, stages, dwellLeftSeconds, lost, tick }: 
           {text}
         </p>
       ))}
+      {sight && <p className="run-sight">{sight}</p>}
       <h1>{cardTitle(card, all)}</h1>
-      {dwellLeftSeconds !== null && (
+      {dwellLeft !== null && (
         <p className="run-detail">
-          <b>Let it dwell {formatClock(dwellLeftSeconds)} more.</b> Then:
+          <b>Let it dwell {formatClock(dwellLeft)} more.</b> Then:
         </p>
       )}
       <ol className="run-lines">
@@ -40,7 +45,7 @@ export function RunCard({ card, stepOf, stages, dwellLeftSeconds, lost, tick }: 
           <li key={step.id}>
             <Line
               step={step}
-              stage={stages.find(({ id }) => id === step.stageId)}
+              stage={state.plan.stages.find(({ id }) => id === step.stageId)}
               isOnly={now.length === 1}
             />
             {now.length > 1 && (
@@ -77,7 +82,10 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
   const { recipe } = stage ?? {}
   return (
     <div className="run-line">
-      <b>{lineTitle(step)}</b>
+      <b>
+        {lineTitle(step)}
+        {step.addedBecause && <span className="run-added">added</span>}
+      </b>
       {(isOnly || step.act === 'lookAgain') && <span>{step.detail}</span>}
       {step.tools.length > 0 && (
         <span className="run-tools">

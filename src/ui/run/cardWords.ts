@@ -10,6 +10,8 @@ const doneWords: Record<Act, string> = {
 const endWords: Record<TapEnd, string> = {
   sprayed: 'Sprayed',
   rinsed: 'Rinsed',
+  foam: 'Scrubbed',
+  bled: 'Rinsed',
   looked: 'Nothing stayed',
   tested: 'Fine, go on',
   done: 'Done',

@@ -1,4 +1,7 @@
+import * as v from 'valibot'
+import type { Answer } from '@/core/run/answer'
 import { runEventKinds, type RunEvent } from '@/core/run/runEvent'
+import { answerInput } from '@/contracts/runEvent'
 
 /** A tap on its way to the server; the request id makes sending it twice harmless. */
 export interface PendingTap {
@@ -7,6 +10,8 @@ export interface PendingTap {
   readonly stepId: string
   readonly at: string
   readonly person?: number
+  /** What was seen; with `answered` only. */
+  readonly answer?: Answer
 }
 
 /** A tap as the device keeps it, whichever tab it was made in. */
@@ -25,14 +30,15 @@ const isText = (value: unknown): value is string => typeof value === 'string' &&
 
 function isTap(value: unknown): value is PendingTap {
   if (typeof value !== 'object' || value === null) return false
-  const { requestId, kind, stepId, at, person } = value as Record<string, unknown>
+  const { requestId, kind, stepId, at, person, answer } = value as Record<string, unknown>
   return (
     isText(requestId) &&
     isText(stepId) &&
     (runEventKinds as readonly unknown[]).includes(kind) &&
     isText(at) &&
     !Number.isNaN(Date.parse(at)) &&
-    (person === undefined || person === 0 || person === 1)
+    (person === undefined || person === 0 || person === 1) &&
+    (kind === 'answered' ? v.is(answerInput, answer) : answer === undefined)
   )
 }
 
@@ -107,9 +113,16 @@ export function forgetTap(store: Storage | null, requestId: string): void {
   }
 }
 
-export const eventOfTap = ({ kind, stepId, at, person }: Omit<PendingTap, 'requestId'>): RunEvent => ({
+export const eventOfTap = ({
+  kind,
+  stepId,
+  at,
+  person,
+  answer,
+}: Omit<PendingTap, 'requestId'>): RunEvent => ({
   kind,
   stepId,
   at: new Date(at),
   person,
+  ...(answer ? { answer } : {}),
 })

@@ -9,18 +9,18 @@ export type TapAnswer =
 
 export async function sendTap(
   jobId: string,
-  { requestId, kind, stepId, at, person }: PendingTap,
+  { requestId, kind, stepId, at, person, answer }: PendingTap,
 ): Promise<TapAnswer> {
   try {
-    const answer = await fetch(`/api/jobs/${jobId}/events`, {
+    const response = await fetch(`/api/jobs/${jobId}/events`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ requestId, kind, stepId, at, person }),
+      body: JSON.stringify({ requestId, kind, stepId, at, person, answer }),
       keepalive: true,
     })
-    if (answer.ok) return { kind: 'stored' }
-    if (answer.status >= 500) return { kind: 'unreachable' }
-    const { problems } = (await answer.json()) as { problems: { mend: string }[] }
+    if (response.ok) return { kind: 'stored' }
+    if (response.status >= 500) return { kind: 'unreachable' }
+    const { problems } = (await response.json()) as { problems: { mend: string }[] }
     return { kind: 'refused', mend: problems.map(({ mend }) => mend).join(' ') }
   } catch {
     return { kind: 'unreachable' }

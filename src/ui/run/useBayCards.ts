@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react'
 import { cardsOf } from '@/core/cards/cardsOf'
 import type { Resumed } from '@/core/order/resume'
 import { givenUpBy, stepsLeft } from '@/core/order/stepsLeft'
-import type { Card, CardTap, Plan, Step } from '@/core/plan/plan'
+import type { Card, CardTap, Step } from '@/core/plan/plan'
+import type { Answer } from '@/core/run/answer'
 import type { RunState } from '@/core/run/runState'
 import type { Position } from '@/core/wheel/position'
-import type { Run } from './useRun'
+import type { Happened, Run } from './useRun'
 
 /** The cards of one person, and what a tap on them does. */
 export interface BayCards {
@@ -19,7 +20,8 @@ export interface BayCards {
   readonly theirs: readonly Step[]
   /** Goes to another wheel first; the rest follows. */
   choose(position: Position): void
-  settle(steps: readonly Step[]): void
+  /** Ends steps; an answer is to what the last of them asks. */
+  settle(steps: readonly Step[], answer?: Answer): void
   skip(steps: readonly Step[]): void
   /** All up to a card, and the card itself, was done already. */
   settleUpTo(card: Card): void
@@ -29,12 +31,12 @@ export interface BayCards {
  * @param person whose cards, 0 or 1, where two work; undefined for one alone
  */
 export function useBayCards(
-  plan: Plan,
   state: RunState,
   order: Resumed | null,
   person: number | undefined,
   tap: Run['tap'],
 ): BayCards {
+  const { plan } = state
   const [chosen, setChosen] = useState<Position | null>(null)
   const stepOf = useMemo(() => {
     const steps = new Map(plan.steps.map((step) => [step.id, step]))
@@ -52,13 +54,17 @@ export function useBayCards(
   const card = cards.find(({ corner }) => corner !== null && corner === chosen) ?? cards[0]
   const others = cards.filter((one) => one !== card)
   const due = card?.taps[0]
-  const settle = (steps: readonly Step[]): void => {
+  const settle = (steps: readonly Step[], answer?: Answer): void => {
     // What has to come off at once is not brushed any more: that is left out, and kept so.
     const givenUp = new Set(steps.flatMap((step) => givenUpBy(step, plan, order, state)))
     const done = steps.filter(({ id }) => !givenUp.has(id))
     tap(
-      ...[...givenUp].map((stepId) => ({ kind: 'skipped', stepId }) as const),
-      ...done.map(({ id }) => ({ kind: 'done', stepId: id }) as const),
+      ...[...givenUp].map((stepId): Happened => ({ kind: 'skipped', stepId })),
+      ...done.map(({ id }, at): Happened =>
+        answer && at === done.length - 1
+          ? { kind: 'answered', stepId: id, answer }
+          : { kind: 'done', stepId: id },
+      ),
     )
     if (card && steps.length >= stepsOf(card.taps).length) setChosen(null)
   }

@@ -3,7 +3,6 @@ import type { Resumed } from '@/core/order/resume'
 import { settledSteps } from '@/core/order/settledSteps'
 import type { RunState } from '@/core/run/runState'
 import type { JobFile } from '@/contracts/jobFile'
-import type { PlanFile } from '@/contracts/planFile'
 import { PlanClient } from '@/workers/planClient'
 import type { Away } from './CalledAway'
 
@@ -24,16 +23,15 @@ const secondsAway = (away: Away | null, nowMilliseconds: number): number[] =>
  */
 export function useOrder(
   jobFile: JobFile,
-  plan: PlanFile,
   state: RunState,
   serverNow: () => number,
   away: Away | null,
 ): Resumed | null {
   const [order, setOrder] = useState<Resumed | null>(null)
   const client = useRef<PlanClient | null>(null)
-  const latest = useRef({ jobFile, plan, state, serverNow, away })
+  const latest = useRef({ jobFile, state, serverNow, away })
   useEffect(() => {
-    latest.current = { jobFile, plan, state, serverNow, away }
+    latest.current = { jobFile, state, serverNow, away }
   })
   const tapped = [
     ...[...state.settled].map(([id, { at }]) => `${id}@${at.getTime()}`),
@@ -48,7 +46,7 @@ export function useOrder(
       try {
         const answer = await mine.resume(
           now.jobFile,
-          now.plan,
+          now.state.plan,
           settledSteps(now.state, now.serverNow()),
           secondsAway(now.away, now.serverNow()),
         )
@@ -65,5 +63,5 @@ export function useOrder(
     }
   }, [tapped, isWet, away])
   useEffect(() => () => client.current?.stop(), [])
-  return plan.sequence ? order : null
+  return state.plan.sequence ? order : null
 }

@@ -1,7 +1,12 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import type { Job } from '@/core/job/job'
 import type { Plan } from '@/core/plan/plan'
+import type { Answer, Foam } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
-import { runState, type RunState } from '@/core/run/runState'
+import { replay, type RunState } from '@/core/run/runState'
+import { unseen } from '@/core/run/standingEvents'
+import { planAsSeen } from '@/core/seen/planAsSeen'
+import { foamAnswer } from '@/core/seen/roundPlace'
 import { newId } from '../newId'
 import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
 import { sendTap } from './sendTap'
@@ -16,7 +21,16 @@ const catchUpMilliseconds = 4000
 export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   readonly state: RunState
   /** One tap, which may settle several steps. */
-  tap(...happened: readonly { readonly kind: RunEvent['kind']; readonly stepId: string }[]): void
+  tap(...happened: readonly Happened[]): void
+  /** The foam of the last of some steps that one tap settles, with the place of the round it may bring. */
+  foamAt(before: readonly Happened[], stepId: string, foam: Foam): Answer
+}
+
+/** What a tap says of one step. */
+export interface Happened {
+  readonly kind: RunEvent['kind']
+  readonly stepId: string
+  readonly answer?: Answer
 }
 
 async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
@@ -32,10 +46,12 @@ async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
 
 /**
  * The run as it stands: what the server knows, and the taps still waiting on this device.
+ * @param job what was planned; null where it cannot be read any more, and nothing seen changes the plan
  * @param person who taps here; undefined where one works alone
  */
 export function useRun(
   jobId: string,
+  job: Job | null,
   plan: Plan,
   stored: readonly RunEvent[],
   serverNow: () => number,
@@ -81,11 +97,19 @@ export function useRun(
     }
   }, [queue, isShared])
   const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
-  const state = useMemo(() => runState(plan, events, person), [plan, events, person])
+  const seen = useMemo(() => (job ? planAsSeen(job, plan) : unseen(plan)), [job, plan])
+  const state = useMemo(() => replay(seen, events, person), [seen, events, person])
   return {
     state,
     saving,
     refusal,
+    foamAt: (before, stepId, foam) => {
+      const at = new Date(serverNow())
+      const tapped = before.map((one): RunEvent => ({ ...one, at, person }))
+      return job
+        ? foamAnswer(job, seen, events, tapped, { stepId, at, person }, foam)
+        : { question: 'foam', foam }
+    },
     tap: (...happened) => {
       const at = new Date(serverNow()).toISOString()
       queue.add(...happened.map((one) => ({ requestId: newId(), ...one, at, person })))

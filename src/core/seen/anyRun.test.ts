@@ -1,0 +1,145 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { questionOf } from '@/core/cards/cardsOf'
+import { finishes, type Finish } from '@/core/finishes/finish'
+import { fourCorners, testJob } from '@/core/job/testJob'
+import { orderPlan } from '@/core/order/orderPlan'
+import { remainingOf } from '@/core/order/remaining'
+import { resume } from '@/core/order/resume'
+import { settledSteps } from '@/core/order/settledSteps'
+import { keepWhatCanBeKept } from '@/core/order/urgent'
+import { makePlan } from '@/core/planning/makePlan'
+import type { Step } from '@/core/plan/plan'
+import { foams, ironSights, spotSights, type Answer } from '@/core/run/answer'
+import { replay } from '@/core/run/runState'
+import { Draws } from '@/core/sequence/draws'
+import { serviceIds } from '@/core/services/service'
+import { soils, type Grade } from '@/core/soils/soil'
+import { zones } from '@/core/wheel/zone'
+import { jobOutcome } from './jobOutcome'
+import { planAsSeen } from './planAsSeen'
+import { foamAnswer } from './roundPlace'
+import { workedThrough } from './testRun'
+
+/** How many times the usual number of runs is tried. */
+const times = Number(process.env.PROPERTY_TIMES ?? 1)
+
+const pick = <T>(draws: Draws, list: readonly T[]): T => list[draws.draw(list.length)] as T
+
+/** A job of any kind of dirt and finish. */
+function anyJob(draws: Draws) {
+  const grade = (): Grade => draws.draw(5) as Grade
+  const finish: Finish = pick(draws, finishes)
+  const state = { finish, condition: 'sound' } as const
+  const dirt = { film: grade(), freshDust: grade(), bondedDust: grade(), tar: draws.draw(3) as Grade }
+  return testJob(
+    fourCorners({
+      loads: { face: dirt, barrel: dirt, tyre: { tyreBrowning: grade() }, arch: { film: grade() } },
+      finishes: { face: state, barrel: state, lip: state, windows: state, cap: state },
+    }),
+    { service: pick(draws, serviceIds), crew: { people: 1 + draws.draw(2) } },
+  )
+}
+
+/** Whatever somebody could say, most of it good. */
+function anyAnswer(draws: Draws, step: Step): Answer | null {
+  const question = questionOf(step)
+  if (draws.draw(8) === 0) return null
+  switch (question) {
+    case 'foam':
+      return { question, foam: pick(draws, foams), place: pick(draws, ['now', 'afterRinse'] as const) }
+    case 'iron':
+      return { question, iron: pick(draws, ironSights) }
+    case 'look':
+      return {
+        question,
+        stayed: Array.from({ length: Math.max(0, draws.draw(5) - 2) }, () => ({
+          zone: pick(draws, zones),
+          soil: pick(draws, soils),
+        })),
+      }
+    case 'testSpot':
+      return { question, spot: pick(draws, spotSights) }
+    case null:
+      return null
+    default:
+      return question satisfies never
+  }
+}
+
+describe('any run with any answers', () => {
+  it('ends, with every step that was added worked, nothing left wet, and the same state from the same log', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), (seed) => {
+        const draws = new Draws(seed)
+        const job = anyJob(draws)
+        const plan = makePlan(job)
+        const { events, state } = workedThrough(job, plan, (step) => anyAnswer(draws, step))
+        for (const { id } of state.plan.steps) expect(state.settled.has(id)).toBe(true)
+        expect(state.clocks).toEqual([])
+        expect(new Set(state.plan.steps.map(({ id }) => id)).size).toBe(state.plan.steps.length)
+        for (const { id } of state.plan.steps) expect(id.length).toBeLessThanOrEqual(120)
+        for (const stage of state.plan.stages) expect(stage.verdict).not.toBe('no')
+        expect(replay(planAsSeen(job, plan), events)).toEqual(state)
+        const { used, leftovers, clockSeconds } = jobOutcome(job, state)
+        for (const { concentrateMillilitres } of used) expect(concentrateMillilitres).toBeGreaterThan(0)
+        expect(new Set(leftovers.map((one) => JSON.stringify(one))).size).toBe(leftovers.length)
+        if (plan.steps.length > 1) expect(clockSeconds).toBeGreaterThan(0)
+      }),
+      { numRuns: 40 * times },
+    )
+  })
+
+  it('can be gone on with from any moment, nothing forgotten', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e9 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (seed, share) => {
+          const draws = new Draws(seed)
+          const job = anyJob(draws)
+          const plan = makePlan(job)
+          const { events } = workedThrough(job, plan, (step) => anyAnswer(draws, step))
+          const some = events.slice(0, Math.floor(share * events.length))
+          const state = replay(planAsSeen(job, plan), some)
+          const now = (some.at(-1)?.at.getTime() ?? 0) + 20_000
+          const { entries, dropped } = resume(job, state.plan, settledSteps(state, now), [], 400)
+          const open = state.plan.steps.filter(({ id }) => !state.settled.has(id)).map(({ id }) => id)
+          expect([...entries.map(({ stepId }) => stepId), ...dropped].sort()).toEqual(open.sort())
+        },
+      ),
+      { numRuns: 12 * times },
+    )
+  })
+})
+
+describe('a tyre round that is put in at once', () => {
+  it('makes nothing late that a rinse before it would have kept', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), fc.integer({ min: 0, max: 120 }), (seed, late) => {
+        const draws = new Draws(seed)
+        const job = { ...anyJob(draws), service: 'maintain' as const }
+        const plan = orderPlan(job, makePlan(job), 300)
+        const seen = planAsSeen(job, plan)
+        const { events } = workedThrough(job, plan, () => null)
+        const at = events.findIndex(({ stepId }) =>
+          plan.steps.some(({ id, asks }) => id === stepId && asks === 'foam'),
+        )
+        const scrub = events[at]
+        if (!scrub) return
+        const before = events.slice(0, at)
+        const last = { stepId: scrub.stepId, at: new Date(scrub.at.getTime() + late * 1000) }
+        const lost = (answer: Answer): number => {
+          const state = replay(seen, [...before, { ...last, kind: 'answered', answer }])
+          const { problem } = remainingOf(job, state.plan, settledSteps(state, last.at.getTime()))
+          return keepWhatCanBeKept(problem, 4000).lost.length
+        }
+        const chosen = foamAnswer(job, seen, before, [], last, 'brown')
+        expect(lost(chosen)).toBeLessThanOrEqual(
+          lost({ question: 'foam', foam: 'brown', place: 'afterRinse' }),
+        )
+      }),
+      { numRuns: 15 * times },
+    )
+  })
+})

@@ -1,0 +1,158 @@
+import { takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
+import type { Foam } from '@/core/run/answer'
+import { foamAmounts, hasStalled, roundsMore } from './foamRounds'
+import { capital } from '@/core/words/sayPlan'
+import { nextRung } from './rung'
+import { addedSteps, insertAfter, laterAt, leftOut, rinseOf, withSight, withStage } from './seenPlan'
+import type { Sighting } from './sighting'
+import { rungStage, stageAgain } from './stageAgain'
+
+/** More than this the hands and the rubber give up. */
+const mostRounds = 5
+/** So many different things are tried on one tyre in one visit. */
+const mostProducts = 3
+
+const isTyre = (plan: Plan, id: string | null): boolean =>
+  plan.stages.some((stage) => stage.id === id && stage.kind === 'tyre')
+
+/** Rounds of the tyre of one wheel up to a step, with what was seen at each. */
+export function foamsAt({ plan, step, answers }: Pick<Sighting, 'plan' | 'step' | 'answers'>): Foam[] {
+  const at = plan.steps.findIndex(({ id }) => id === step.id)
+  return plan.steps
+    .slice(0, at + 1)
+    .filter(({ corner, asks }) => corner === step.corner && asks === 'foam')
+    .flatMap(({ id }) => {
+      const answer = answers.get(id)
+      return answer?.question === 'foam' ? [answer.foam] : []
+    })
+}
+
+/** Rounds that are still planned at the wheel: what is put on and scrubbed, and rinses that are for them alone. */
+function roundsLeft({ plan, step }: Sighting<'foam'>): Step[] {
+  const later = laterAt(plan, step.id)
+  const own = later.filter(
+    ({ stageId, act }) => isTyre(plan, stageId) && act !== 'rinse' && act !== 'dress' && act !== 'protect',
+  )
+  const [first] = own
+  if (!first) return []
+  const worked = new Set(own.map(({ stageId }) => stageId))
+  const rinses = later.filter(
+    (one) =>
+      one.act === 'rinse' &&
+      one.stageId !== step.stageId &&
+      worked.has(one.stageId) &&
+      (one.alsoStops ?? []).length === 0,
+  )
+  return [...own, ...rinses]
+}
+
+const sayForecast = (foams: readonly Foam[]): string => {
+  const more = roundsMore(foams)
+  return more === null || more === 0
+    ? ''
+    : ` It falls: about ${more === 1 ? 'one round' : `${more} rounds`} more.`
+}
+
+const foamText = (foam: Foam): string => `${capital(foam)} foam`
+
+/** White ends the rounds, brown and tan bring one more; where it does not fall, something else goes on. */
+export function seeFoam(seen: Sighting<'foam'>): Plan {
+  const { plan, step, answer, settled } = seen
+  const { foam } = answer
+  const planned = roundsLeft(seen).filter(({ id }) => !settled.has(id))
+  const foams = foamsAt(seen)
+  if (foam === 'white') {
+    const without = leftOut(
+      plan,
+      planned.map(({ id }) => id),
+      settled,
+    )
+    const isLess = planned.length > 0
+    return withSight(without, step.id, `White foam: the rubber is bare.${isLess ? ' No further round.' : ''}`)
+  }
+  if (foamAmounts[foam] <= foamAmounts.cream)
+    return withSight(
+      plan,
+      step.id,
+      planned.length > 0
+        ? 'Cream foam: the round that is planned will do.'
+        : 'Cream foam: bare enough for a dressing.',
+    )
+  if (hasStalled(foams)) return changed(seen, planned, foams)
+  if (planned.length > 0)
+    return withSight(plan, step.id, `${foamText(foam)}: the next round follows.${sayForecast(foams)}`)
+  if (foams.length >= mostRounds)
+    return withSight(
+      plan,
+      step.id,
+      `${foamText(foam)} after ${foams.length} rounds: leave it for another day, and do not dress over it.`,
+    )
+  return oneMore(seen, foams)
+}
+
+/** The same once more. */
+function oneMore(seen: Sighting<'foam'>, foams: readonly Foam[]): Plan {
+  const { job, plan, step, corner, answer } = seen
+  const stage = plan.stages.find(({ id }) => id === step.stageId)
+  if (!stage) return plan
+  const because = `${foamText(answer.foam)}: one round more.${sayForecast(foams)}`
+  return withRound(seen, plan, stageAgain(job, stage, corner, roundId(seen, foams), because), because)
+}
+
+/** What falls no further is not scrubbed a third time with the same. */
+function changed(seen: Sighting<'foam'>, planned: readonly Step[], foams: readonly Foam[]): Plan {
+  const { job, plan, step, corner, answer, settled } = seen
+  const here = new Set(plan.steps.filter((one) => one.corner === step.corner).map(({ stageId }) => stageId))
+  const tried = plan.stages.filter(({ id, kind }) => kind === 'tyre' && here.has(id))
+  const rung = nextRung(job, { corner, zone: 'tyre', soil: 'tyreBrowning', tried })
+  const said = `${foamText(answer.foam)} again: it does not fall.`
+  if (!rung)
+    return withSight(
+      plan,
+      step.id,
+      `${said} Nothing in the cabinet goes further; a stronger cleaner for rubber would.`,
+    )
+  if (foams.length >= mostRounds || tried.length >= mostProducts)
+    return withSight(plan, step.id, `${said} Leave it for another day, and do not dress over it.`)
+  const without = leftOut(
+    plan,
+    planned.map(({ id }) => id),
+    settled,
+  )
+  const because = `${said} ${capital(rung.why)}`
+  return withRound(seen, without, rungStage(job, rung, corner, roundId(seen, foams)), because)
+}
+
+/** Stable whatever is seen at the other wheels: the wheel and the number of the round. */
+const roundId = ({ step }: Sighting<'foam'>, foams: readonly Foam[]): string =>
+  `tyre-${step.corner}-round${foams.length + 1}`
+
+/** Puts a round in: in before the rinse that is due where that was chosen, else with a rinse of its own after it. */
+function withRound(seen: Sighting<'foam'>, plan: Plan, stage: Stage, because: string): Plan {
+  const { job, step, corner, answer } = seen
+  const booked = withStage(plan, job, stage)
+  const rinse = step.stageId === null ? undefined : rinseOf(booked, step.id, step.stageId)
+  const added = addedSteps(booked, job, stage, corner, because)
+  const isNow = answer.place === 'now' && rinse !== undefined
+  const put = isNow
+    ? alsoStopping(
+        insertAfter(
+          booked,
+          step.id,
+          added.filter(({ act }) => act !== 'rinse'),
+        ),
+        rinse,
+        stage,
+      )
+    : insertAfter(booked, rinse?.id ?? step.id, added)
+  return withSight(put, step.id, because)
+}
+
+const alsoStopping = (plan: Plan, rinse: Step, stage: Stage): Plan => ({
+  ...plan,
+  steps: plan.steps.map((step) =>
+    step.id === rinse.id && !takesOff(step, stage.id)
+      ? { ...step, alsoStops: [...(step.alsoStops ?? []), stage.id] }
+      : step,
+  ),
+})

@@ -1,0 +1,40 @@
+import type { Plan } from '@/core/plan/plan'
+import { addedSteps, insertAfter, laterAt, leftOut, withSight, withStage } from './seenPlan'
+import type { Sighting } from './sighting'
+import { stageAgain } from './stageAgain'
+
+/** What still bleeds after this many applications sits too deep for them. */
+const mostApplications = 3
+
+/** Where it still bleeds, once more; where it is done, no second application. */
+export function seeIron({ job, plan, step, corner, answer, settled }: Sighting<'iron'>): Plan {
+  const isIron = (stageId: string | null): boolean =>
+    plan.stages.some(({ id, kind }) => id === stageId && kind === 'iron')
+  const planned = laterAt(plan, step.id).filter(({ stageId, id }) => isIron(stageId) && !settled.has(id))
+  if (answer.iron === 'done') {
+    const without = leftOut(
+      plan,
+      planned.map(({ id }) => id),
+      settled,
+    )
+    return withSight(without, step.id, `Bled out.${planned.length > 0 ? ' No second application here.' : ''}`)
+  }
+  if (planned.length > 0) return withSight(plan, step.id, 'Still bleeding: the next application follows.')
+  const applications = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'iron').length
+  const off = [step.stageId, ...(step.alsoStops ?? [])]
+  const stage = plan.stages.find(({ id, kind }) => kind === 'iron' && off.includes(id))
+  if (!stage || applications >= mostApplications)
+    return withSight(
+      plan,
+      step.id,
+      'It bleeds after three applications: what is left sits deep. Leave it for clay or another visit.',
+    )
+  const because = 'It still bleeds: once more, here only.'
+  const again = stageAgain(job, stage, corner, `iron-${step.corner}-again${applications}`, because)
+  const booked = withStage(plan, job, again)
+  return withSight(
+    insertAfter(booked, step.id, addedSteps(booked, job, again, corner, because)),
+    step.id,
+    because,
+  )
+}

@@ -1,0 +1,75 @@
+import type { Plan, Stage, Step } from '@/core/plan/plan'
+import type { Stayed } from '@/core/run/answer'
+import { soilNames } from '@/core/soils/soil'
+import { zoneNames } from '@/core/wheel/zone'
+import { listed } from '@/core/words/listed'
+import { capital } from '@/core/words/sayPlan'
+import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
+import { nextRung, type Rung } from './rung'
+import { addedSteps, furtherLook, insertAfter, spotSteps, withSight, withStage } from './seenPlan'
+import type { Sighting } from './sighting'
+import { rungStage } from './stageAgain'
+
+/** What drips first, then the trade's order on the wheel. */
+const inOrder: readonly StageKind[] = ['arch', 'tyre', 'wash', 'waterless', 'iron', 'mineral', 'tar']
+
+export const stayedText = ({ zone, soil }: Stayed): string => `${soilNames[soil]} at the ${zoneNames[zone]}`
+
+/** Stages that were at a zone of a wheel before a step. */
+function triedAt(plan: Plan, step: Step, zone: Stayed['zone']): Stage[] {
+  const at = plan.steps.findIndex(({ id }) => id === step.id)
+  const here = plan.steps.slice(0, at).filter(({ corner }) => corner === step.corner)
+  return plan.stages.filter(
+    ({ id, kind, zones }) =>
+      !isFinishing(kind) && zones.includes(zone) && here.some(({ stageId }) => stageId === id),
+  )
+}
+
+const sameUse = (a: Rung, b: Rung): boolean =>
+  a.kind === b.kind && a.product.id === b.product.id && a.fraction === b.fraction
+
+/** Spots that want the same are one stage. */
+function joined(rungs: readonly Rung[]): Rung[] {
+  return rungs
+    .reduce<Rung[]>((all, rung) => {
+      const at = all.findIndex((one) => sameUse(one, rung))
+      const known = all[at]
+      if (!known) return [...all, rung]
+      const zones = [...new Set([...known.zones, ...rung.zones])]
+      const tools = [
+        ...known.tools,
+        ...rung.tools.filter(({ tool }) => !known.tools.some((one) => one.tool === tool)),
+      ]
+      return all.with(at, { ...known, zones, tools, why: `${known.why} ${rung.why}` })
+    }, [])
+    .sort((a, b) => inOrder.indexOf(a.kind) - inOrder.indexOf(b.kind))
+}
+
+/** What stayed gets the next rung at once, and another look after it. */
+export function seeLook({ job, plan, step, corner, answer }: Sighting<'look'>): Plan {
+  const { stayed } = answer
+  if (stayed.length === 0) return withSight(plan, step.id, 'Nothing stayed.')
+  const found = stayed.map((one) => ({
+    one,
+    rung: nextRung(job, { corner, ...one, tried: triedAt(plan, step, one.zone) }),
+  }))
+  const rungs = joined(found.flatMap(({ rung }) => (rung ? [rung] : [])))
+  const kept = found.filter(({ rung }) => rung === null).map(({ one }) => stayedText(one))
+  const said = [
+    ...rungs.map(({ why }) => capital(why)),
+    ...(kept.length > 0
+      ? [`Nothing in the cabinet may go further on ${listed(kept)}: it stays, and is written down.`]
+      : []),
+  ].join(' ')
+  if (rungs.length === 0) return withSight(plan, step.id, said)
+  const looks = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'look').length
+  const booked = rungs.map((rung, at) =>
+    rungStage(job, rung, corner, `${rung.kind}-${step.corner}-look${looks}-${at + 1}`),
+  )
+  const withAll = booked.reduce((all, stage) => withStage(all, job, stage), plan)
+  const steps = booked.flatMap((stage) =>
+    (isOnRubber(stage.kind) ? addedSteps : spotSteps)(withAll, job, stage, corner, stage.why),
+  )
+  const look = furtherLook(job, corner.position, looks + 1, step)
+  return withSight(insertAfter(withAll, step.id, [...steps, look]), step.id, said)
+}

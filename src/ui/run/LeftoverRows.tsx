@@ -1,0 +1,69 @@
+import { Plus, X } from 'lucide-react'
+import { useState } from 'react'
+import type { Stayed } from '@/core/run/answer'
+import type { Leftover } from '@/core/run/leftover'
+import { soilNames } from '@/core/soils/soil'
+import { positionNames, type Position } from '@/core/wheel/position'
+import { zoneNames } from '@/core/wheel/zone'
+import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
+import { StayedPanel } from './StayedPanel'
+
+interface LeftoverRowsProps {
+  readonly wheels: readonly DrawnWheel[]
+  readonly leftovers: readonly Leftover[]
+  readonly change: (leftovers: readonly Leftover[]) => void
+}
+
+/** Wheel by wheel what is still there: a tap takes it off the list, another opens the wheel to add to it. */
+export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
+  const [open, setOpen] = useState<Position | null>(null)
+  const wheel = wheels.find(({ position }) => position === open)
+  const at = (position: Position) => leftovers.filter((one) => one.position === position)
+  const put = (position: Position, stayed: readonly Stayed[]) =>
+    change([
+      ...leftovers.filter((one) => one.position !== position),
+      ...stayed.map(({ zone, soil }) => ({ position, zone, soil })),
+    ])
+  if (wheel)
+    return (
+      <StayedPanel
+        wheel={wheel}
+        stayed={at(wheel.position)}
+        change={(stayed) => put(wheel.position, stayed)}
+        doneWord="That stayed"
+        done={() => setOpen(null)}
+        back={() => setOpen(null)}
+      />
+    )
+  return (
+    <ul className="leftovers" aria-label="What stayed">
+      {wheels.map(({ position }) => (
+        <li key={position}>
+          <b>{positionNames[position]}</b>
+          <span className="chips">
+            {at(position).length === 0 && <span className="soft">clean</span>}
+            {at(position).map((one) => (
+              <button
+                key={`${one.zone} ${one.soil}`}
+                type="button"
+                className="chip"
+                aria-label={`Not there any more: ${soilNames[one.soil]} at the ${zoneNames[one.zone]}, ${positionNames[position].toLowerCase()}`}
+                onClick={() => change(leftovers.filter((other) => other !== one))}
+              >
+                {zoneNames[one.zone]}: {soilNames[one.soil]} <X aria-hidden size={15} />
+              </button>
+            ))}
+          </span>
+          <button
+            type="button"
+            className="leftover-add"
+            aria-label={`Something stayed, ${positionNames[position].toLowerCase()}`}
+            onClick={() => setOpen(position)}
+          >
+            <Plus aria-hidden size={24} />
+          </button>
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,57 @@
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import type { ProductUse } from '@/core/seen/jobOutcome'
+import { formatMillilitres } from '../format/format'
+import { asPlanned, type Correction } from './usedInput'
+
+interface UsedRowsProps {
+  readonly used: readonly ProductUse[]
+  readonly corrections: Readonly<Record<string, Correction>>
+  readonly change: (corrections: Readonly<Record<string, Correction>>) => void
+  readonly problems: readonly Problem[]
+}
+
+/** What was used: as it was planned, unless somebody knows better. */
+export function UsedRows({ used, corrections, change, problems }: UsedRowsProps) {
+  const put = (id: string, changes: Partial<Correction>) =>
+    change({ ...corrections, [id]: { ...asPlanned, ...corrections[id], ...changes } })
+  return (
+    <details className="used" open={problems.some(({ path }) => path.startsWith('used')) || undefined}>
+      <summary>
+        Used:{' '}
+        {used
+          .map(({ name, concentrateMillilitres }) => `${name} ${formatMillilitres(concentrateMillilitres)}`)
+          .join(', ')}
+      </summary>
+      <ul>
+        {used.map(({ id, name, concentrateMillilitres }) => {
+          const own = corrections[id] ?? asPlanned
+          return (
+            <li key={id}>
+              <Form.Label htmlFor={`used-${id}`}>{name}</Form.Label>
+              <span className="used-amount">
+                <Form.Control
+                  id={`used-${id}`}
+                  inputMode="decimal"
+                  placeholder={String(Math.round(concentrateMillilitres))}
+                  value={own.millilitres}
+                  onChange={(event) => put(id, { millilitres: event.target.value })}
+                />{' '}
+                ml
+              </span>
+              <button
+                type="button"
+                className="chip"
+                aria-pressed={own.isEmptied}
+                aria-label={`${name}: bottle empty`}
+                onClick={() => put(id, { isEmptied: !own.isEmptied })}
+              >
+                bottle empty
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+    </details>
+  )
+}
