@@ -4,7 +4,7 @@ import { expect, test } from './server'
 import { openDeeper, tapOnce } from './jobActions'
 
 const title = (page: Page) => page.locator('.run-now h1')
-const main = (page: Page) => page.locator('.run-acts > .btn-primary')
+const main = (page: Page) => page.locator('.run-acts [data-best]')
 const saved = (page: Page) => expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
 
 async function startJob(

@@ -24,7 +24,7 @@ export async function tapOnce(page: Page): Promise<void> {
   // Before the page lives a tap is lost.
   await expect(page.locator('.run[data-live=true]')).toBeVisible()
   const before = await page.locator('.run').getAttribute('data-settled')
-  await page.locator('.run-acts > .btn-primary').click()
+  await page.locator('.run-acts [data-best]').click()
   await expect(page.locator(`.run[data-settled="${before}"]`)).toHaveCount(0)
 }
 

@@ -8,29 +8,38 @@ export const dilutionStyles = ['ratio', 'percent', 'millilitresPerLitre', 'ounce
 /** How a person likes to read a strength. */
 export type DilutionStyle = (typeof dilutionStyles)[number]
 
-function writeFraction(fraction: number, style: DilutionStyle): string {
+function writeFraction(fraction: number, style: DilutionStyle, digits: number): string {
   if (fraction >= 1) return 'neat'
   const waterParts = waterPartsOf(fraction)
   switch (style) {
     case 'ratio':
       // 1:0.5 could be read either way round, so more concentrate than water is written in percent.
-      return waterParts < 1 ? writeFraction(fraction, 'percent') : `1:${writeSignificant(waterParts)}`
+      return waterParts < 1 ? writeFraction(fraction, 'percent', digits) : `1:${writeSignificant(waterParts, digits)}`
     case 'percent':
-      return `${writeSignificant(fraction * 100)} %`
+      return `${writeSignificant(fraction * 100, digits)} %`
     case 'millilitresPerLitre':
-      return `${writeSignificant(1000 / waterParts)} ml per litre`
+      return `${writeSignificant(1000 / waterParts, digits)} ml per litre`
     case 'ouncesPerGallonUs': {
       const { ounce, gallon } = millilitresPerUnit.us
-      return `${writeSignificant(gallon / waterParts / ounce)} US oz per US gallon`
+      return `${writeSignificant(gallon / waterParts / ounce, digits)} US oz per US gallon`
     }
     default:
       return exhaustive(style)
   }
 }
 
+/** Enough to be read again as the same strength. */
+const exactDigits = 4
+/** What a measuring jug can tell apart. */
+const spokenDigits = 2
+
+/** A strength as it is said at the bench: 1:3.9, not 1:3.923. */
+export const sayDilution = (fraction: number, style: DilutionStyle = 'ratio'): string =>
+  writeFraction(fraction, style, spokenDigits)
+
 /** Writes a mix so that reading it again gives the same strength within one part in a thousand. */
 export function writeDilution(mix: Mix, style: DilutionStyle = 'ratio'): string {
-  const weaker = writeFraction(mix.from, style)
-  const stronger = writeFraction(mix.to, style)
+  const weaker = writeFraction(mix.from, style, exactDigits)
+  const stronger = writeFraction(mix.to, style, exactDigits)
   return weaker === stronger ? weaker : `${weaker} to ${stronger}`
 }

@@ -134,12 +134,15 @@ function entriesFrom(
   return [...lead.entries, ...middle, ...together(after, lead.end + schedule.makespanSeconds).entries]
 }
 
+/** A title within a sentence; names keep their capitals. */
+const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1)
+
 /** A limit that is lost, in plain words. */
 function sayLost({ from, to, why }: Lag, steps: readonly Step[]): string {
   const next = steps[to]
   if (next?.corner && next.act !== 'rinse')
     return `${positionNames[next.corner]} dries before the next step there: mist it in time, else look for stains.`
-  return `${next?.title ?? ''} comes late after ${steps[from]?.title.toLowerCase() ?? ''} (${why}): do it now, without brushing, and look for stains.`
+  return `${next?.title ?? ''} comes late after ${lowered(steps[from]?.title ?? '')} (${why}): do it now, without brushing, and look for stains.`
 }
 
 const shortestOf = (schedules: readonly (Schedule | null)[]): Schedule | undefined =>

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
+import type { Step } from '@/core/plan/plan'
+import { testStep } from '@/core/plan/testStep'
 import { makePlan } from '@/core/planning/makePlan'
 import { readClock } from './dwellClock'
 import type { RunEvent } from './runEvent'
@@ -45,6 +47,21 @@ describe('the time of a step', () => {
     expect(times.get(a!.id)).toBeCloseTo(1000 + usual[0]!, 0)
     expect(times.get(b!.id)).toBeCloseTo(1000 + usual[0]! + usual[1]!, 0)
     expect(times.get(c!.id)).toBe(1000 + whole)
+  })
+
+  it('of a spray leaves room for what is still to be done there before the rinse', () => {
+    const step = (id: string, changes: Partial<Step>) =>
+      testStep(id, { corner: 'frontLeft', stageId: 'wash-1', operatorSeconds: 60, ...changes })
+    const steps = [
+      step('spray', { act: 'spray', startsDwell: { minSeconds: 0, maxSeconds: 240 } }),
+      step('arch', { act: 'scrub', stageId: null, operatorSeconds: 200 }),
+      step('brush', { act: 'agitate', operatorSeconds: 90 }),
+      step('rinse', { act: 'rinse', stopsDwellOf: 'wash-1' }),
+    ]
+    const short = { ...plan, steps }
+    const { clocks } = runState(short, [done('spray', 1000), done('arch', 1000)])
+    const left = 240 - (start + 1_000_000 - clocks[0]!.startedAt.getTime()) / 1000
+    expect(left).toBeGreaterThanOrEqual(90 + 15)
   })
 
   it('is pressed together where the span is shorter than the work', () => {

@@ -12,8 +12,10 @@ export interface TapTime {
 
 /** Taps that follow each other in less than this share of the usual time of their steps are made up for, one after the other. */
 const burstShare = 0.2
-/** A clock that was begun at a guessed time leaves at least this much of its limit, s: only what is known to be late is called so. */
+/** A clock that was begun at a guessed time leaves what is still to be done there, and this much more, s: only what is known to be late is called so. */
 const leastLeftSeconds = 15
+/** From one tool to the next, s. */
+const changeSeconds = 10
 
 interface Tap {
   readonly events: RunEvent[]
@@ -129,6 +131,32 @@ function leastAt(
     return isWorked(as) && other?.corner === step.corner && takesOff(other, step.stageId)
   })
   if (isOff) return -Infinity
-  const limit = Math.min(step.startsDwell?.maxSeconds ?? Infinity, step.wetLimitSeconds ?? Infinity)
+  const worked = new Set([stepId, ...later.map(({ stepId: id }) => id)])
+  const { toRinse, toNext } = leftToDo(step, worked, steps)
+  const limit = Math.min(
+    (step.startsDwell?.maxSeconds ?? Infinity) - toRinse,
+    (step.wetLimitSeconds ?? Infinity) - toNext,
+  )
   return end - Math.max(0, limit - leastLeftSeconds) * 1000
+}
+
+/** Seconds of work at a wheel that are still to be done before its chemical is wetted again, and before it is rinsed off. */
+function leftToDo(
+  step: Step,
+  worked: ReadonlySet<string>,
+  steps: ReadonlyMap<string, Step>,
+): { readonly toRinse: number; readonly toNext: number } {
+  let seconds = 0
+  let toNext: number | null = null
+  let isAfter = false
+  for (const other of steps.values()) {
+    if (other.id === step.id) isAfter = true
+    if (!isAfter || other.corner !== step.corner || worked.has(other.id)) continue
+    const isRinse = takesOff(other, step.stageId)
+    seconds += changeSeconds
+    if (!isRinse) seconds += other.operatorSeconds
+    if (isRinse || stagesOfStep(other).includes(step.stageId ?? '')) toNext ??= seconds
+    if (isRinse) break
+  }
+  return { toRinse: seconds, toNext: toNext ?? seconds }
 }

@@ -143,3 +143,41 @@ describe('a tyre round that is put in at once', () => {
     )
   })
 })
+
+describe('taps in a burst', () => {
+  it('lose no limit that honest times would have kept, nor do those that follow after a pause', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e9 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.integer({ min: 0, max: 15 }),
+        (seed, share, more) => {
+          const draws = new Draws(seed)
+          const any = anyJob(draws)
+          const job = {
+            ...any,
+            crew: { people: 1 },
+            conditions: { ...any.conditions, airCelsius: 28, windKilometresPerHour: 12 },
+          }
+          const plan = orderPlan(job, makePlan(job), 300)
+          const { events } = workedThrough(job, plan, () => null)
+          const count = Math.floor(share * events.length)
+          const some = events.slice(0, count + more)
+          const last = some.at(-1)?.at.getTime() ?? 0
+          const pause = 8000
+          const quick = some.map((event, at) => ({
+            ...event,
+            at: new Date(last - (some.length - at) * 700 - (at < count ? pause : 0)),
+          }))
+          const lost = (taps: typeof some): number => {
+            const state = replay(planAsSeen(job, plan), taps)
+            const { problem } = remainingOf(job, state.plan, settledSteps(state, last + 1000))
+            return keepWhatCanBeKept(problem, 4000).lost.length
+          }
+          if (lost(some) === 0) expect(lost(quick)).toBe(0)
+        },
+      ),
+      { numRuns: 25 * times },
+    )
+  })
+})

@@ -4,7 +4,7 @@ import { pickTool } from '@/core/reach/pickTool'
 import { soilNames } from '@/core/soils/soil'
 import { RubberCandidates, soilsOf, type RubberCandidate } from '@/core/stages/rubberCandidates'
 import { zoneTools } from '@/core/stages/stageDraft'
-import { writeDilution } from '@/core/dilution'
+import { sayDilution } from '@/core/dilution'
 import { longerSeconds, mostTries, type Rung, type Spot } from './rung'
 
 interface RubberSpot extends Spot {
@@ -15,7 +15,7 @@ const strengthOf = (product: RubberCandidate['product'], fraction: number): numb
   strengthOrder(product.family) + fraction
 
 const nameOf = ({ product, fraction }: RubberCandidate): string =>
-  fraction === 1 ? product.name : `${product.name} at ${writeDilution({ from: fraction, to: fraction })}`
+  fraction === 1 ? product.name : `${product.name} at ${sayDilution(fraction)}`
 
 /** The next rung for rubber or liner: stronger, else another cleaner, else the same left longer. */
 export function rubberRung(job: Job, { corner, surface, soil, tried }: RubberSpot): Rung | null {

@@ -8,7 +8,7 @@ import type { Found } from '@/core/choice/stages'
 import { protectionWearNames } from '@/core/chemistry/family'
 import { familyOf } from '@/core/chemistry/families'
 import { wearOf } from '@/core/chemistry/product'
-import { writeDilution } from '@/core/dilution'
+import { sayDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
 import { strictness } from '@/core/rules/rule'
 import { gradeOfAmount } from '@/core/soils/expectedLoad'
@@ -31,7 +31,7 @@ export const coldWords = (labelSeconds: number, plannedSeconds: number): string 
 
 /** Name with its strength, the way it would be asked for. */
 export const optionText = ({ product, fraction }: Option): string =>
-  fraction === 1 ? product.name : `${product.name} at ${writeDilution({ from: fraction, to: fraction })}`
+  fraction === 1 ? product.name : `${product.name} at ${sayDilution(fraction)}`
 
 const harsh = ({ cost }: Option): number => harshOf(cost)
 

@@ -1,5 +1,5 @@
 import { deliveryNames } from '@/core/chemistry/family'
-import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Wishes } from '@/core/job/job'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -55,7 +55,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
               <b>{productName}</b>
               <span>
                 {deliveryNames[container]},{' '}
-                {writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}
+                {sayDilution(recipe.realFraction, dilutionStyle)}
               </span>
               <span className="number">
                 {formatMillilitres(recipe.concentrateMillilitres)}

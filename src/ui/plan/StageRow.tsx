@@ -1,6 +1,6 @@
 import { deliveryNames } from '@/core/chemistry/family'
 import { familyOf } from '@/core/chemistry/families'
-import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import { stageNames, type Stage } from '@/core/plan/plan'
 import { nameCorners } from '@/core/words/sayPlan'
 import type { StageTiming } from '@/core/plan/stageTiming'
@@ -67,7 +67,7 @@ export function StageRow(props: StageRowProps) {
         </div>
         <BottleDrawing recipe={recipe} delivery={stage.delivery} id={`bottle-${stage.id}`} />
         <div className="recipe">
-          <b>{writeDilution(stage.strength, dilutionStyle)}</b>
+          <b>{sayDilution(stage.strength.to, dilutionStyle)}</b>
           {recipe.waterMillilitres > 0
             ? `${formatMillilitres(recipe.concentrateMillilitres)} + ${formatMillilitres(recipe.waterMillilitres)} water`
             : formatMillilitres(recipe.totalMillilitres)}

@@ -91,7 +91,11 @@ function LookQuestion({ answer, wheel, word }: QuestionProps) {
         stayed={stayed}
         change={setStayed}
         doneWord="Treat it"
-        done={() => answer({ question: 'look', stayed })}
+        done={() => {
+          answer({ question: 'look', stayed })
+          // What follows begins at the top, not where the soils were chosen.
+          window.scrollTo({ top: 0 })
+        }}
         back={() => setOpen(false)}
       />
     )

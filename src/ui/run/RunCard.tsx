@@ -1,5 +1,5 @@
 import { Brush, Circle } from 'lucide-react'
-import { writeDilution } from '@/core/dilution'
+import { sayDilution } from '@/core/dilution'
 import type { Card, Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import { dwellLeftSeconds } from '@/core/run/urgentClock'
@@ -94,7 +94,7 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
       )}
       {stage && recipe && step.act === 'spray' && (
         <span className="soft">
-          {writeDilution({ from: recipe.realFraction, to: recipe.realFraction })}
+          {sayDilution(recipe.realFraction)}
           {isOnly && `: ${formatMillilitres(recipe.concentrateMillilitres)} product`}
           {isOnly && recipe.waterMillilitres > 0 && `, ${formatMillilitres(recipe.waterMillilitres)} water`}
           {isOnly && ` for ${stage.corners.length === 1 ? 'this wheel' : `${stage.corners.length} wheels`}`}

@@ -1,6 +1,6 @@
 import { Fragment } from 'react'
 import { deliveryNames } from '@/core/chemistry/family'
-import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Plan } from '@/core/plan/plan'
 import { services } from '@/core/services/service'
 import { sayMinutes } from '@/core/timing/stageTiming'
@@ -59,7 +59,7 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           <li key={`${productName}.${container}.${stageIds.join()}`}>
             <b>{productName}</b>, {deliveryNames[container]}
             <br />
-            {writeDilution({ from: recipe.realFraction, to: recipe.realFraction }, dilutionStyle)}:{' '}
+            {sayDilution(recipe.realFraction, dilutionStyle)}:{' '}
             {formatMillilitres(recipe.concentrateMillilitres)}
             {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
           </li>
