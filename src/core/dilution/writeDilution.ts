@@ -14,7 +14,9 @@ function writeFraction(fraction: number, style: DilutionStyle, digits: number): 
   switch (style) {
     case 'ratio':
       // 1:0.5 could be read either way round, so more concentrate than water is written in percent.
-      return waterParts < 1 ? writeFraction(fraction, 'percent', digits) : `1:${writeSignificant(waterParts, digits)}`
+      return waterParts < 1
+        ? writeFraction(fraction, 'percent', digits)
+        : `1:${writeSignificant(waterParts, digits)}`
     case 'percent':
       return `${writeSignificant(fraction * 100, digits)} %`
     case 'millilitresPerLitre':

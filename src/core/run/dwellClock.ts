@@ -6,6 +6,8 @@ export interface DwellClock {
   readonly stageId: string
   readonly productName: string
   readonly startedAt: Date
+  /** Nobody tapped just then: the beginning is worked out. */
+  readonly isEstimated?: boolean
   readonly minSeconds: number
   readonly maxSeconds: number
   /** The step that wetted it last: the spray, a brush, a mist. */

@@ -2,7 +2,8 @@ import type { Answer } from './answer'
 
 /**
  * Steps are settled by `done`, `answered` (done, and what was seen at it) and `skipped`; `misted` wets once more what the named
- * step had wetted. `undone` takes back one step, `tapUndone` all that was tapped with it in one moment or one burst.
+ * step had wetted. `undone` takes back one step, `tapUndone` all that was tapped with it in one moment or one burst; an answer only
+ * what the same tap settled.
  */
 export const runEventKinds = [
   'done', 'answered', 'skipped', 'undone', 'tapUndone', 'misted', 'mistUndone',

@@ -61,6 +61,7 @@ function clocksAfter(
           stageId,
           productName: plan.stages.find(({ id }) => id === stageId)?.productName ?? '',
           startedAt: at,
+          ...(times.get(event)?.isEstimated ? { isEstimated: true } : {}),
           ...step.startsDwell,
           wettedBy: stepId,
           wettedAt: at,

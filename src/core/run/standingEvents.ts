@@ -39,6 +39,10 @@ function answeredBy(events: readonly RunEvent[]): Answered[] {
   })
 }
 
+/** What the same tap has settled. */
+const tapWith = (event: RunEvent, taps: readonly RunEvent[]): RunEvent[] =>
+  taps.filter(({ at, person }) => at.getTime() === event.at.getTime() && person === event.person)
+
 const stepsOf = ({ steps }: Plan): ReadonlyMap<string, Step> => new Map(steps.map((step) => [step.id, step]))
 
 /** The events that still stand, and the plan they have made; each is held against the plan as it was when it happened. */
@@ -86,7 +90,8 @@ export function standingEvents(events: readonly RunEvent[], planAsSeen: PlanAsSe
       case 'tapUndone': {
         const tapped = last(settles)
         const taps = standing.filter((one) => settles(one.kind))
-        if (tapped) takeBack(...burstWith(tapped, taps, steps))
+        // Who answers has looked: an answer is taken back alone, not with what was caught up with before it.
+        if (tapped) takeBack(...(tapped.answer ? tapWith(tapped, taps) : burstWith(tapped, taps, steps)))
         break
       }
       default:

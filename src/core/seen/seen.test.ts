@@ -270,6 +270,18 @@ describe('the log', () => {
     expect(again.settled.has(added?.id ?? '')).toBe(true)
   })
 
+  it('an answer is undone alone, whatever was tapped in a hurry before it', () => {
+    const before = plan.steps.slice(0, 3).map(({ id: stepId }, index) => ({
+      kind: 'done' as const,
+      stepId,
+      at: new Date(start.getTime() - 2000 + index * 500),
+    }))
+    const undone = { kind: 'tapUndone', stepId: look.id, at: new Date(start.getTime() + 1000) } as const
+    const state = replay(seen, [...before, answered(stayed), undone])
+    expect(state.settledCount).toBe(3)
+    expect(state.plan.steps).toHaveLength(plan.steps.length)
+  })
+
   it('the first of two answers to one question stands', () => {
     const state = replay(seen, [answered({ question: 'look', stayed: [] }), answered(stayed, 5)])
     expect(addedAt(state, 'frontLeft')).toEqual([])

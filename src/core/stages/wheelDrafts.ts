@@ -1,7 +1,11 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
 import { cornersToTreat, zonesToTreat } from '@/core/choice/spots'
-import { positionsOf } from '@/core/choice/wheelGroup'
+import type { Option } from '@/core/choice/option'
+import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
+import { secondsOfAct } from '@/core/effort/operatorTime'
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { StageKind } from '@/core/work/stageKind'
 import { groupStages, type GroupStage } from '@/core/choice/wheelStages'
 import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
@@ -13,17 +17,37 @@ import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
 
 /** From the spray to the brush at least, and to the rinse at most. */
-function dwellOf({ option }: GroupStage, job: Job): { readonly min: number; readonly max: number } {
+function dwellOf(
+  { option, kind }: GroupStage,
+  { group }: GroupChoice,
+  job: Job,
+): { readonly min: number; readonly max: number } {
   const min = Math.min(option.product.dwellSeconds.min, option.dwellSeconds)
+  const cold = coldDwellSeconds(min, option.dwellSeconds, surfaceCelsiusOf(job), job.estimates)
   return {
-    min: coldDwellSeconds(min, option.dwellSeconds, surfaceCelsiusOf(job), job.estimates),
+    min: Math.max(min, Math.min(cold, roomToDwell(option, kind, group, job))),
     max: option.labelMaxSeconds,
   }
 }
 
+/**
+ * How long it may wait so that the whole wheel is still brushed within the label: under the brush it goes on working, and nobody
+ * works a cold wheel in parts for the sake of the wait.
+ */
+function roomToDwell(
+  { labelMaxSeconds }: Option,
+  kind: StageKind,
+  { corners }: WheelGroup,
+  job: Job,
+): number {
+  const act = kind === 'tar' || kind === 'waterless' ? 'wipe' : 'agitate'
+  const contact = Math.max(0, ...corners.map((corner) => secondsOfAct(act, kind, corner, job)))
+  return labelMaxSeconds - contact - 2 * estimate('secondsToolChange', job.estimates)
+}
+
 function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDraft, 'corners'> {
   const { option } = stage
-  const dwellSeconds = dwellOf(stage, job)
+  const dwellSeconds = dwellOf(stage, choice, job)
   const shortest = Math.min(option.product.dwellSeconds.min, option.dwellSeconds)
   const zones = zonesToTreat(option.product, choice.group)
   return {

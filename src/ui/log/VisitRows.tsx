@@ -1,6 +1,10 @@
 import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
 import Link from 'next/link'
+import type { Leftover } from '@/core/run/leftover'
 import { visitResultNames, type VisitResult } from '@/core/run/visitResult'
+import { soilNames } from '@/core/soils/soil'
+import { positionNames } from '@/core/wheel/position'
+import { zoneNames } from '@/core/wheel/zone'
 import { formatDay, formatDuration, formatMillilitres, formatMoney } from '../format/format'
 
 /** A visit as the log shows it. */
@@ -15,6 +19,8 @@ export interface ShownVisit {
   readonly result: VisitResult
   readonly note: string
   readonly operatorSeconds: number
+  readonly clockSeconds: number | null
+  readonly leftovers: readonly Leftover[]
   readonly costMinor: number
   readonly currency: string
   readonly products: readonly { readonly name: string; readonly concentrateMillilitres: number }[]
@@ -29,6 +35,16 @@ function ResultMark({ result }: { readonly result: VisitResult }) {
       <Icon aria-hidden size={17} /> {visitResultNames[result]}
     </span>
   )
+}
+
+/** What stayed, the same spot of several wheels named once. */
+function leftoverText(leftovers: readonly Leftover[]): string {
+  const wheels = new Map<string, string[]>()
+  for (const { position, zone, soil } of leftovers) {
+    const spot = `${soilNames[soil]} at the ${zoneNames[zone]}`
+    wheels.set(spot, [...(wheels.get(spot) ?? []), positionNames[position].toLowerCase()])
+  }
+  return [...wheels].map(([spot, where]) => `${spot} (${where.join(', ')})`).join('; ')
 }
 
 /** Rows of visits, newest first. */
@@ -58,6 +74,7 @@ export function VisitRows({
             <p>
               {visit.headline} <ResultMark result={visit.result} />
             </p>
+            {visit.leftovers.length > 0 && <p>Stayed: {leftoverText(visit.leftovers)}.</p>}
             {visit.note && <p>“{visit.note}”</p>}
             <p className="soft">
               {visit.products
@@ -69,7 +86,7 @@ export function VisitRows({
             </p>
           </div>
           <div className="log-figures">
-            {formatDuration(visit.operatorSeconds)}
+            {formatDuration(visit.clockSeconds ?? visit.operatorSeconds)}
             <br />
             {formatMoney(visit.costMinor, visit.currency)}
           </div>

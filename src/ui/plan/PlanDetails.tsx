@@ -54,8 +54,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
             <li key={stageIds.join()} className="row-item fill-row">
               <b>{productName}</b>
               <span>
-                {deliveryNames[container]},{' '}
-                {sayDilution(recipe.realFraction, dilutionStyle)}
+                {deliveryNames[container]}, {sayDilution(recipe.realFraction, dilutionStyle)}
               </span>
               <span className="number">
                 {formatMillilitres(recipe.concentrateMillilitres)}

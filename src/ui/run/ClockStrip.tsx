@@ -81,7 +81,14 @@ export function ClockStrip({
             onClick={() => choose(position)}
           >
             <span className="clock-where">{positionShortNames[position]}</span>
-            <span className="clock-time">{reading ? formatClock(reading.remainingSeconds) : '–'}</span>
+            <span className="clock-time">
+              {reading ? formatClock(reading.remainingSeconds) : '–'}
+              {clock?.isEstimated && (
+                <i className="clock-about" title="The beginning was caught up with">
+                  about
+                </i>
+              )}
+            </span>
             <span className="clock-word">
               {reading ? wordOf(reading) : restingWord(plan, state, position)}
             </span>

@@ -8,12 +8,14 @@ import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
 import { listLiveLayers } from '@/data/queries/protection'
+import { listTestSpots } from '@/data/queries/testSpots'
 import { listVisits } from '@/data/queries/visits'
 import { dueList } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { Stance } from '@/ui/wheel-drawing/Stance'
+import { TestSpotRows } from '@/ui/wheel-set/TestSpotRows'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
 import { wheelSetOr404 } from './findOr404'
 
@@ -33,10 +35,11 @@ export default async function WheelSetPage({ params }: Props) {
   const set = await wheelSetOr404(id)
   const db = await database()
   const now = new Date()
-  const [due, layers, log] = await Promise.all([
+  const [due, layers, log, spots] = await Promise.all([
     dueList(db, now, id),
     listLiveLayers(db, id),
     listVisits(db, { wheelSetId: id, pageSize: 8 }),
+    listTestSpots(db, id),
   ])
   const leftAt = (position: Position): { share: number; name: string } | null => {
     const onWheel = layers.filter(
@@ -112,6 +115,14 @@ export default async function WheelSetPage({ params }: Props) {
               <DueRows entries={due} now={now} named={false} />
             )}
           </section>
+          {spots.length > 0 && (
+            <section aria-labelledby="tried" className="mt-4">
+              <div className="section-head">
+                <h2 id="tried">Tried on these wheels</h2>
+              </div>
+              <TestSpotRows spots={spots} now={now} />
+            </section>
+          )}
           <section aria-labelledby="visits" className="mt-4">
             <div className="section-head">
               <h2 id="visits">Visits</h2>
