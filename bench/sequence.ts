@@ -1,7 +1,7 @@
 // Sequencing against the best finish times known: ratios in one run on this machine, one core.
 import { readFileSync } from 'node:fs'
 import { solveSequence } from '@/core/sequence/solve'
-import { faultsOf } from '@/core/sequence/verify'
+import { faultsOf } from '@/core/sequence/problem/verify'
 import { problemOf, type SequenceFile } from '@/contracts/sequenceFile'
 
 interface Known {

@@ -1,6 +1,6 @@
 // Two people under tight limits: what the plan's page gets, against a long look. Prints a line an instance, then JSON.
-import { Draws } from '@/core/sequence/draws'
-import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem'
+import { Draws } from '@/core/sequence/problem/draws'
+import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem/problem'
 import { planEffort, solveWithin } from '@/core/order/orderPlan'
 
 const longLook = 600_000

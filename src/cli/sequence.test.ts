@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { faultsOf } from '@/core/sequence/verify'
+import { faultsOf } from '@/core/sequence/problem/verify'
 import { problemOf, type SequenceFile } from '@/contracts/sequenceFile'
 
 interface Known {

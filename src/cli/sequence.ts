@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util'
 import { brokenLagOf, helpFor } from '@/core/sequence/explainInfeasible'
 import { solveSequence } from '@/core/sequence/solve'
-import { faultsOf } from '@/core/sequence/verify'
+import { faultsOf } from '@/core/sequence/problem/verify'
 import { readSequenceText, writeSchedule } from '@/contracts/sequenceFile'
 import { readInput, refuse } from './files'
 

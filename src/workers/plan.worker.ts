@@ -1,6 +1,8 @@
 import { expose } from 'comlink'
 import { planFromFile } from './planFromFile'
+import type { PlanProtocol } from './planProtocol'
 import { refineFromFile } from './refineFromFile'
 import { resumeFromFile } from './resumeFromFile'
 
-expose({ planFromFile, refineFromFile, resumeFromFile })
+const answers: PlanProtocol = { planFromFile, refineFromFile, resumeFromFile }
+expose(answers)

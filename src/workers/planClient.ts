@@ -1,22 +1,12 @@
 import { proxy, wrap, type Remote } from 'comlink'
-import type { AwaySeconds } from '@/core/order/remaining'
-import type { Resumed } from '@/core/order/resume'
-import type { SettledStep } from '@/core/order/settledSteps'
+import type { AwaySeconds } from '@/core/bay/remaining'
+import type { Resumed } from '@/core/bay/resume'
+import type { SettledStep } from '@/core/bay/settledSteps'
 import type { Plan } from '@/core/plan/plan'
 import type { Result } from '@/core/result'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
-
-interface PlanWorker {
-  planFromFile(file: JobFile): Result<PlanFile>
-  refineFromFile(file: JobFile, tell: (better: PlanFile) => void): void
-  resumeFromFile(
-    file: JobFile,
-    plan: Plan,
-    settled: readonly SettledStep[],
-    away: AwaySeconds,
-  ): Resumed | null
-}
+import type { PlanProtocol } from './planProtocol'
 
 /** Longer than this and the worker is taken for stuck: it is ended and started anew, ms. */
 const longestMilliseconds = 20_000
@@ -24,13 +14,13 @@ const longestMilliseconds = 20_000
 /** The search on a thread of its own. A wish that comes while one is being worked out replaces the one before it. */
 export class PlanClient {
   private worker: Worker | null = null
-  private remote: Remote<PlanWorker> | null = null
+  private remote: Remote<PlanProtocol> | null = null
   private newest = 0
 
-  private start(): Remote<PlanWorker> {
+  private start(): Remote<PlanProtocol> {
     if (!this.remote) {
       this.worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
-      this.remote = wrap<PlanWorker>(this.worker)
+      this.remote = wrap<PlanProtocol>(this.worker)
     }
     return this.remote
   }
@@ -64,7 +54,7 @@ export class PlanClient {
   }
 
   private async ask<T>(
-    question: (remote: Remote<PlanWorker>) => Promise<T>,
+    question: (remote: Remote<PlanProtocol>) => Promise<T>,
     isRetry = false,
   ): Promise<T | null> {
     const mine = isRetry ? this.newest : ++this.newest

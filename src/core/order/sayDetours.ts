@@ -1,6 +1,6 @@
 import { orderOfPerson } from '@/core/patterns/calmness'
 import { visitsOf, type Visit } from '@/core/patterns/calmOrder'
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { positionNames } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
 import type { PlanProblem } from './planProblem'

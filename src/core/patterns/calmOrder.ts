@@ -1,4 +1,5 @@
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { itemAt } from '@/core/sequence/problem/packed'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { byCalmness, calmnessOf, orderOfPerson, type Calmness } from './calmness'
 import type { Clock } from './clock'
 
@@ -46,7 +47,7 @@ export function visitsOf(problem: SequenceProblem, order: readonly number[]): Vi
   const visits: number[][] = []
   for (const id of order) {
     const last = visits.at(-1)
-    const isThere = last && problem.operations[last[0] as number]?.place === problem.operations[id]?.place
+    const isThere = last && problem.operations[itemAt(last, 0)]?.place === problem.operations[id]?.place
     if (isThere) last.push(id)
     else visits.push([id])
   }

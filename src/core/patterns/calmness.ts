@@ -1,4 +1,5 @@
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { itemAt } from '@/core/sequence/problem/packed'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 
 /** How much an order asks one to keep in mind. */
 export interface Calmness {
@@ -11,10 +12,7 @@ export interface Calmness {
 export const orderOfPerson = (problem: SequenceProblem, schedule: Schedule, person: number): number[] =>
   problem.operations
     .filter(({ id }) => schedule.person[id] === person)
-    .sort(
-      (a, b) =>
-        (schedule.startSeconds[a.id] as number) - (schedule.startSeconds[b.id] as number) || a.id - b.id,
-    )
+    .sort((a, b) => itemAt(schedule.startSeconds, a.id) - itemAt(schedule.startSeconds, b.id) || a.id - b.id)
     .map(({ id }) => id)
 
 /** Counts the changes of a schedule, of all people together. */
@@ -23,7 +21,7 @@ export function calmnessOf(problem: SequenceProblem, schedule: Schedule): Calmne
   for (let person = 0; person < problem.people; person += 1) {
     const order = orderOfPerson(problem, schedule, person)
     order.slice(1).forEach((id, at) => {
-      const [from, to] = [problem.operations[order[at] as number], problem.operations[id]]
+      const [from, to] = [problem.operations[itemAt(order, at)], problem.operations[id]]
       if (from?.place !== to?.place) wheelChanges += 1
       if (from?.tool !== to?.tool) toolChanges += 1
     })

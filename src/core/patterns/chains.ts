@@ -1,4 +1,4 @@
-import type { SequenceProblem } from '@/core/sequence/problem'
+import type { SequenceProblem } from '@/core/sequence/problem/problem'
 
 /** What is done at every wheel, in one list, and where each wheel has it. */
 export interface Chains {

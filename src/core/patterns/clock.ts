@@ -1,7 +1,8 @@
-import { Annealer } from '@/core/sequence/anneal'
-import { prepare } from '@/core/sequence/prepared'
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
-import { scheduleOf } from '@/core/sequence/schedule'
+import { intAt } from '@/core/sequence/problem/packed'
+import { Annealer } from '@/core/sequence/merging/anneal'
+import { prepare } from '@/core/sequence/problem/prepared'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
+import { scheduleOf } from '@/core/sequence/problem/schedule'
 
 /** Each person's order on one clock; null where a limit breaks or it ends after a second. */
 export type Clock = (orders: readonly (readonly number[])[], bySeconds: number) => Schedule | null
@@ -17,7 +18,7 @@ export function clockOf(problem: SequenceProblem, mostCases = usualCases): Clock
     if (!pair) return null
     const isSecond = new Set(second)
     const operations = [...first, ...second].sort(
-      (a, b) => (pair.startSeconds[a] as number) - (pair.startSeconds[b] as number) || a - b,
+      (a, b) => intAt(pair.startSeconds, a) - intAt(pair.startSeconds, b) || a - b,
     )
     return scheduleOf(problem, { operations, people: operations.map((id) => (isSecond.has(id) ? 1 : 0)) })
   }

@@ -1,4 +1,5 @@
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import { itemAt } from '@/core/sequence/problem/packed'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { solveSequence } from '@/core/sequence/solve'
 import { byCalmness, calmnessOf, orderOfPerson, type Calmness } from './calmness'
 import { calmOrder } from './calmOrder'
@@ -122,13 +123,13 @@ function orderInTurns(chains: Chains, walk: readonly number[], turns: readonly T
     const next = [0, 0]
     for (const { wheel, move } of turns) {
       // What the first pair does not know is done as it comes up.
-      for (let missed = next[wheel] as number; missed < move; missed += 1)
+      for (let missed = itemAt(next, wheel); missed < move; missed += 1)
         if (!known.has(missed)) add(pair[wheel], missed)
       add(pair[wheel], move)
       next[wheel] = move + 1
     }
     for (const wheel of [0, 1] as const)
-      for (let missed = next[wheel] as number; missed < upTo; missed += 1)
+      for (let missed = itemAt(next, wheel); missed < upTo; missed += 1)
         if (!known.has(missed)) add(pair[wheel], missed)
   }
   for (const place of walk) for (let move = upTo; move < chains.moves.length; move += 1) add(place, move)

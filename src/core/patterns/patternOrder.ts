@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/sequence/problem/packed'
 import type { Chains } from './chains'
 import type { Pattern } from './pattern'
 
@@ -8,7 +9,7 @@ function walkOrder(chains: Chains, { blocks, turn }: Pattern, walk: readonly num
   const order: number[] = []
   for (let wheel = 0; wheel < walk.length + sum; wheel += 1)
     for (const at of turn) {
-      const place = walk[wheel - (behind[at] as number)]
+      const place = walk[wheel - itemAt(behind, at)]
       const upTo = blocks[at + 1]?.move ?? chains.moves.length
       if (place === undefined) continue
       for (let move = (blocks[at] as Pattern['blocks'][number]).move; move < upTo; move += 1) {

@@ -1,4 +1,4 @@
-import type { Schedule, SequenceProblem } from '@/core/sequence/problem'
+import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { byCalmness, calmnessOf, type Calmness } from './calmness'
 import type { Chains } from './chains'
 import type { Clock } from './clock'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { brokenLagOf, helpFor } from './explainInfeasible'
-import { smallProblem } from './testProblem'
+import { smallProblem } from '@/core/sequence/problem/testProblem'
 
 /** Spray to rinse: 60 s of dwell, 60 s of brush, two changes of tool. */
 const least = 60 + 60 + 4

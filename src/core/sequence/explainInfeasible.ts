@@ -1,4 +1,5 @@
-import type { Lag, SequenceProblem } from './problem'
+import { itemAt } from '@/core/sequence/problem/packed'
+import type { Lag, SequenceProblem } from '@/core/sequence/problem/problem'
 import { solveSequence } from './solve'
 
 /** The longest lag that stands in the way at one place, and how much longer it would have to be. */
@@ -65,7 +66,7 @@ export function brokenLagOf(problem: SequenceProblem, place: number): BrokenLag 
   const sections = sectionCounts.find((count) => canBeWorked(inSections(alone, count))) ?? null
   const secondPersonHelps = alone.people === 1 && canBeWorked({ ...alone, people: 2, peoplePerPlace: 2 })
   const say = (at: number, neededSeconds: number | null): BrokenLag => {
-    const lag = alone.lags[at] as Lag
+    const lag = itemAt(alone.lags, at)
     return {
       place: alone.places[0] as string,
       from: alone.operations[lag.from]?.name ?? '',

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { SequenceProblem } from './problem'
+import type { SequenceProblem } from '@/core/sequence/problem/problem'
 import { solveSequence, type Answer } from './solve'
-import { anyProblem, shortestByTrying, smallProblem } from './testProblem'
-import { faultsOf } from './verify'
+import { anyProblem, shortestByTrying, smallProblem } from '@/core/sequence/problem/testProblem'
+import { faultsOf } from '@/core/sequence/problem/verify'
 
 const solve = (problem: SequenceProblem, effort?: number): Answer => {
   const running = solveSequence(problem, effort)

@@ -1,11 +1,12 @@
-import { annealRounds } from './annealRounds'
-import { LayeredSearch } from './layeredSearch'
-import { Search, silently, type Standing } from './search'
-import { manners } from './manners'
-import { improve } from './improve'
-import { bestRound } from './onePlace'
-import { prepare, type Prepared } from './prepared'
-import type { SequenceProblem } from './problem'
+import { itemAt } from '@/core/sequence/problem/packed'
+import { annealRounds } from '@/core/sequence/twoPeople/annealRounds'
+import { LayeredSearch } from '@/core/sequence/layers/layeredSearch'
+import { Search, silently, type Standing } from '@/core/sequence/search/search'
+import { manners } from '@/core/sequence/search/manners'
+import { improve } from '@/core/sequence/search/improve'
+import { bestRound } from '@/core/sequence/layers/onePlace'
+import { prepare, type Prepared } from '@/core/sequence/problem/prepared'
+import type { SequenceProblem } from '@/core/sequence/problem/problem'
 
 export interface Answer extends Standing {
   /** True when every order is broken by some lag; then `places` names where that shows. */
@@ -70,7 +71,7 @@ export function* solveSequence(
   const isFresh = (problem.done?.size ?? 0) === 0
   if (prepared.people > 1 && !isSmall && isFresh) yield* annealRounds(search, isOver)
   const wider = search.isQuick ? [...quickWidths, ...widths] : widths
-  const tiny = search.isQuick && !isSmall ? [quickWidths[0] as number, ...tinyWidths] : tinyWidths
+  const tiny = search.isQuick && !isSmall ? [itemAt(quickWidths, 0), ...tinyWidths] : tinyWidths
   for (const width of isTiny ? tiny : wider) {
     for (const [at, manner] of manners.entries()) {
       if (isOver()) return end(false)

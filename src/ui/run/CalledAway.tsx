@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { beforeGoing, leftOutBy } from '@/core/order/beforeGoing'
-import type { Resumed } from '@/core/order/resume'
+import { beforeGoing, leftOutBy } from '@/core/bay/beforeGoing'
+import type { Resumed } from '@/core/bay/resume'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import { formatClock } from '../format/format'

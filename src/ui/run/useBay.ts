@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { questionOf } from '@/core/cards/cardsOf'
 import type { Job } from '@/core/job/job'
-import type { Resumed } from '@/core/order/resume'
+import type { Resumed } from '@/core/bay/resume'
 import type { Answer } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { Question } from '@/core/work/question'
