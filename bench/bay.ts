@@ -64,7 +64,9 @@ const rows = subjects.flatMap(({ name, job, most }) => {
   if (!sequence?.pattern) return []
   const { kind, because, seconds, shortestSeconds, wheelChanges, shortestWheelChanges } = sequence.pattern
   const taps = tapCount(sequence.cards)
-  const share = shortestSeconds > 0 ? seconds / shortestSeconds : 1
+  // Of all minutes of the job, what comes before the first wheel and after the last among them.
+  const around = sequence.endSeconds - seconds
+  const share = shortestSeconds > 0 ? sequence.endSeconds / (around + shortestSeconds) : 1
   const minutes = Math.round(sequence.endSeconds / 60)
   return [
     {

@@ -13,8 +13,11 @@ import { sayPairs } from './sayPairs'
 import { sayPattern } from './sayPattern'
 import { walksOf } from './walks'
 
-/** What a pattern may take longer than the shortest order that is known. */
+/** What a job in a pattern may take longer than in the shortest order that is known, all its minutes together. */
 export const calmShare = 1.06
+
+/** Where there is nothing to keep in mind fewer changes of wheel are worth less than that. */
+const freeShare = 1.03
 
 /** An order that can be kept in mind, and what is said of it. */
 export interface CalmSequence {
@@ -31,12 +34,19 @@ interface Said {
  * The calmest order within six hundredths of the shortest known: the same moves at every wheel where that goes, two wheels at a
  * time, or one after the other with little else in between; else the shortest order with its comings to a wheel joined.
  * @param problem the steps as operations, with brakes that cool and the like
+ * @param aroundSeconds what comes before the first wheel and after the last
  */
-export function calmSequence(made: PlanProblem, problem: SequenceProblem, shortest: Schedule): CalmSequence {
-  const bySeconds = Math.floor(shortest.makespanSeconds * calmShare)
+export function calmSequence(
+  made: PlanProblem,
+  problem: SequenceProblem,
+  shortest: Schedule,
+  aroundSeconds = 0,
+): CalmSequence {
+  const within = (share: number): number =>
+    Math.floor((aroundSeconds + shortest.makespanSeconds) * share) - aroundSeconds
+  const bySeconds = within(calmShare)
   const clock = clockOf(problem)
   const { said, wouldTakeSeconds } = patternsOf(made, problem, clock, bySeconds)
-  const calm = calmOrder(problem, shortest, clock, bySeconds)
   const changesOf = (schedule: Schedule): number => calmnessOf(problem, schedule).wheelChanges
   const about = (schedule: Schedule) => {
     const isShorter = schedule.makespanSeconds < shortest.makespanSeconds
@@ -49,7 +59,7 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
     }
   }
   const detours = [
-    calm.schedule,
+    calmOrder(problem, shortest, clock, bySeconds).schedule,
     ...said.map(({ schedule }) => calmOrder(problem, schedule, clock, bySeconds).schedule),
   ].flatMap((schedule): Said[] => {
     const sentences = sayDetours(made, problem, schedule)
@@ -64,9 +74,10 @@ export function calmSequence(made: PlanProblem, problem: SequenceProblem, shorte
   const because = Number.isFinite(longer)
     ? `The same moves at every wheel would take ${Math.max(1, Math.round(longer / 60))} min longer.`
     : 'No order with the same moves at every wheel comes near it.'
+  const free = calmOrder(problem, shortest, clock, within(freeShare)).schedule
   return {
-    schedule: calm.schedule,
-    pattern: { kind: 'free', sentences: byCards, because, ...about(calm.schedule) },
+    schedule: free,
+    pattern: { kind: 'free', sentences: byCards, because, ...about(free) },
   }
 }
 

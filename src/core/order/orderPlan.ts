@@ -223,7 +223,9 @@ function usualOrder(ordering: Ordering, effort: number): Plan | null {
 function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan {
   const { job, made, problem } = ordering
   if (job.schools.order === 'tight' || (job.wishes.placed ?? []).length > 0) return shortest
-  const { schedule, pattern } = calmSequence(made, problem, scheduleIn(ordering, shortest.sequence))
+  const best = scheduleIn(ordering, shortest.sequence)
+  const around = (shortest.sequence?.endSeconds ?? best.makespanSeconds) - best.makespanSeconds
+  const { schedule, pattern } = calmSequence(made, problem, best, around)
   return inOrder(ordering, schedule, boundSeconds, pattern) ?? shortest
 }
 
