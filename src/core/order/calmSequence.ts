@@ -1,16 +1,21 @@
-import { calmnessOf } from '@/core/patterns/calmness'
-import { calmOrder } from '@/core/patterns/calmOrder'
-import { chainsOf } from '@/core/patterns/chains'
+import { calmnessOf, orderOfPerson } from '@/core/patterns/calmness'
+import { byRole } from '@/core/patterns/byRole'
+import { calmOrder, visitsOf } from '@/core/patterns/calmOrder'
+import { chainsOf, type Chains } from '@/core/patterns/chains'
 import { clockOf, type Clock } from '@/core/patterns/clock'
 import { pairPattern } from '@/core/patterns/pairPattern'
 import { searchPattern } from '@/core/patterns/searchPattern'
+import { positionNames } from '@/core/wheel/position'
+import { listed } from '@/core/words/listed'
+import { capital } from '@/core/words/sayPlan'
+import type { Act } from '@/core/work/act'
 import type { OrderPattern } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { moveOf } from './moves'
 import type { PlanProblem } from './planProblem'
 import { byCards, sayDetours } from './sayDetours'
 import { sayPairs } from './sayPairs'
-import { sayPattern } from './sayPattern'
+import { sayPattern, sayRoles } from './sayPattern'
 import { walksOf } from './walks'
 
 /** What a job in a pattern may take longer than in the shortest order that is known, all its minutes together. */
@@ -81,6 +86,48 @@ export function calmSequence(
   }
 }
 
+/** Pairs that fall apart into single wheels are told as what they are. */
+function sayPairsOf(
+  made: PlanProblem,
+  problem: SequenceProblem,
+  chains: Chains,
+  { schedule, walks }: NonNullable<ReturnType<typeof pairPattern>>,
+): string[] {
+  const { wheelChanges } = calmnessOf(problem, schedule)
+  if (problem.people > 1 || wheelChanges >= chains.wheels.length) return sayPairs(made, chains, walks)
+  const way = visitsOf(problem, orderOfPerson(problem, schedule, 0))
+    .map(([id]) => made.steps[id ?? -1]?.corner)
+    .flatMap((corner) => (corner ? [positionNames[corner].toLowerCase()] : []))
+  return [`${capital(listed(way))}: one wheel is finished before the next.`]
+}
+
+/** What is done with gun and bottle; the rest is done with brush and cloth. */
+const atTheGun: readonly Act[] = ['preRinse', 'spray', 'reMist', 'rinse']
+
+/** One at the gun, one at the brushes, on one way round. */
+function rolesOf(
+  made: PlanProblem,
+  problem: SequenceProblem,
+  chains: Chains,
+  clock: Clock,
+  bySeconds: number,
+): Said | null {
+  const isGuns = (id: number): boolean => atTheGun.includes(made.steps[id]?.act ?? 'getReady')
+  const walks = walksOf(made.places, 1)
+  const { calmest } = searchPattern(
+    problem,
+    chains,
+    walks.map(({ walks: own }) => own),
+    clock,
+    bySeconds,
+    byRole(isGuns),
+  )
+  const walk = calmest && walks.find(({ walks: own }) => own === calmest.pattern.walks)
+  return calmest && walk
+    ? { schedule: calmest.schedule, sentences: sayRoles(made, chains, walk, calmest.pattern) }
+    : null
+}
+
 /** The same moves at every wheel, else two wheels at a time; and what the shortest of them takes, in time or not. */
 function patternsOf(
   made: PlanProblem,
@@ -103,8 +150,11 @@ function patternsOf(
     return { said: [{ schedule: calmest.schedule, sentences }], wouldTakeSeconds: shortestSeconds }
   }
   const inPairs = pairPattern(problem, chains, ways, bySeconds)
-  return {
-    said: inPairs ? [{ schedule: inPairs.schedule, sentences: sayPairs(made, chains, inPairs.walks) }] : [],
-    wouldTakeSeconds: shortestSeconds,
-  }
+  if (inPairs)
+    return {
+      said: [{ schedule: inPairs.schedule, sentences: sayPairsOf(made, problem, chains, inPairs) }],
+      wouldTakeSeconds: shortestSeconds,
+    }
+  const inRoles = problem.people > 1 ? rolesOf(made, problem, chains, clock, bySeconds) : null
+  return { said: inRoles ? [inRoles] : [], wouldTakeSeconds: shortestSeconds }
 }

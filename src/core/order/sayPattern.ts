@@ -83,6 +83,13 @@ export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pa
   return rest === '' ? [`${lead}${tail}.`] : [`${lead}.`, `${rest}${tail}.`]
 }
 
+/** One at the gun, one at the brushes: the way round, and how the gun runs ahead. */
+export function sayRoles(made: PlanProblem, chains: Chains, walk: Walk, pattern: Pattern): string[] {
+  const [first = '', ...rest] = sayPattern(made, chains, walk, pattern)
+  const way = first.charAt(0).toLowerCase() + first.slice(1)
+  return [`One at the gun, one at the brushes; ${way}`, ...rest]
+}
+
 /** What only some wheels get, said once. */
 export function exceptionOf(made: PlanProblem, chains: Chains): string {
   const some = chains.moves.flatMap((_, move) => {

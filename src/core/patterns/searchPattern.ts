@@ -39,6 +39,7 @@ export interface PatternSearch {
 /**
  * The calmest pattern that ends by a second, with as few comings to a wheel as do it.
  * @param walks ways round the wheels; where two work, one for each of them
+ * @param ordersOf each person's operations in the order of a pattern
  */
 export function searchPattern(
   problem: SequenceProblem,
@@ -46,10 +47,11 @@ export function searchPattern(
   walks: readonly Pattern['walks'][],
   clock: Clock,
   bySeconds: number,
+  ordersOf: (chains: Chains, pattern: Pattern) => number[][] = patternOrders,
 ): PatternSearch {
   const known = new Set<string>()
   const time = (pattern: Pattern): TimedPattern[] => {
-    const orders = patternOrders(chains, pattern)
+    const orders = ordersOf(chains, pattern)
     const name = orders.join('/')
     if (known.has(name)) return []
     known.add(name)
