@@ -12,6 +12,7 @@ import { addSeconds } from 'date-fns'
 import { ZoomIn, ZoomOut } from 'lucide-react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
+import { positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { formatClock, formatDuration, formatTimeOfDay } from '../format/format'
 import { PatternWords } from '../plan/PatternWords'
@@ -35,6 +36,10 @@ const spoken = {
 }
 /** One press of an arrow key with Shift, seconds. */
 const nudgeSeconds = 60
+
+/** Wheels are told apart by the order of their lanes, so that what repeats is seen. */
+const wheelNumber = (lanes: readonly Lane[], corner: Position): number =>
+  lanes.filter(({ comings }) => comings.length === 0).findIndex(({ key }) => key === corner) % 4
 
 const clockAt = (startAt: string | undefined, seconds: number): string =>
   startAt ? formatTimeOfDay(addSeconds(startAt, seconds)) : formatClock(seconds)
@@ -122,7 +127,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
               <button
                 key={lane.key}
                 type="button"
-                className="timeline-name"
+                className={`timeline-name${lane.comings.length > 0 ? ' has-comings' : ''}`}
                 onClick={() => zoomTo(lane)}
                 title="Look closer at this lane"
               >
@@ -142,10 +147,23 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
               {lanes.map((lane, at) => (
                 <div
                   key={lane.key}
-                  className={`timeline-lane${at === sequence.people ? ' is-first-wheel' : ''}`}
+                  className={`timeline-lane${at === sequence.people ? ' is-first-wheel' : ''}${lane.comings.length > 0 ? ' has-comings' : ''}`}
                   role="group"
                   aria-label={lane.name}
                 >
+                  {lane.comings.map(({ key, corner, startSeconds, endSeconds }) => (
+                    <span
+                      key={key}
+                      className={`timeline-coming${corner === null ? '' : ` is-wheel-${wheelNumber(lanes, corner)}`}`}
+                      style={{
+                        left: `${(startSeconds / until) * 100}%`,
+                        width: `${((endSeconds - startSeconds) / until) * 100}%`,
+                      }}
+                      aria-hidden
+                    >
+                      {corner === null ? '' : positionShortNames[corner]}
+                    </span>
+                  ))}
                   {lane.bars.map((bar) => (
                     <TimelineBar
                       key={bar.key}

@@ -6,7 +6,7 @@ import {
   type SequenceEntry,
   type Step,
 } from '@/core/plan/plan'
-import { positionNames, positions } from '@/core/wheel/position'
+import { positionNames, positions, type Position } from '@/core/wheel/position'
 
 /** Something that takes time, drawn to length. */
 export interface Bar {
@@ -20,10 +20,20 @@ export interface Bar {
   readonly label: string
 }
 
+/** A coming to a wheel, from the first thing done there to the last. */
+export interface Coming {
+  readonly key: string
+  readonly corner: Position | null
+  readonly startSeconds: number
+  readonly endSeconds: number
+}
+
 export interface Lane {
   readonly key: string
   readonly name: string
   readonly bars: readonly Bar[]
+  /** Where a person is; empty for the lane of a wheel. */
+  readonly comings: readonly Coming[]
 }
 
 const toneOf = (step: Step): Bar['tone'] =>
@@ -59,6 +69,27 @@ function offAt({ step, entry }: Known, later: readonly Known[]): number {
   return off?.entry.startSeconds ?? entry.endSeconds + (step.startsDwell?.minSeconds ?? 0)
 }
 
+/** The cards of a person as spans of time; plans of earlier versions have none. */
+function comingsOf({ cards, entries }: PlanSequence, person: number): Coming[] {
+  const entryOf = new Map(entries.map((entry) => [entry.stepId, entry]))
+  return cards
+    .filter((card) => card.person === person)
+    .flatMap(({ corner, taps }): Coming[] => {
+      const own = taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => entryOf.get(id) ?? []))
+      const [first] = own
+      return first
+        ? [
+            {
+              key: first.stepId,
+              corner,
+              startSeconds: Math.min(...own.map(({ startSeconds }) => startSeconds)),
+              endSeconds: Math.max(...own.map(({ endSeconds }) => endSeconds)),
+            },
+          ]
+        : []
+    })
+}
+
 /** A lane for every person and one for every wheel: what the hands do, what dwells, and how long it may stay. */
 export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
   const steps = new Map(plan.steps.map((step) => [step.id, step]))
@@ -70,6 +101,7 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
     key: `person${person}`,
     name: sequence.people === 1 ? 'You' : `Person ${person + 1}`,
     bars: known.filter(({ entry }) => entry.person === person).map(({ entry, step }) => hands(entry, step)),
+    comings: comingsOf(sequence, person),
   }))
   const corners = positions
     .filter((corner) => known.some(({ step }) => step.corner === corner))
@@ -78,6 +110,7 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
       return {
         key: corner,
         name: positionNames[corner],
+        comings: [],
         bars: here.flatMap(({ entry, step }, at) => {
           const work = hands(entry, step)
           if (!step.startsDwell) return [work]
