@@ -21,23 +21,33 @@ async function openJob(page) {
   await page.locator('.job-row h3 a', { hasText: 'Aldery' }).first().click()
   await page.waitForURL(/jobs\//)
 }
-/** Mixes a bottle and opens its label. */
-async function openLabel(page) {
-  await page.goto('/bench?product=violet-run')
-  await page.getByLabel('Mixed by').fill('Ada')
-  await page.getByRole('button', { name: 'Keep it and print the label' }).click()
-  await page.waitForURL(/bench\/[0-9a-f-]{36}$/)
+/** Taps the best there is once, and waits until it has counted. */
+async function tapOnce(page) {
+  const settled = await page.locator('.run').getAttribute('data-settled')
+  await page.locator('.run-acts [data-best]').click()
+  await page.locator(`.run:not([data-settled="${settled}"])`).waitFor()
+}
+/** Works the first planned job until a tyre was scrubbed, and says that the foam is brown. */
+async function workUntilFoam(page) {
+  await openJob(page)
+  await page.goto(`${page.url()}/run`)
+  await page.locator('.run[data-live=true]').waitFor()
+  const foam = page.getByRole('group', { name: 'Foam' })
+  for (let taps = 0; taps < 40 && !(await foam.isVisible()); taps += 1) await tapOnce(page)
+  await page.getByRole('button', { name: 'Brown' }).click()
+  await page.locator('.run-sight').waitFor()
+  while (!(await foam.isVisible())) await tapOnce(page)
+  await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
 }
 /** Works the first planned job until chemistry is on a wheel, then some taps more. */
 async function workUntilWet(page, more) {
   await openJob(page)
   await page.goto(`${page.url()}/run`)
-  const done = page.locator('.run-acts .btn-primary')
+  const done = page.locator('.run-acts [data-best]')
+  await page.locator('.run[data-live=true]').waitFor()
   for (let taps = 0, wetAt = null; wetAt === null || taps < wetAt + more; taps += 1) {
-    const settled = await page.locator('.run').getAttribute('data-settled')
     if (wetAt === null && (await done.textContent()) === 'Sprayed') wetAt = taps
-    await done.click()
-    await page.locator(`.run:not([data-settled="${settled}"])`).waitFor()
+    await tapOnce(page)
   }
   await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
 }
@@ -98,7 +108,6 @@ const views = [
   { name: 'plan-phone', size: phone, go: openJob },
   { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
   { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },
-  { name: 'label', go: openLabel },
   { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },
   { name: 'settings', go: (page) => page.goto('/settings') },
   { name: 'due', go: (page) => page.goto('/due') },
@@ -109,6 +118,7 @@ const views = [
     await page.waitForURL(/intake$/)
   } },
   { name: 'run-phone', size: phone, dark: true, go: (page) => workUntilWet(page, 1) },
+  { name: 'run-question', size: phone, go: workUntilFoam },
   { name: 'run', go: (page) => workUntilWet(page, 2) },
 ] // prettier-ignore
 

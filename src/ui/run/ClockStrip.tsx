@@ -82,12 +82,8 @@ export function ClockStrip({
           >
             <span className="clock-where">{positionShortNames[position]}</span>
             <span className="clock-time">
+              {clock?.isEstimated && <abbr title="about: its beginning was caught up with">≈</abbr>}
               {reading ? formatClock(reading.remainingSeconds) : '–'}
-              {clock?.isEstimated && (
-                <i className="clock-about" title="The beginning was caught up with">
-                  about
-                </i>
-              )}
             </span>
             <span className="clock-word">
               {reading ? wordOf(reading) : restingWord(plan, state, position)}

@@ -44,23 +44,25 @@ export function Question(props: QuestionProps) {
 
 function FoamQuestion({ answer, pass }: QuestionProps) {
   return (
-    <div className="run-question is-foam" role="group" aria-label="Foam">
-      {foams.map((foam) => (
-        <button
-          key={foam}
-          type="button"
-          className="foam-choice"
-          data-best={foam === 'white' ? '' : undefined}
-          onClick={() => answer({ question: 'foam', foam })}
-        >
-          <FoamPicture foam={foam} />
-          {foamWords[foam]}
-        </button>
-      ))}
-      <button type="button" className="link-button" onClick={pass}>
+    <>
+      <div className="run-question is-foam" role="group" aria-label="Foam">
+        {foams.map((foam) => (
+          <button
+            key={foam}
+            type="button"
+            className="foam-choice"
+            data-best={foam === 'white' ? '' : undefined}
+            onClick={() => answer({ question: 'foam', foam })}
+          >
+            <FoamPicture foam={foam} />
+            {foamWords[foam]}
+          </button>
+        ))}
+      </div>
+      <button type="button" className="link-button run-pass" onClick={pass}>
         Scrubbed, foam not seen
       </button>
-    </div>
+    </>
   )
 }
 
