@@ -41,6 +41,32 @@ it.each(Object.entries(good))('%s takes what is right', (name, input) => {
   expect(problemsOf(name as keyof typeof schemas, input)).toEqual([])
 })
 
+it.each([
+  ['an answer without its kind', { ...tap, answer: { question: 'look', stayed: [] } }, 'answer'],
+  ['the kind without an answer', { ...tap, kind: 'answered' }, 'answer'],
+  [
+    'a foam of another colour',
+    { ...tap, kind: 'answered', answer: { question: 'foam', foam: 'pink' } },
+    'answer.foam',
+  ],
+  [
+    'a question of another kind',
+    { ...tap, kind: 'answered', answer: { question: 'weather' } },
+    'answer.question',
+  ],
+  [
+    'the same spot twice',
+    {
+      ...tap,
+      kind: 'answered',
+      answer: { question: 'look', stayed: Array.from({ length: 2 }, () => ({ zone: 'face', soil: 'tar' })) },
+    },
+    'answer.stayed',
+  ],
+])('runEventInput refuses %s', (_, input, path) => {
+  expect(problemsOf('runEventInput', input).map((problem) => problem.path)).toContain(path)
+})
+
 it.each(Object.keys(schemas))('%s refuses what it does not know', (name) => {
   const input = { ...good[name as keyof typeof schemas], surprise: 1 }
   expect(problemsOf(name as keyof typeof schemas, input)[0]).toMatchObject({
