@@ -94,7 +94,14 @@ export default tseslint.config(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '^(?!@/core/|\\.)', message: 'The core imports nothing but itself.' }] },
+        {
+          patterns: [
+            {
+              regex: '^(?!@/core/|\\.|ml-matrix$)',
+              message: 'The core imports nothing but itself, and ml-matrix.',
+            },
+          ],
+        },
       ],
       'no-restricted-globals': [
         'error',

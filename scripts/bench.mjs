@@ -3,6 +3,7 @@ import { benchBay } from '../bench/bay.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
+import { benchProtection } from '../bench/protection.mjs'
 import { benchReference } from '../bench/reference.mjs'
 import { benchSequence } from '../bench/sequence.mjs'
 import { benchResponsive } from '../bench/responsive.mjs'
@@ -16,6 +17,7 @@ const parts = {
   bay: benchBay,
   sequence: benchSequence,
   tight: benchTight,
+  protection: benchProtection,
   responsive: benchResponsive,
   pages: benchPages,
   durability: benchDurability,

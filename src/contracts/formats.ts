@@ -4,6 +4,7 @@ import { productFile, toolFile } from './cabinet'
 import { list } from './fields'
 import { jobFile } from './jobFile'
 import { planFile } from './planFile'
+import { forecastFile, recordFile } from './shopRecord'
 import { wheelSetFile } from './wheelSet'
 
 export const cabinetFormat = 'even-spoke/cabinet/1'
@@ -27,6 +28,8 @@ export const formats = {
   plan: planFile,
   'wheel-set': wheelSetFile,
   cabinet: cabinetFile,
+  record: recordFile,
+  forecast: forecastFile,
 } as const
 
 /**
