@@ -40,7 +40,9 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
   const taps = await workThrough(page, () => page.locator('.run-acts [data-best]').click())
   expect(taps).toBeGreaterThan(40)
   await page.getByRole('button', { name: 'some left' }).click()
-  await page.getByLabel('What you would do otherwise').fill('Brown again behind the caliper <b>"twice"</b> 🛞')
+  await page
+    .getByLabel('What you would do otherwise')
+    .fill('Brown again behind the caliper <b>"twice"</b> 🛞')
   await page.getByRole('button', { name: 'Write it down' }).click()
 
   await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible()
