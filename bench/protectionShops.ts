@@ -1,13 +1,7 @@
 // Shops made up day by day from the story of the forecast, with the truth kept beside; each story breaks it in another way.
 import { Draws } from '@/core/sequence/problem/draws'
-import type {
-  ShopRecord,
-  WearEstimates,
-  WornLayer,
-  WornLook,
-  WornSet,
-  WornWash,
-} from '@/core/protection/record'
+import { testEstimates } from '@/core/protection/testEstimates'
+import type { ShopRecord, WornLayer, WornLook, WornSet, WornWash } from '@/core/protection/record'
 
 /** How a shop's story differs from what the forecast reckons with. */
 export interface Story {
@@ -38,27 +32,7 @@ export interface Truth {
 }
 
 const day = 86_400_000
-const estimates: WearEstimates = {
-  kinds: {
-    sprayRinseSilica: { lifeDays: 60, lifeKilometres: 3500, washFactor: 1 },
-    sprayWax: { lifeDays: 95, lifeKilometres: 5000, washFactor: 2 },
-    spraySealant: { lifeDays: 190, lifeKilometres: 9000, washFactor: 1 },
-    wheelWax: { lifeDays: 110, lifeKilometres: 4500, washFactor: 2 },
-    ceramicCoating: { lifeDays: 1100, lifeKilometres: 60_000, washFactor: 0.1 },
-    coatingTopper: { lifeDays: 140, lifeKilometres: 8000, washFactor: 1 },
-  },
-  rearDustShare: 0.45,
-  winterFactor: 1.5,
-  winterMonths: [11, 12, 1, 2, 3],
-  storedFactor: 0.1,
-  setSpread: 0.35,
-  productSpread: 0.3,
-  lookSpread: 0.11,
-  clogPerWeek: 0.03,
-  clogWinterPerWeek: 0.08,
-  clogLeftByWash: 0.6,
-  clogMost: 0.7,
-}
+const estimates = testEstimates
 
 class Chance {
   private readonly draws: Draws

@@ -4,26 +4,14 @@ import { clogAt } from './clog'
 import { forecastShop, type ShopForecast } from './forecast'
 import { likelihoodOfGrades, normalBelow } from './look'
 import type { ShopRecord, WornLook } from './record'
+import { testEstimates } from './testEstimates'
 
 const day = 86_400_000
 const now = new Date('2026-07-15T09:00:00Z')
 const ago = (days: number) => new Date(now.getTime() - days * day)
 const record: ShopRecord = {
   now,
-  estimates: {
-    kinds: { spraySealant: { lifeDays: 190, lifeKilometres: 9000, washFactor: 1 } },
-    rearDustShare: 0.45,
-    winterFactor: 1.5,
-    winterMonths: [11, 12, 1, 2, 3],
-    storedFactor: 0.1,
-    setSpread: 0.35,
-    productSpread: 0.3,
-    lookSpread: 0.11,
-    clogPerWeek: 0.03,
-    clogWinterPerWeek: 0.08,
-    clogLeftByWash: 0.6,
-    clogMost: 0.7,
-  },
+  estimates: testEstimates,
   products: [{ id: 'seal', kind: 'spraySealant' }],
   sets: [{ id: 'set', kilometresPerWeek: 250, dustFactor: 1, stored: [] }],
   layers: [

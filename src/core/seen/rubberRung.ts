@@ -2,7 +2,12 @@ import { strengthOrder } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import { pickTool } from '@/core/reach/pickTool'
 import { soilNames } from '@/core/soils/soil'
-import { RubberCandidates, soilsOf, type RubberCandidate } from '@/core/stages/rubberCandidates'
+import {
+  RubberCandidates,
+  rubberToolSite,
+  soilsOf,
+  type RubberCandidate,
+} from '@/core/stages/rubberCandidates'
 import { zoneTools } from '@/core/stages/stageDraft'
 import { sayDilution } from '@/core/dilution'
 import { longerSeconds, mostTries, type Rung, type Spot } from './rung'
@@ -45,13 +50,7 @@ export function rubberRung(job: Job, { corner, surface, soil, tried }: RubberSpo
   if (!next) return null
   const isLonger = next === longer && next !== stronger && next !== another
   const min = isLonger ? longerSeconds(next.labelMaxSeconds, next.dwellMinSeconds) : next.dwellMinSeconds
-  const tool = pickTool(surface, job.tools, {
-    gapMillimetres: Infinity,
-    surface: null,
-    liner: job.archLiner,
-    schools: job.schools,
-    vehicleKind: job.vehicleKind,
-  })
+  const tool = pickTool(surface, job.tools, rubberToolSite(job))
   return {
     kind: surface,
     product: next.product,

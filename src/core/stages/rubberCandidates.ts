@@ -16,7 +16,7 @@ import { rulesAbout, rulesAt, type Judgement, type UseSite } from '@/core/rules/
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/services/service'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
-import { pickTool } from '@/core/reach/pickTool'
+import { pickTool, type ToolSite } from '@/core/reach/pickTool'
 import { millilitresAtCorner } from '@/core/effort/amounts'
 import { stageSeconds } from '@/core/effort/operatorTime'
 import type { StageKind } from '@/core/plan/plan'
@@ -66,14 +66,17 @@ interface RubberSite {
   readonly rulesOf: (product: Product) => readonly Rule[]
 }
 
+/** Where a tool for rubber or liner is wanted: no gap to pass, no finish to spare. */
+export const rubberToolSite = (job: Job): ToolSite => ({
+  gapMillimetres: Infinity,
+  surface: null,
+  liner: job.archLiner,
+  schools: job.schools,
+  vehicleKind: job.vehicleKind,
+})
+
 function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
-  const tool = pickTool(surface, job.tools, {
-    gapMillimetres: Infinity,
-    surface: null,
-    liner: job.archLiner,
-    schools: job.schools,
-    vehicleKind: job.vehicleKind,
-  })
+  const tool = pickTool(surface, job.tools, rubberToolSite(job))
   const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
   const known = new Map<string, Rule[]>()
   return {

@@ -6,7 +6,7 @@ import { services } from '@/core/services/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { sayNoTool } from '@/core/words/shortfalls'
 import { axleOf, inWalkingOrder } from '@/core/wheel/position'
-import type { RubberCandidates } from './rubberCandidates'
+import { rubberToolSite, type RubberCandidates } from './rubberCandidates'
 import { chooseForRubber } from './rubberStages'
 import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
@@ -42,13 +42,7 @@ export function rubberDrafts(
     if (shortfall) miss(positions, shortfall.text, shortfall.mend)
     if (school) schools.add(school)
     if (!stage) continue
-    const site = {
-      gapMillimetres: Infinity,
-      surface: null,
-      liner: job.archLiner,
-      schools: job.schools,
-      vehicleKind: job.vehicleKind,
-    }
+    const site = rubberToolSite(job)
     const tool = pickTool(surface, job.tools, site)
     if (!tool) miss(positions, ...sayNoTool([surface], job, site))
     addDraft(
