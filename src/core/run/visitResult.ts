@@ -7,3 +7,7 @@ export const visitResultNames: Record<VisitResult, string> = {
   someLeft: 'some left',
   notClean: 'not clean',
 }
+
+/** The result that goes with what stayed; the person may say otherwise. */
+export const resultOf = (leftovers: readonly unknown[]): VisitResult =>
+  leftovers.length === 0 ? 'clean' : 'someLeft'

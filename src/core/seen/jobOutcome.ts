@@ -1,3 +1,4 @@
+import { questionOf } from '@/core/cards/cardsOf'
 import { familyOf } from '@/core/chemistry/families'
 import type { Finish } from '@/core/finishes/finish'
 import type { Job } from '@/core/job/job'
@@ -6,7 +7,6 @@ import type { PlannedProtection, Stage, Step } from '@/core/plan/plan'
 import { surfaceOf } from '@/core/rules/judge'
 import type { Leftover } from '@/core/run/leftover'
 import type { RunState } from '@/core/run/runState'
-import type { VisitResult } from '@/core/run/visitResult'
 import { positions, type Position } from '@/core/wheel/position'
 import { foamAmounts, roundsMore } from './foamRounds'
 import { foamsAt } from './seeFoam'
@@ -25,7 +25,6 @@ export interface ProductUse {
 export interface JobOutcome {
   /** What was still there when it was last looked at. */
   readonly leftovers: readonly Leftover[]
-  readonly result: VisitResult
   readonly used: readonly ProductUse[]
   /** Hand time of what was done, as the plan has it. */
   readonly operatorSeconds: number
@@ -51,7 +50,7 @@ function leftoversOf({ plan, settled }: RunState): Leftover[] {
   return positions.flatMap((position): Leftover[] => {
     const here = plan.steps.filter(({ corner }) => corner === position)
     const last = (asks: Step['asks']): Step | undefined =>
-      here.findLast((step) => step.asks === asks && settled.get(step.id)?.as === 'done')
+      here.findLast((step) => questionOf(step) === asks && settled.get(step.id)?.as === 'done')
     const answerOf = (step: Step | undefined) => step && settled.get(step.id)?.answer
     const look = answerOf(last('look'))
     const foam = answerOf(last('foam'))
@@ -154,10 +153,8 @@ function tyreRoundsOf({ plan, settled }: RunState): JobOutcome['tyreRounds'] {
 /** What a job has come to when it is written down. Only stages of which a step was really done count. */
 export function jobOutcome(job: Job, state: RunState): JobOutcome {
   const done = doneSteps(state)
-  const leftovers = leftoversOf(state)
   return {
-    leftovers,
-    result: leftovers.length === 0 ? 'clean' : 'someLeft',
+    leftovers: leftoversOf(state),
     used: usedOf(state, done),
     operatorSeconds: done.reduce((sum, step) => sum + step.operatorSeconds, 0),
     clockSeconds: workedSeconds(state),

@@ -7,6 +7,7 @@ import type { Plan, Step } from '@/core/plan/plan'
 import type { Answer, Foam } from '@/core/run/answer'
 import { replay, type RunState } from '@/core/run/runState'
 import { strictness } from '@/core/rules/rule'
+import { jobOutcome } from './jobOutcome'
 import { planAsSeen } from './planAsSeen'
 import { allWell, start, workedThrough } from './testRun'
 
@@ -249,6 +250,23 @@ describe('a test spot', () => {
       known.steps.filter(({ asks, id }) => asks === 'testSpot' && id.includes(stageOfFirst?.id ?? '?')),
     ).toEqual([])
   })
+})
+
+it('a plan of an earlier version, which names no questions, keeps what stayed all the same', () => {
+  const earlier: Plan = { ...plan, steps: plan.steps.map(({ asks: _, ...step }) => step) }
+  let looks = 0
+  const { state } = workedThrough(job, earlier, (step) => {
+    if (step.act !== 'lookAgain') return null
+    looks += 1
+    return { question: 'look', stayed: looks === 1 ? [{ zone: 'face', soil: 'tar' }] : [] }
+  })
+  expect(state.clocks).toEqual([])
+  const stayed: Answer = { question: 'look', stayed: [{ zone: 'face', soil: 'tar' }] }
+  const look = earlier.steps.find(({ act }) => act === 'lookAgain') as Step
+  const only = replay(planAsSeen(job, earlier), [
+    { kind: 'answered', stepId: look.id, at: start, answer: stayed },
+  ])
+  expect(jobOutcome(job, only).leftovers).toEqual([{ position: look.corner, zone: 'face', soil: 'tar' }])
 })
 
 describe('the log', () => {

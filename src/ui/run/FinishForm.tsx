@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Leftover } from '@/core/run/leftover'
-import { visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
+import { resultOf, visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
 import type { JobOutcome } from '@/core/seen/jobOutcome'
 import type { FinishInput } from '@/contracts/intake'
 import type { FormAction } from '../form/formAction'
@@ -41,7 +41,7 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
     setNote(kept.note)
   })
   const leftovers = corrected ?? outcome?.leftovers ?? []
-  const shown = result ?? (leftovers.length > 0 ? 'someLeft' : 'clean')
+  const shown = result ?? resultOf(leftovers)
   const submit = () =>
     send(
       () =>

@@ -151,19 +151,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
                   role="group"
                   aria-label={lane.name}
                 >
-                  {lane.comings.map(({ key, corner, startSeconds, endSeconds }) => (
-                    <span
-                      key={key}
-                      className={`timeline-coming${corner === null ? '' : ` is-wheel-${wheelNumber(lanes, corner)}`}`}
-                      style={{
-                        left: `${(startSeconds / until) * 100}%`,
-                        width: `${((endSeconds - startSeconds) / until) * 100}%`,
-                      }}
-                      aria-hidden
-                    >
-                      {corner === null ? '' : positionShortNames[corner]}
-                    </span>
-                  ))}
+                  <Comings lane={lane} lanes={lanes} until={until} />
                   {lane.bars.map((bar) => (
                     <TimelineBar
                       key={bar.key}
@@ -210,6 +198,31 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
       </div>
     </section>
   )
+}
+
+/** Where a person is, above what they do there. */
+function Comings({
+  lane,
+  lanes,
+  until,
+}: {
+  readonly lane: Lane
+  readonly lanes: readonly Lane[]
+  readonly until: number
+}) {
+  return lane.comings.map(({ key, corner, startSeconds, endSeconds }) => (
+    <span
+      key={key}
+      className={`timeline-coming${corner === null ? '' : ` is-wheel-${wheelNumber(lanes, corner)}`}`}
+      style={{
+        left: `${(startSeconds / until) * 100}%`,
+        width: `${((endSeconds - startSeconds) / until) * 100}%`,
+      }}
+      aria-hidden
+    >
+      {corner === null ? '' : positionShortNames[corner]}
+    </span>
+  ))
 }
 
 function SearchLink({ search }: { readonly search: OrderSearch }) {
