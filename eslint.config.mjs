@@ -51,6 +51,7 @@ const coreZones = inOrder('./src/core', [
   ['order'],
   ['bay'],
   ['seen'],
+  ['due'],
 ])
 
 /** Shelves of the search for an order. */

@@ -6,6 +6,9 @@ const places = [
   '/wheels',
   '/wheels/new',
   '/due',
+  '/due/lasting',
+  '/due/calendar',
+  '/due/water',
   '/log',
   '/cabinet',
   '/cabinet/new',
@@ -20,13 +23,25 @@ const places = [
 ]
 
 test('axe finds nothing serious on any place, light and dark', async ({ page }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(360_000)
   await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto('/')
   const job = await page.locator('.job-row h3 a').first().getAttribute('href')
   await page.goto('/wheels')
   const set = await page.locator('.set-row').first().getAttribute('href')
-  const all = [...places, `${set}`, `${set}/edit`, `${set}/intake`, `${job}`, `${job}/run`, `${job}/sheet`]
+  const all = [
+    ...places,
+    `${set}`,
+    `${set}/edit`,
+    `${set}/intake`,
+    `${set}/look`,
+    `${set}/change`,
+    `${set}/protection`,
+    `${set}/care`,
+    `${job}`,
+    `${job}/run`,
+    `${job}/sheet`,
+  ]
   for (const path of all) {
     await page.goto(path)
     for (const colorScheme of ['light', 'dark'] as const) {

@@ -160,6 +160,8 @@ test('what one phone has seen comes to the other, and goes when it is undone', a
   const jobId = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
   const first = new Gloves(page)
   while (!(await asked(page, 'Look').isVisible())) await first.settle(() => best(page).tap())
+  // What the other phone opens is what the server has.
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   const other = await secondPhone(browser, server.address, `/jobs/${jobId}/run`)
   await expect(title(other)).toHaveText((await title(page).textContent()) ?? '')
   await first.settle(

@@ -1,6 +1,7 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
 import { benchBay } from '../bench/bay.mjs'
 import { benchChoice } from '../bench/choice.mjs'
+import { benchDue } from '../bench/due.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
 import { benchProtection } from '../bench/protection.mjs'
@@ -18,6 +19,7 @@ const parts = {
   sequence: benchSequence,
   tight: benchTight,
   protection: benchProtection,
+  due: benchDue,
   responsive: benchResponsive,
   pages: benchPages,
   durability: benchDurability,

@@ -84,11 +84,11 @@ const views = [
   { name: 'wheel-sets', go: (page) => page.goto('/wheels') },
   { name: 'wheel-set', go: (page) => openSet(page, 'Corvane') },
   {
-    name: 'edit',
+    name: 'protection',
     go: async (page) => {
       await openSet(page, 'Sorrel')
-      await page.getByRole('link', { name: 'Edit' }).click()
-      await page.waitForURL(/edit$/)
+      await page.goto(`${page.url()}/protection`)
+      await page.locator('.layer-chart canvas').first().waitFor()
     },
   },
   {
@@ -105,7 +105,10 @@ const views = [
     await openJob(page)
     await page.goto(`${page.url()}/sheet`)
   } },
-  { name: 'plan-phone', size: phone, go: openJob },
+  { name: 'look-phone', size: phone, go: async (page) => {
+    await openSet(page, 'Aldery')
+    await page.goto(`${page.url()}/look`)
+  } },
   { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
   { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },
   { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },

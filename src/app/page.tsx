@@ -2,13 +2,15 @@ import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { soonestDue } from '@/core/protection/dueEntry'
 import { database } from '@/data/connection'
+import { weekWorth } from '@/core/due/dueList'
 import { listLowStock } from '@/data/queries/cabinet'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { hasWheelSets } from '@/data/queries/wheelSets'
-import { dueList } from '@/services/dueList'
+import { listDue } from '@/services/dueList'
+import { weekLoad } from '@/services/weekLoad'
 import { DueRows } from '@/ui/due/DueRows'
+import { WeekLoad } from '@/ui/due/WeekLoad'
 import { formatDuration, formatMillilitres } from '@/ui/format/format'
 import { drawnWheel } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
@@ -21,6 +23,7 @@ export const metadata: Metadata = { title: 'Today' }
 const lowStockShare = 0.25
 /** Drawn one by one; more stand as lines below. */
 const jobsShown = 20
+const dueShown = 7
 
 export default async function TodayPage() {
   const db = await database()
@@ -28,10 +31,11 @@ export default async function TodayPage() {
   const now = new Date()
   const [jobs, due, low] = await Promise.all([
     listOpenJobs(db),
-    dueList(db, now),
+    listDue(db, now),
     listLowStock(db, lowStockShare),
   ])
-  const overdue = due.filter((entry) => ['renew', 'topUp'].includes(soonestDue(entry).state))
+  const week = weekWorth(due, now)
+  const load = await weekLoad(db, jobs, week, now)
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
   return (
@@ -43,7 +47,9 @@ export default async function TodayPage() {
             {jobs.length === 0
               ? 'No job is planned.'
               : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} planned, ${formatDuration(minutes)} of work.`}{' '}
-            {overdue.length === 0 ? 'No protection is due.' : `${overdue.length} protections want renewing.`}
+            {week.length === 0
+              ? 'Nothing falls due this week.'
+              : `${week.length} ${week.length === 1 ? 'thing is' : 'things are'} due within a week.`}
           </p>
         </div>
         <Link href="/wheels" className="btn btn-primary" prefetch={false}>
@@ -75,7 +81,10 @@ export default async function TodayPage() {
                         {job.vehicleName}
                       </Link>
                     </h3>
-                    <p className="soft">{job.wheelSetName}</p>
+                    <p className="soft">
+                      {job.wheelSetName}
+                      {job.plannedFor && `, ${format(job.plannedFor, 'EEE d MMM, HH:mm')}`}
+                    </p>
                     <p>{job.headline}</p>
                     {job.startedAt && (
                       <div
@@ -141,17 +150,18 @@ export default async function TodayPage() {
         </section>
         <section aria-labelledby="due">
           <div className="section-head">
-            <h2 id="due">Due first</h2>
+            <h2 id="due">Worth doing this week</h2>
             <Link href="/due" prefetch={false}>
               All that is due
             </Link>
           </div>
+          <WeekLoad days={load} />
           {due.length === 0 ? (
             <p className="py-3">
               Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
             </p>
           ) : (
-            <DueRows entries={due.slice(0, 8)} now={now} />
+            <DueRows items={(week.length > 0 ? week : due).slice(0, dueShown)} now={now} short />
           )}
         </section>
       </div>

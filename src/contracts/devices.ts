@@ -22,7 +22,16 @@ export const thermometerReading = v.object({
 })
 export type ThermometerReading = v.InferOutput<typeof thermometerReading>
 
-export const deviceNames = ['weather', 'thermometer'] as const
+/** What a meter for dissolved solids says, before and behind a filter. */
+export const tdsReading = v.object({
+  isSimulated: v.optional(v.boolean(), false),
+  at: instantText,
+  beforePpm: numberFrom(0, 5000, 'ppm'),
+  afterPpm: numberFrom(0, 5000, 'ppm'),
+})
+export type TdsReading = v.InferOutput<typeof tdsReading>
+
+export const deviceNames = ['weather', 'thermometer', 'tds'] as const
 export type DeviceName = (typeof deviceNames)[number]
 
 /** How a simulated device behaves; all but `well` are for trying what the app does then. */

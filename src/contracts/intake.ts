@@ -26,6 +26,8 @@ export const intakeInput = v.strictObject({
   people: v.optional(wholeNumberFrom(1, 2, 'people'), 1),
   /** Kilometres since the last visit, where somebody read them. */
   kilometres: v.optional(numberFrom(0, 200_000, 'km')),
+  /** What the odometer stands at, where somebody read it. */
+  odometerKilometres: v.optional(numberFrom(0, 3_000_000, 'km')),
 })
 
 /** What a form sends, before the defaults are filled in. */

@@ -1,9 +1,9 @@
 import * as v from 'valibot'
 import { dilutionStyles } from '@/core/dilution'
-import { shortText } from './fields'
+import { saltLevels } from '@/core/protection/houseWear'
+import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { placeFile } from './conditions'
 import { currencyCode, equipmentFile, estimatesFile, schoolsFile } from './jobFile'
-import { oneOf } from './fields'
 
 /** Everything a shop sets once. Absent parts have the defaults of the job file. */
 export const settings = v.strictObject({
@@ -16,6 +16,23 @@ export const settings = v.strictObject({
   estimates: v.optional(estimatesFile, {}),
   /** Where the shop stands, for the sun; null: not said. */
   place: v.optional(v.nullable(placeFile), null),
+  /** Months in which the roads are salted or wet and cold; null: as usual on this half of the globe. */
+  winterMonths: v.optional(
+    v.nullable(list(wholeNumberFrom(1, 12, 'month'), 12, 'At most twelve months.')),
+    null,
+  ),
+  salt: v.optional(oneOf(saltLevels), 'usual'),
+  /** The deionising filter; null: none. */
+  filter: v.optional(
+    v.nullable(
+      v.strictObject({
+        resinLitres: numberFrom(0.1, 500, 'l'),
+        hardnessPpm: numberFrom(1, 3000, 'ppm'),
+        litresPerVisit: v.optional(numberFrom(0.5, 500, 'l'), 15),
+      }),
+    ),
+    null,
+  ),
   /** Winter is around January. */
   northern: v.optional(v.boolean(), true),
 })

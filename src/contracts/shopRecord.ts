@@ -22,6 +22,7 @@ const kindLife = v.strictObject({
   lifeDays: numberFrom(1, 10_000, 'days'),
   lifeKilometres: numberFrom(10, 1_000_000, 'km'),
   washFactor: numberFrom(0, 20),
+  hotFactor: v.optional(numberFrom(0.5, 10)),
 })
 
 /** What a shop has on record of its protection, version 1. */
@@ -33,7 +34,9 @@ export const recordFile = v.strictObject({
     rearDustShare: share,
     winterFactor: numberFrom(0.5, 10),
     winterMonths: list(wholeNumberFrom(1, 12), 12, 'At most twelve months.'),
+    hotMonths: v.optional(list(wholeNumberFrom(1, 12), 12, 'At most twelve months.')),
     storedFactor: share,
+    coveredFactor: v.optional(share),
     setSpread: numberFrom(0.01, 2),
     productSpread: numberFrom(0.01, 2),
     lookSpread: numberFrom(0.01, 1),
@@ -198,11 +201,15 @@ export function readRecordText(text: string): Result<ShopRecord> {
 
 const band = v.strictObject({ p10: v.number(), p50: v.number(), p90: v.number() })
 
-/** A shop's forecast, version 1: days from the record's `now`, below zero past; multipliers of a product's life against its kind. */
+/**
+ * A shop's forecast, version 1: days from the record's `now`, below zero past; multipliers of a product's life against its kind;
+ * and how many later looks lay inside what had been forecast before them.
+ */
 export const forecastFile = v.strictObject({
   format: v.literal(forecastFormat),
   layers: v.array(v.strictObject({ id, usedShare: v.number(), topUpDays: band, renewDays: band })),
   products: v.array(v.strictObject({ id, lifeMultiplier: band })),
+  calibration: v.strictObject({ looks: v.number(), inside: v.number(), widen: v.number() }),
 })
 
 export const writeForecast = (forecast: ShopForecast) => ({ format: forecastFormat, ...forecast })

@@ -30,8 +30,12 @@ export const wheelSetInput = v.strictObject({
       {},
     ),
     kilometresPerWeek: v.optional(numberFrom(0, 10_000, 'km'), 250),
+    /** Null: not said. */
+    parked: v.optional(v.nullable(oneOf(['garage', 'street'])), null),
   }),
   name: shortText('name for the set'),
+  /** Null: in use all year. */
+  season: v.optional(v.nullable(oneOf(['winter', 'summer'])), null),
   note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
   wheels: v.pipe(
     list(wheelEntry, 12, 'At most 12 wheels in one set.'),

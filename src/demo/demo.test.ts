@@ -2,7 +2,6 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { familyIds, familyOf } from '@/core/chemistry/families'
 import { runState } from '@/core/run/runState'
-import { soonestDue } from '@/core/protection/dueEntry'
 import { intakeInput } from '@/contracts/intake'
 import { readJob } from '@/contracts/jobFile'
 import { planInOrder } from '@/core/order/orderPlan'
@@ -12,7 +11,9 @@ import { listTools } from '@/data/queries/tools'
 import { listFinishedJobs, listOpenJobs } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { listWheelSets } from '@/data/queries/wheelSets'
-import { dueList } from '@/services/dueList'
+import { listDue } from '@/services/dueList'
+import { productsCompared } from '@/services/productsCompared'
+import { protectionRoom } from '@/services/protectionRoom'
 import { intakeOffer } from '@/services/intakeOffer'
 import { learntPace } from '@/services/learntPace'
 import { jobFileFor } from '@/services/planJob'
@@ -76,7 +77,7 @@ describe('the demo shop', () => {
         if (corners.length > 1)
           expect(new Set(sequence?.entries.map(({ person }) => person)).size, name).toBe(2)
       }
-  }, 120_000)
+  }, 300_000)
 
   it('has worked jobs whose taps say how fast the shop works', async () => {
     const pace = await learntPace(database, {})
@@ -97,9 +98,38 @@ describe('the demo shop', () => {
     expect(Math.min(...days)).toBeGreaterThan(0)
     expect(Math.min(...days)).toBeLessThan(14)
     expect(Math.max(...days)).toBeGreaterThan(600)
-    const states = new Set((await dueList(database, now)).map((entry) => soonestDue(entry).state))
-    expect(states).toContain('renew')
-    expect(states).toContain('good')
+    const kinds = new Set((await listDue(database, now)).map(({ kind }) => kind))
+    for (const kind of [
+      'topUp',
+      'renewal',
+      'reviving',
+      'decontamination',
+      'wheelsOff',
+      'torqueCheck',
+      'tyreDressing',
+      'resin',
+      'tool',
+      'seasonChange',
+      'reminder',
+    ])
+      expect(kinds).toContain(kind)
     expect((await listOpenJobs(database)).length).toBeGreaterThan(0)
+  })
+
+  it('shows a pattern: one product that lasts, one car that eats everything, one clogged coating', async () => {
+    const { products, calibration } = await productsCompared(database, now)
+    const lasting = products.find(({ name }) => name === 'Wet Shield')!
+    const short = products.find(({ name }) => name === 'Rinse Glass')!
+    expect(lasting.lifeDays.p50).toBeGreaterThan(short.lifeDays.p50 * 1.4)
+    expect(lasting.beatsNext).toBeGreaterThan(0.9)
+    expect(calibration.looks).toBeGreaterThan(10)
+    const room = await protectionRoom(database, now)
+    const hardness = [...room.facts.values()].map(({ vehicleName, id }) => ({
+      vehicleName,
+      value: room.learnt.held.values.ofSets[room.learnt.held.unknowns.setAt.get(id)! * 2]!,
+    }))
+    expect(hardness.sort((a, b) => b.value - a.value)[0]!.vehicleName).toBe('Sorrel Vantana')
+    const clogged = (await listDue(database, now)).find(({ kind }) => kind === 'reviving')
+    expect(clogged?.vehicleName).toBe('Aldery Coupe')
   })
 })

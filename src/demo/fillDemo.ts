@@ -1,3 +1,4 @@
+import { protectionFacts } from '@/core/protection/kinds'
 import { costMinor } from '@/core/quantity/money'
 import { productOf, toolOf } from '@/contracts/cabinet'
 import { defaultSettings } from '@/contracts/settings'
@@ -7,13 +8,18 @@ import { putTool } from '@/data/queries/tools'
 import { findJob, markFinished, storeRunEvents } from '@/data/queries/jobs'
 import { addLayer } from '@/data/queries/protection'
 import { writeSettings } from '@/data/queries/settings'
+import { addLook } from '@/data/queries/looks'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, listVehicles } from '@/data/queries/wheelSets'
 import { planJob } from '@/services/planJob'
 import { readDemoFiles, type Rhythm } from './readDemoFiles'
+import { fillWear } from './fillWear'
+import { WearStory } from './wearStory'
 import { workedTaps } from './workedTaps'
 
 const millisecondsPerDay = 86_400_000
+/** Film has gathered on one coating for so long. */
+const cloggedDays = 90
 
 /** Visits do not fall on the dot: a fixed small shift, days, by their number. */
 const shiftDays = (index: number): number => [0, 2, -1, 3, -2, 1][index % 6] ?? 0
@@ -31,11 +37,12 @@ function* daysAgo({ everyDays, firstDaysAgo, lastDaysAgo, months }: Rhythm, now:
 
 /** Fills an empty database with the demo shop. Everything is relative to `now`, so that the demo never goes stale. */
 export async function fillDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {
-  const { products, tools, wheelSets, works, history } = readDemoFiles()
+  const { products, tools, wheelSets, works, history, wear } = readDemoFiles()
   await writeSettings(database, {
     ...defaultSettings,
     shopName: 'Saltmarsh Wheel Care',
     place: { latitude: 50, longitude: 0 },
+    filter: { resinLitres: 8, hardnessPpm: 260, litresPerVisit: 15 },
   })
   const cabinet = products.map(productOf)
   const ids = new Map<string, string>()
@@ -53,6 +60,7 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   const visits = history
     .flatMap((rhythm) => [...daysAgo(rhythm, now)].map((days, index) => ({ rhythm, days, index })))
     .sort((a, b) => b.days - a.days || a.rhythm.wheelSet.localeCompare(b.rhythm.wheelSet))
+  const story = new WearStory(wear, new Date(now.getTime() - cloggedDays * millisecondsPerDay))
   await database.transaction(async (transaction) => {
     for (const { rhythm, days, index } of visits) {
       const work = works[rhythm.work]
@@ -83,14 +91,29 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
         costMinor: used.reduce((sum, item) => sum + item.costMinor, 0),
         currency: defaultSettings.currency,
         products: used,
+        service: work.service,
+        wash: { wear: work.wear, reviving: work.reviving },
+      })
+      const positions = set.input.wheels.map(({ position }) => position)
+      for (const look of story.looksAt(rhythm.wheelSet, positions, finishedAt, work.reviving))
+        await addLook(transaction, wheelSetId, look)
+      story.washed(rhythm.wheelSet, {
+        at: finishedAt,
+        setId: wheelSetId,
+        wear: work.wear,
+        reviving: work.reviving,
       })
       for (const kind of rhythm.protects) {
         const product = cabinet.find(({ family }) => family === kind)
+        const named = protectionFacts[kind].on === 'wheel' ? rhythm.productNames : undefined
+        const productName = named?.[index % named.length] ?? product?.name ?? kind
+        const perWeek = set.input.vehicle.kilometresPerWeek
+        story.putOn(rhythm.wheelSet, kind, productName, perWeek, finishedAt)
         for (const { position } of set.input.wheels) {
           await addLayer(
             transaction,
             wheelSetId,
-            { position, kind, appliedAt: finishedAt, productName: product?.name ?? kind },
+            { position, kind, appliedAt: finishedAt, productName },
             visitId,
           )
         }
@@ -98,6 +121,7 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
     }
   })
   say(`${visits.length} visits in two years`)
+  await database.transaction((transaction) => fillWear(transaction, wear, ids, now))
 
   const today = ['corvane-summer', 'brackwater-estate', 'aldery-show']
   const lastDays = (key: string): number =>

@@ -5,6 +5,7 @@ import { conditionsFile } from '@/contracts/conditions'
 import { conditions, finishes } from '@/core/finishes/finish'
 import { protectionKinds } from '@/core/protection/kinds'
 import { visitResults } from '@/core/run/visitResult'
+import { serviceIds } from '@/core/services/service'
 import { soils } from '@/core/soils/soil'
 import { axleOf, positions, usualPositions, vehicleKinds } from '@/core/wheel/position'
 import { finishZones, zones } from '@/core/wheel/zone'
@@ -37,6 +38,7 @@ const demoWheelSet = v.strictObject({
   /** Checked with the wheel set it becomes part of. */
   vehicle: v.looseObject({ name: v.string(), kind: v.picklist(vehicleKinds) }),
   name: v.string(),
+  season: v.optional(v.picklist(['winter', 'summer'])),
   note: v.string(),
   positions: v.optional(v.array(v.picklist(positions))),
   front: axleWheel,
@@ -50,6 +52,10 @@ const work = v.strictObject({
   headline: v.string(),
   minutes: v.number(),
   products: v.record(v.string(), v.number()),
+  service: v.picklist(serviceIds),
+  /** Share of a sealant's life the wash takes. */
+  wear: v.number(),
+  reviving: v.boolean(),
 })
 
 const rhythm = v.strictObject({
@@ -61,10 +67,33 @@ const rhythm = v.strictObject({
   /** Months of the year in which the set is in use; absent: all. */
   months: v.optional(v.array(v.number())),
   protects: v.array(v.picklist(protectionKinds)),
+  /** Products on the wheels, one visit after the other; absent: the cabinet's own. */
+  productNames: v.optional(v.array(v.string())),
   results: v.union([v.picklist(visitResults), v.array(v.picklist(visitResults))]),
   note: v.optional(v.string(), ''),
 })
 export type Rhythm = v.InferOutput<typeof rhythm>
+
+/** What really wears, and what was entered of it. */
+const wear = v.strictObject({
+  truth: v.strictObject({
+    products: v.record(v.string(), v.number()),
+    sets: v.record(v.string(), v.number()),
+  }),
+  /** Sets whose last look was at a layer that film hides. */
+  clogged: v.array(v.string()),
+  changes: v.array(
+    v.strictObject({ on: v.string(), off: v.string(), months: v.array(v.number()), storedWhere: v.string() }),
+  ),
+  refitted: v.array(v.strictObject({ set: v.string(), daysAgo: v.number(), torqueNewtonMetres: v.number() })),
+  /** Kilometres today, and a week's driving, the latest half year last. */
+  odometers: v.array(
+    v.strictObject({ set: v.string(), kilometres: v.number(), perWeek: v.array(v.number()) }),
+  ),
+  resinFilledDaysAgo: v.number(),
+  reminders: v.array(v.strictObject({ about: v.string(), set: v.nullable(v.string()), inDays: v.number() })),
+})
+export type DemoWear = v.InferOutput<typeof wear>
 
 function readFile<TSchema extends v.GenericSchema>(name: string, schema: TSchema): v.InferOutput<TSchema> {
   const path = join(process.cwd(), 'src', 'demo', 'data', name)
@@ -93,6 +122,7 @@ function inputOf(set: DemoWheelSet): WheelSetInput {
     vehicle: set.vehicle,
     name: set.name,
     note: set.note,
+    ...(set.season ? { season: set.season } : {}),
     wheels: (set.positions ?? usualPositions[set.vehicle.kind]).map((position) => {
       const { finishes: marks, ...measures } =
         axleOf(position) === 'front' ? set.front : (set.rear ?? set.front)
@@ -127,5 +157,6 @@ export function readDemoFiles() {
     })),
     works: readFile('works.json', v.record(v.string(), work)),
     history: readFile('history.json', v.array(rhythm)),
+    wear: readFile('wear.json', wear),
   }
 }

@@ -1,41 +1,207 @@
-import { layerDue } from '@/core/protection/due'
-import { soonestDue, type DueEntry } from '@/core/protection/dueEntry'
-import { protectionFacts } from '@/core/protection/kinds'
-import { axleOf } from '@/core/wheel/position'
-import type { Queryable } from '@/data/database'
-import { listLiveLayers, type StoredLayers } from '@/data/queries/protection'
+import { cureEnds } from '@/core/due/cure'
+import { dueLists, type DueShop } from '@/core/due/dueList'
+import type { DueItem, Sureness } from '@/core/due/dueItem'
+import { surenessOf } from '@/core/due/layerDates'
+import type { DueSet } from '@/core/due/dueSet'
+import { drivenBy } from '@/core/protection/drivenBy'
+import { layerId, productId } from '@/core/protection/setFacts'
+import type { ProtectionKind } from '@/core/protection/kinds'
+import { isStoredAt } from '@/core/protection/wheelChange'
+import { axleOf, type Position } from '@/core/wheel/position'
+import type { Database } from '@/data/database'
+import { listFullBottles } from '@/data/queries/bottles'
+import { countVisits, fittingsBySet, toldCures, visitsBySet } from '@/data/queries/dueFacts'
+import { listMarks, listReminders } from '@/data/queries/dueMarks'
+import type { NamedSetFacts } from '@/data/queries/setFacts'
+import { readSettings } from '@/data/queries/settings'
+import { listTools } from '@/data/queries/tools'
+import { lastWaterReading } from '@/data/queries/water'
+import { protectionRoom, type ProtectionRoom } from './protectionRoom'
 
-/** What is on the wheel matters before what is on the rubber. */
-const weight = (entry: DueEntry): number => (entry.on === 'wheel' ? 0 : 1)
+/** A due thing with whose it is. */
+export interface NamedDue extends DueItem {
+  /** Null: the shop's own. */
+  readonly vehicleId: string | null
+  readonly vehicleName: string
+  readonly setName: string
+}
 
-function entryOf(layers: StoredLayers, now: Date): DueEntry {
-  const { positions, kind, ...named } = layers
-  const ofAxle = new Map(positions.map((position) => [axleOf(position), position]))
-  const { on, name } = protectionFacts[kind]
+const monthDays = 60
+
+/** Where a set is now: without any change of wheels, by the season it is for. */
+function isMounted({ id, changes, isOnlySet, season }: NamedSetFacts, isWinter: boolean, now: Date): boolean {
+  if (changes.length > 0) return !isStoredAt(id, changes, isOnlySet, now)
+  return season === null || (season === 'winter') === isWinter
+}
+
+/** Everything known of all sets that their due things are worked out from. */
+async function dueSets(database: Database, room: ProtectionRoom, now: Date): Promise<DueSet[]> {
+  const [visits, fittings, cures] = await Promise.all([
+    visitsBySet(database),
+    fittingsBySet(database),
+    toldCures(database),
+  ])
+  const cureOf = new Map<string, Map<string, Date>>()
+  for (const one of cures) {
+    const layer = {
+      axle: axleOf(one.position as Position),
+      kind: one.kind as ProtectionKind,
+      appliedAt: one.appliedAt,
+      productName: one.productName,
+    }
+    const own = cureOf.get(one.wheelSetId) ?? new Map<string, Date>()
+    own.set(layerId(one.wheelSetId, layer), one.until)
+    cureOf.set(one.wheelSetId, own)
+  }
+  const isWinter = room.following.seasons.isWinter(now.getTime())
+  return [...room.facts.values()].flatMap((facts): DueSet[] => {
+    const forecast = room.forecasts.get(facts.id)
+    if (!forecast) return []
+    const { kilometresPerWeek, driven } = drivenBy(facts.told, facts.readings)
+    const own = visits.get(facts.id)
+    return [
+      {
+        facts,
+        forecast,
+        vehicleId: facts.vehicleId,
+        vehicleKind: facts.vehicleKind,
+        isMounted: isMounted(facts, isWinter, now),
+        cureUntil: cureOf.get(facts.id) ?? new Map(),
+        lastVisits: own?.byService ?? new Map(),
+        firstVisitAt: own?.firstAt ?? null,
+        lastVisitAt: own?.lastAt ?? null,
+        lastFitting: fittings.get(facts.id) ?? null,
+        kilometresPerWeek: driven.at(-1)?.kilometresPerWeek ?? kilometresPerWeek,
+      },
+    ]
+  })
+}
+
+async function filterOf(
+  database: Database,
+  filter: { resinLitres: number; hardnessPpm: number; litresPerVisit: number } | null,
+  filledAt: Date | null,
+  now: Date,
+): Promise<DueShop['filter']> {
+  if (!filter) return null
+  const reading = await lastWaterReading(database)
+  const recent = await countVisits(database, new Date(now.getTime() - monthDays * 86_400_000))
   return {
-    ...named,
-    on,
-    kindName: name,
-    axles: [...ofAxle]
-      .map(([axle, position]) => ({
-        axle,
-        due: layerDue({ position, kind, appliedAt: layers.appliedAt }, now),
-      }))
-      .sort((a, b) => a.due.topUpAt.getTime() - b.due.topUpAt.getTime()),
+    ...filter,
+    filledAt,
+    visitsSinceFilled: await countVisits(database, filledAt),
+    visitsPerDay: recent / monthDays,
+    lastAfterPpm: reading ? { at: reading.at, ppm: reading.afterPpm } : null,
   }
 }
 
-/** Everything that wears, one entry per wheel set and protection: wheels before tyres, soonest first. */
-export async function dueList(
-  database: Queryable,
+/** Everything that falls due, the soonest first, of one set, or of all and the shop itself. */
+export const listDue = async (
+  database: Database,
   now: Date,
   wheelSetId: string | null = null,
-): Promise<DueEntry[]> {
-  const entries = (await listLiveLayers(database, wheelSetId)).map((layers) => entryOf(layers, now))
-  return entries.sort(
-    (a, b) =>
-      weight(a) - weight(b) ||
-      soonestDue(a).topUpAt.getTime() - soonestDue(b).topUpAt.getTime() ||
-      a.vehicleName.localeCompare(b.vehicleName),
+): Promise<NamedDue[]> => (await listOpenAndPutAway(database, now, wheelSetId)).open
+
+/** What is open, and what a person has put off or done already. */
+export async function listOpenAndPutAway(
+  database: Database,
+  now: Date,
+  wheelSetId: string | null = null,
+): Promise<{ readonly open: NamedDue[]; readonly putAway: NamedDue[] }> {
+  const room = await protectionRoom(database, now)
+  const [settings, marks, reminders] = await Promise.all([
+    readSettings(database),
+    listMarks(database),
+    listReminders(database),
+  ])
+  const sets = await dueSets(database, room, now)
+  const vehicleId = wheelSetId === null ? null : room.facts.get(wheelSetId)?.vehicleId
+  const isAsked = (set: DueSet): boolean => wheelSetId === null || set.vehicleId === vehicleId
+  const ofShop = wheelSetId === null
+  const shop: DueShop = {
+    sets: sets.filter(isAsked),
+    tools: ofShop ? await listTools(database) : [],
+    bottles: ofShop ? await listFullBottles(database) : [],
+    filter: ofShop
+      ? await filterOf(database, settings.filter, marks.get('resin')?.doneAt ?? null, now)
+      : null,
+    reminders: reminders.filter((one) => ofShop || one.wheelSetId === wheelSetId),
+    marks,
+    estimates: room.following.estimates,
+  }
+  const lists = dueLists(shop, { now, own: settings.estimates })
+  const named = (items: readonly DueItem[]): NamedDue[] =>
+    items
+      .filter((item) => ofShop || item.wheelSetId === wheelSetId)
+      .map((item): NamedDue => {
+        const facts = item.wheelSetId === null ? undefined : room.facts.get(item.wheelSetId)
+        return {
+          ...item,
+          vehicleId: facts?.vehicleId ?? null,
+          vehicleName: facts?.vehicleName ?? 'The shop',
+          setName: facts?.setName ?? '',
+        }
+      })
+  return { open: named(lists.open), putAway: named(lists.putAway) }
+}
+
+/** What is on the wheels of a set and still worth counting on, and where it still cures. */
+export interface LiveProtection {
+  readonly position: Position
+  readonly kind: ProtectionKind
+  readonly productName: string
+  readonly appliedAt: Date
+  /** Share of its life that is left, 0 to 1. */
+  readonly leftShare: number
+  readonly sureness: Sureness
+  readonly isGone: boolean
+  readonly isCuring: boolean
+  /** By its label where a person gave it, else by its kind. */
+  readonly curesUntil: Date
+}
+
+/**
+ * The protection on a set, wheel by wheel.
+ * @param at the instant at which it is asked whether it is gone or still cures
+ */
+export async function liveProtection(
+  database: Database,
+  wheelSetId: string,
+  now: Date,
+  at: Date = now,
+): Promise<LiveProtection[]> {
+  const room = await protectionRoom(database, now)
+  const facts = room.facts.get(wheelSetId)
+  if (!facts) return []
+  const told = new Map(
+    (await toldCures(database))
+      .filter((one) => one.wheelSetId === wheelSetId)
+      .map((one) => [
+        `${one.position} ${productId({ kind: one.kind as ProtectionKind, productName: one.productName })} ${one.appliedAt.getTime()}`,
+        one.until,
+      ]),
   )
+  const forecasts = new Map(room.forecasts.get(wheelSetId)?.layers.map((layer) => [layer.id, layer]) ?? [])
+  return facts.layers
+    .filter(({ endedAt }) => endedAt === null)
+    .flatMap((layer) =>
+      layer.positions.map((position): LiveProtection => {
+        const forecast = forecasts.get(layerId(facts.id, layer))
+        const until = cureEnds(
+          layer,
+          told.get(`${position} ${productId(layer)} ${layer.appliedAt.getTime()}`) ?? null,
+        )
+        return {
+          position,
+          kind: layer.kind,
+          productName: layer.productName,
+          appliedAt: layer.appliedAt,
+          leftShare: Math.max(0, 1 - (forecast?.usedShare ?? 1)),
+          sureness: forecast ? surenessOf(forecast.renew, layer.appliedAt) : 'guess',
+          isGone: forecast ? forecast.renew.p50 <= at || forecast.clog.kind === 'gone' : false,
+          isCuring: until > at && until > layer.appliedAt,
+          curesUntil: until,
+        }
+      }),
+    )
 }

@@ -83,6 +83,8 @@ export function finishJob(
       note: input.note,
       operatorSeconds: outcome.operatorSeconds,
       clockSeconds: outcome.clockSeconds,
+      service: job.value.service,
+      wash: outcome.wash,
       leftovers: input.leftovers ?? outcome.leftovers,
       costMinor: products.reduce((sum, { costMinor }) => sum + costMinor, 0),
       currency: stored.plan.currency,

@@ -6,7 +6,7 @@ import { openInMemory, type Database } from '@/data/database'
 import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
-import { dueList } from './dueList'
+import { listDue, liveProtection } from './dueList'
 import { intakeOffer } from './intakeOffer'
 
 let database: Database
@@ -110,7 +110,7 @@ describe('what an intake starts from', () => {
 })
 
 describe('what is due', () => {
-  it('is a line per set and kind, by axle, the fronts sooner, wheels before tyres', async () => {
+  it('is a line per set and product, the fronts sooner', async () => {
     const id = await newSet('Quillon Vant')
     const visitId = await visit(id)
     for (const [kind, productName] of [
@@ -119,16 +119,15 @@ describe('what is due', () => {
     ] as const)
       for (const position of positions)
         await addLayer(database, id, { position, kind, appliedAt: visitedAt, productName }, visitId)
-    const due = await dueList(database, daysLater(1), id)
-    expect(due.map(({ on }) => on)).toEqual(['wheel', 'tyre'])
-    for (const { axles } of due) {
-      expect(axles.map(({ axle }) => axle)).toEqual(['front', 'rear'])
-      const [front, rear] = axles
-      expect(front?.due.topUpAt.getTime()).toBeLessThan(rear?.due.topUpAt.getTime() ?? 0)
-    }
+    const due = await listDue(database, daysLater(1), id)
+    expect(due.map(({ kind }) => kind)).toEqual(['tyreDressing', 'topUp', 'decontamination'])
+    const left = await liveProtection(database, id, daysLater(9))
+    const at = (position: string) =>
+      left.find((one) => one.position === position && one.kind === 'sprayRinseSilica')!.leftShare
+    expect(at('frontLeft')).toBeLessThan(at('rearLeft'))
   })
 
-  it('is nothing for a set without protection', async () => {
-    expect(await dueList(database, daysLater(1), await newSet('Iverna Grand'))).toEqual([])
+  it('is nothing for a set without protection and visits', async () => {
+    expect(await listDue(database, daysLater(1), await newSet('Iverna Grand'))).toEqual([])
   })
 })

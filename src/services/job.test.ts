@@ -8,7 +8,7 @@ import { addProduct, listProducts } from '@/data/queries/cabinet'
 import { findJob, listOpenJobs, listRunEvents } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { addWheelSet } from '@/data/queries/wheelSets'
-import { dueList } from './dueList'
+import { listDue } from './dueList'
 import { finishJob } from './finishJob'
 import { planJob, replanJob } from './planJob'
 import { recordRunEvent } from './recordRunEvent'
@@ -105,8 +105,16 @@ describe('a job from plan to log', () => {
         list.find(({ id }) => id === productId)?.stockMillilitres ?? 0
       expect(stock(stockAfter)).toBeCloseTo(Math.max(0, stock(stockBefore) - concentrateMillilitres), 6)
     }
-    const due = await dueList(database, minutesLater(100), wheelSetId)
-    expect(due.map(({ on }) => on)).toEqual(['wheel', 'tyre'])
+    const [wash] = await database.query<{ service: string; wear: number; is_reviving: boolean }>(
+      'select service, wear, is_reviving from visit where wheel_set_id = $1',
+      [wheelSetId],
+    )
+    expect(wash!.service).toBe(job!.plan.service)
+    // What the chemistry took, and a little for every pass of mitt and wand.
+    expect(wash!.wear).toBeGreaterThan(0)
+    expect(wash!.wear).toBeLessThanOrEqual(1)
+    const due = await listDue(database, minutesLater(100), wheelSetId)
+    expect(due.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['topUp', 'tyreDressing']))
     expect(await listOpenJobs(database)).toEqual([])
 
     const again = await finishJob(database, jobId, { result: 'clean', note: '' }, minutesLater(95))

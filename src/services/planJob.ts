@@ -1,14 +1,13 @@
 import { listTestSpots } from '@/data/queries/testSpots'
 import { listTools } from '@/data/queries/tools'
-import type { ProtectionKind } from '@/core/protection/kinds'
 import { protectionFacts } from '@/core/protection/kinds'
 import { planInOrder, takeOrder } from '@/core/order/orderPlan'
-import { fail, succeed, type Result } from '@/core/result'
-import { layerDue } from '@/core/protection/due'
-import type { Position } from '@/core/wheel/position'
+import { checkReading } from '@/core/protection/drivenBy'
+import { fail, failWith, succeed, type Result } from '@/core/result'
 import type { Product } from '@/core/chemistry/product'
 import { amountOfGrade } from '@/core/soils/soil'
 import { expectedAmounts, learntFactor } from '@/core/soils/expectedLoad'
+import { liveProtection } from './dueList'
 import { intakeOffer } from './intakeOffer'
 import { learntPace } from './learntPace'
 import { writeDilution } from '@/core/dilution'
@@ -19,8 +18,8 @@ import { writePlan, type PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
 import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
+import { addReading, listReadings } from '@/data/queries/driving'
 import { findJob, replacePlan, storeJob } from '@/data/queries/jobs'
-import { listLiveLayers, type StoredLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
 import { findWheelSet, learnDustFactor, type WheelSet } from '@/data/queries/wheelSets'
 
@@ -36,21 +35,15 @@ export const productToFile = ({
   strength: writeDilution(product.strength, 'percent'),
 })
 
-const liveKinds = (layers: readonly StoredLayers[], position: Position, now: Date): ProtectionKind[] =>
-  layers
-    .filter(({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on !== 'disc')
-    .filter(({ kind, appliedAt }) => layerDue({ position, kind, appliedAt }, now).state !== 'renew')
-    .map(({ kind }) => kind)
-
-const isCuring = (layers: readonly StoredLayers[], position: Position, now: Date): boolean =>
-  layers.some(
-    ({ positions, kind, appliedAt }) =>
-      positions.includes(position) && layerDue({ position, kind, appliedAt }, now).state === 'curing',
-  )
+/** When the work begins: nothing wet is planned on what still cures then. */
+const startOf = ({ conditions: { startAt } }: IntakeInput, now: Date): Date => {
+  const told = startAt === undefined ? now : new Date(startAt)
+  return told > now ? told : now
+}
 
 /** The job file of a wheel set with what was seen at intake, the shop's cabinet, kit and settings. */
 export async function jobFileFor(
-  database: Queryable,
+  database: Database,
   wheelSet: WheelSet,
   intake: IntakeInput,
   now: Date,
@@ -58,7 +51,7 @@ export async function jobFileFor(
   const settings = await readSettings(database)
   const products = (await listProducts(database)).filter(({ archived }) => !archived)
   const tools = await listTools(database)
-  const layers = await listLiveLayers(database, wheelSet.id)
+  const protection = await liveProtection(database, wheelSet.id, now, startOf(intake, now))
   const chosen = new Set(intake.corners.map(({ position }) => position))
   return {
     format: jobFormat,
@@ -70,8 +63,13 @@ export async function jobFileFor(
       .map((wheel) => ({
         ...wheel,
         loads: intake.corners.find(({ position }) => position === wheel.position)?.loads ?? [],
-        protection: liveKinds(layers, wheel.position, now),
-        curing: isCuring(layers, wheel.position, now),
+        protection: protection
+          .filter(
+            ({ position, kind, isGone }) =>
+              position === wheel.position && protectionFacts[kind].on !== 'disc' && !isGone,
+          )
+          .map(({ kind }) => kind),
+        curing: protection.some(({ position, isCuring }) => position === wheel.position && isCuring),
       })),
     conditions: { ...intake.conditions, ...(settings.place ? { place: settings.place } : {}) },
     crew: { people: intake.people },
@@ -131,6 +129,12 @@ export async function planJob(
   const wheelSet = await findWheelSet(database, wheelSetId)
   if (!wheelSet)
     return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const reading = { at: now, kilometres: intake.odometerKilometres ?? 0 }
+  if (intake.odometerKilometres !== undefined) {
+    const checked = checkReading(reading, await listReadings(database, wheelSet.vehicleId), now)
+    if (!checked.ok)
+      return failWith(checked.problems.map((problem) => ({ ...problem, path: 'odometerKilometres' })))
+  }
   const read = readJob(await jobFileFor(database, wheelSet, intake, now))
   if (!read.ok) return read
   const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(planInOrder(read.value.job)))) as PlanFile
@@ -143,6 +147,7 @@ export async function planJob(
       plannedFor: null,
     })
     await learnFromLook(transaction, wheelSet, intake, now)
+    if (intake.odometerKilometres !== undefined) await addReading(transaction, wheelSet.vehicleId, reading)
     return succeed({ jobId, plan })
   })
 }

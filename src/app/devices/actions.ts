@@ -1,6 +1,5 @@
 'use server'
 
-import { headers } from 'next/headers'
 import * as v from 'valibot'
 import type { ThermometerReading, WeatherReading } from '@/contracts/devices'
 import { positions } from '@/core/wheel/position'
@@ -8,15 +7,12 @@ import { fail, type Result } from '@/core/result'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { deviceAddresses, readThermometer, readWeather } from '@/services/devices/readDevices'
+import { ownOrigin } from '../ownOrigin'
 
 const offset = v.pipe(v.number(), v.integer(), v.minValue(-720), v.maxValue(840))
 const asked = v.strictObject({ position: v.picklist(positions), airCelsius: v.pipe(v.number(), v.finite()) })
 
-/** The server asks itself where the devices are simulated; only the loopback is ever named. */
-async function addresses() {
-  const port = (await headers()).get('host')?.match(/:(\d+)$/)?.[1] ?? process.env.PORT ?? '3000'
-  return deviceAddresses(`http://127.0.0.1:${port}`)
-}
+const addresses = async () => deviceAddresses(await ownOrigin())
 
 /** Asks the weather feed for the shop's place. */
 export async function askWeather(utcOffsetMinutes: number): Promise<Result<WeatherReading>> {

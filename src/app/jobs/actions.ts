@@ -5,13 +5,16 @@ import { redirect } from 'next/navigation'
 import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
+import { hourInput } from '@/contracts/protection'
 import { planChange } from '@/contracts/planChange'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
+import { planFor } from '@/services/planFor'
 import { replanJob } from '@/services/planJob'
+import { answerOf, refuse, type Refusal } from '../refusal'
 
 /** Throws a plan away that was never started. */
 export async function discardPlan(jobId: string): Promise<void> {
@@ -32,6 +35,18 @@ export async function keepChange(jobId: string, input: unknown): Promise<{ probl
     if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
     throw error
   }
+}
+
+/** Gives a job its day and hour. */
+export async function keepHour(jobId: string, input: unknown): Promise<Refusal> {
+  if (!isUuid(jobId)) return refuse('', 'the job', 'This job does not exist.')
+  const read = parse(hourInput, input)
+  if (!read.ok) return { problems: read.problems }
+  const answer = await answerOf(async () =>
+    planFor(await database(), jobId, read.value.plannedFor, new Date()),
+  )
+  revalidatePath('/', 'layout')
+  return { problems: answer.problems }
 }
 
 /** Ends a job and writes it into the log. */

@@ -1,36 +1,35 @@
-import { millisecondsPerDay } from './exposure'
-import type { WearEstimates, WornLayer, WornWash } from './record'
+import { millisecondsPerDay, type Seasons } from './seasons'
+import type { WearEstimates, WornWash } from './record'
 
 const daysPerWeek = 7
 
 /**
  * What film and minerals hide of a layer at an instant, 0 to 1: it grows by the week, faster in winter, an ordinary wash leaves a
- * part of it and a reviving one nothing.
+ * part of it and a reviving one nothing. A look is told after the wash of its time.
  * @param washes of the set, in order of time
  */
 export function clogAt(
-  at: Date,
-  layer: WornLayer,
+  at: number,
+  appliedAt: number,
   washes: readonly WornWash[],
-  { clogPerWeek, clogWinterPerWeek, clogLeftByWash, clogMost, winterMonths }: WearEstimates,
+  seasons: Seasons,
+  { clogPerWeek, clogWinterPerWeek, clogLeftByWash, clogMost }: WearEstimates,
 ): number {
   let clog = 0
-  let from = layer.appliedAt.getTime()
+  let from = appliedAt
   const grow = (until: number): void => {
-    for (let day = from; day < until; day += millisecondsPerDay) {
-      const isWinter = winterMonths.includes(new Date(day).getUTCMonth() + 1)
-      const part = Math.min(1, (until - day) / millisecondsPerDay)
-      clog = Math.min(clogMost, clog + (part * (isWinter ? clogWinterPerWeek : clogPerWeek)) / daysPerWeek)
-    }
-    from = Math.max(from, until)
+    const winter = seasons.winterDays(until) - seasons.winterDays(from)
+    const others = (until - from) / millisecondsPerDay - winter
+    clog = Math.min(clogMost, clog + (winter * clogWinterPerWeek + others * clogPerWeek) / daysPerWeek)
+    from = until
   }
   for (const wash of washes) {
     const time = wash.at.getTime()
-    if (time <= layer.appliedAt.getTime() || time > at.getTime()) continue
+    if (time <= appliedAt) continue
+    if (time > at) break
     grow(time)
-    // A look is told before the wash of its day, unless it says otherwise.
-    if (time <= at.getTime()) clog *= wash.reviving ? 0 : clogLeftByWash
+    clog *= wash.reviving ? 0 : clogLeftByWash
   }
-  grow(at.getTime())
+  grow(at)
   return clog
 }

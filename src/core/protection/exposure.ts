@@ -1,117 +1,182 @@
-import type { KindLife, ShopRecord, WearEstimates, WornLayer, WornSet, WornWash } from './record'
+import { countUpTo } from '@/core/quantity/inOrder'
+import { courseOf, goneAt, type Course } from './course'
+import { changedDays } from './unknowns'
+import { millisecondsPerDay, type Seasons } from './seasons'
+import type { KindLife, SetRecord, WearEstimates, WornLayer, WornSet, WornWash } from './record'
 
-export const millisecondsPerDay = 86_400_000
-/** Beyond this nobody plans, days. */
-const farthestDays = 7 * 365
+/** Beyond this nobody plans, days from now. */
+export const farthestDays = 7 * 365
 
-/**
- * What has worked at a layer, day by day from the day it was put on: `worn` scales with how hard the set is driven and how well the
- * product lasts, `washed` is what the washes took.
- */
+/** Share of a layer's life used up to an instant, with an ordinary set and product. */
+export interface Wear {
+  /** By days and kilometres, before driving may have changed and since. */
+  readonly worn: number
+  readonly wornSince: number
+  /** Of these, what winter days took as such, without their kilometres. */
+  readonly wintered: number
+  readonly winteredSince: number
+  /** By washes; neither set nor product changes it. */
+  readonly washed: number
+}
+
+/** Share of life that each thing has taken, with an ordinary set and product. */
+export interface WearParts {
+  /** Days that are neither winter nor hot, and storage. */
+  readonly days: number
+  readonly winter: number
+  readonly heat: number
+  /** Kilometres and the brake dust they bring. */
+  readonly road: number
+  readonly washes: number
+}
+
+/** What has worked at a layer and will. */
 export interface Exposure {
-  /** Share of life used by days and kilometres up to a day, with an ordinary set and product. */
-  worn(day: number): number
-  /** The part of it that winter days took as such, without their kilometres. */
-  wintered(day: number): number
-  /** Share of life that the washes took up to a day. */
-  washed(day: number): number
-  /** Day of `now`, from the day it was put on. */
-  readonly today: number
+  wearAt(at: number): Wear
+  partsAt(at: number): WearParts
+  /** Share of life of a kilometre, and of a wash that takes all of a sealant. */
+  readonly perKilometre: number
+  readonly perWash: number
+  readonly appliedAt: number
 }
 
-const isWinter = (at: number, { winterMonths }: WearEstimates): boolean =>
-  winterMonths.includes(new Date(at).getUTCMonth() + 1)
-
-/** Whether a set is in storage at an instant; in times to come by the season it is used in. */
-function isStored(set: WornSet, at: number, now: number, estimates: WearEstimates): boolean {
-  if (at > now && set.season) return (set.season === 'winter') !== isWinter(at, estimates)
-  return set.stored.some(({ from, to }) => at >= from.getTime() && (to === null || at < to.getTime()))
-}
-
-/** Share of life that one day takes, and what of it is for the winter. */
-function dailyWear(
-  set: WornSet,
-  { axle }: WornLayer,
-  kind: KindLife,
-  estimates: WearEstimates,
-  stored: boolean,
-  winter: boolean,
-): { readonly wear: number; readonly winter: number } {
-  if (stored) return { wear: estimates.storedFactor / kind.lifeDays, winter: 0 }
-  const share = axle === 'front' ? 1 : estimates.rearDustShare
-  const driven = ((set.kilometresPerWeek / 7) * set.dustFactor * share) / kind.lifeKilometres
-  const season = (winter ? estimates.winterFactor : 1) / kind.lifeDays
-  return { wear: season + driven, winter: winter ? season : 0 }
+/** What all layers of a set share. */
+export interface SetCourse {
+  readonly course: Course
+  readonly washTimes: Float64Array
+  /** Wear of all washes up to each of them. */
+  readonly washSums: Float64Array
+  /** Wear of washes to come, for each day in use. */
+  readonly washedPerDay: number
+  readonly now: number
 }
 
 /** A wash that takes so much is a strip, not what the next washes will be like. House estimate. */
 const rareWear = 0.3
+/** So many days in use tell how often a set is washed. */
+const fewestDays = 30
 
-/** The mean wear of a set's washes a day on which it is not stored. */
-function washedADay(record: ShopRecord, set: WornSet, washes: readonly WornWash[]): number {
-  const now = record.now.getTime()
-  const [first] = washes
-  if (!first) return 0
-  let used = 0
-  for (let at = first.at.getTime(); at < now; at += millisecondsPerDay)
-    if (!isStored(set, at, now, record.estimates)) used += 1
-  return used < 30 ? 0 : washes.reduce((sum, { wear }) => sum + (wear > rareWear ? 0 : wear), 0) / used
+export function setCourse({ set, layers, washes }: SetRecord, seasons: Seasons, now: number): SetCourse {
+  const first = Math.min(now, ...layers.map(({ appliedAt }) => appliedAt.getTime()), ...washesBegin(washes))
+  const course = courseOf(set, seasons, first, now, now + farthestDays * millisecondsPerDay)
+  let sum = 0
+  return {
+    course,
+    washTimes: Float64Array.from(washes, ({ at }) => at.getTime()),
+    washSums: Float64Array.from(washes, ({ wear }) => (sum += wear)),
+    washedPerDay: washedPerDay(course, washes, now),
+    now,
+  }
 }
 
-/** Works out the exposure of a layer, as far as it is asked for. */
-export function exposureOf(
-  record: ShopRecord,
-  layer: WornLayer,
-  set: WornSet,
-  kind: KindLife,
-  washes: readonly WornWash[],
-): Exposure {
-  const { estimates } = record
-  const now = record.now.getTime()
-  const applied = layer.appliedAt.getTime()
-  const today = (now - applied) / millisecondsPerDay
-  const perDay = washedADay(record, set, washes) * kind.washFactor
-  const own = washes.filter(({ at }) => at.getTime() > applied)
-  const worn: number[] = [0]
-  const wintered: number[] = [0]
-  const washed: number[] = [0]
-  const reach = (days: number): void => {
-    const until = Math.min(farthestDays + Math.ceil(today), days)
-    for (let day = worn.length - 1; day < until; day += 1) {
-      const at = applied + (day + 0.5) * millisecondsPerDay
-      const stored = isStored(set, at, now, estimates)
-      const { wear, winter } = dailyWear(set, layer, kind, estimates, stored, isWinter(at, estimates))
-      worn.push((worn[day] ?? 0) + wear)
-      wintered.push((wintered[day] ?? 0) + winter)
-      const from = applied + day * millisecondsPerDay
-      const told = own
-        .filter((wash) => wash.at.getTime() > from && wash.at.getTime() <= from + millisecondsPerDay)
-        .reduce((sum, wash) => sum + wash.wear * kind.washFactor, 0)
-      const expected = at > now && !stored ? perDay : 0
-      washed.push((washed[day] ?? 0) + told + expected)
-    }
-  }
-  const between = (list: readonly number[], day: number): number => {
-    const whole = Math.max(0, Math.floor(day))
-    const [a, b] = [
-      list[Math.min(whole, list.length - 1)] ?? 0,
-      list[Math.min(whole + 1, list.length - 1)] ?? 0,
-    ]
-    return a + (b - a) * (day - whole)
-  }
+const washesBegin = (washes: readonly WornWash[]): number[] =>
+  washes.slice(0, 1).map(({ at }) => at.getTime())
+
+/** The mean wear of a set's washes a day on which it is not stored. */
+function washedPerDay(course: Course, washes: readonly WornWash[], now: number): number {
+  const [first] = washes
+  if (!first) return 0
+  const days = goneAt(course, now).days - goneAt(course, first.at.getTime()).days
+  return days < fewestDays
+    ? 0
+    : washes.reduce((sum, { wear }) => sum + (wear > rareWear ? 0 : wear), 0) / days
+}
+
+/** Share of life that a day, a winter day, a hot day, a day in storage and a kilometre take. */
+function ratesOf(set: WornSet, layer: WornLayer, kind: KindLife, estimates: WearEstimates) {
+  const life = layer.lifeFactor ?? 1
+  const aDay = (set.climate ?? 1) / (kind.lifeDays * life)
+  const dust =
+    layer.axle === 'front' ? set.dustFactor : (set.rearDustFactor ?? set.dustFactor) * estimates.rearDustShare
   return {
-    today,
-    worn: (day) => {
-      reach(Math.ceil(day) + 1)
-      return between(worn, day)
+    day: aDay,
+    winterMore: aDay * (estimates.winterFactor - 1),
+    winterDay: aDay * estimates.winterFactor,
+    hotMore: aDay * ((kind.hotFactor ?? 1) - 1),
+    storedDay: estimates.storedFactor / (kind.lifeDays * life),
+    kilometre: dust / (kind.lifeKilometres * life),
+    wash: kind.washFactor / life,
+  }
+}
+
+/** What has worked at a layer; what a topper kept off does not count. */
+export function exposureOf(
+  shared: SetCourse,
+  set: WornSet,
+  layer: WornLayer,
+  kind: KindLife,
+  estimates: WearEstimates,
+): Exposure {
+  const rates = ratesOf(set, layer, kind, estimates)
+  const { course, washTimes, washSums, washedPerDay: perDay, now } = shared
+  const daysNow = goneAt(course, now).days
+  const washedUpTo = (at: number, days: number): number =>
+    rates.wash * ((washSums[countUpTo(washTimes, at) - 1] ?? 0) + perDay * Math.max(0, days - daysNow))
+  /** From the beginning of the set's course: worn, wintered, washed. */
+  const sums = (at: number): number[] => {
+    const gone = goneAt(course, at)
+    const worn =
+      gone.days * rates.day +
+      gone.winterDays * rates.winterMore +
+      gone.hotDays * rates.hotMore +
+      gone.storedDays * rates.storedDay +
+      gone.kilometres * rates.kilometre
+    return [worn, gone.winterDays * rates.winterDay, washedUpTo(at, gone.days)]
+  }
+  const parts = (at: number): number[] => {
+    const gone = goneAt(course, at)
+    return [
+      (gone.days - gone.winterDays - gone.hotDays) * rates.day + gone.storedDays * rates.storedDay,
+      gone.winterDays * rates.winterDay,
+      gone.hotDays * (rates.day + rates.hotMore),
+      gone.kilometres * rates.kilometre,
+      washedUpTo(at, gone.days),
+    ]
+  }
+  const upTo = uncovered(layer, 1 - (estimates.coveredFactor ?? 1))
+  const appliedAt = layer.appliedAt.getTime()
+  const turnAt = Math.max(appliedAt, now - changedDays * millisecondsPerDay)
+  const [atFirst, atTurn] = [upTo(sums, appliedAt), upTo(sums, turnAt)]
+  const [wornFirst = 0, winteredFirst = 0, washedFirst = 0] = atFirst
+  return {
+    appliedAt,
+    wearAt: (at) => {
+      const here = upTo(sums, at)
+      const turn = at < turnAt ? here : atTurn
+      const [worn = 0, wintered = 0] = turn
+      return {
+        worn: worn - wornFirst,
+        wornSince: (here[0] ?? 0) - worn,
+        wintered: wintered - winteredFirst,
+        winteredSince: (here[1] ?? 0) - wintered,
+        washed: (here[2] ?? 0) - washedFirst,
+      }
     },
-    wintered: (day) => {
-      reach(Math.ceil(day) + 1)
-      return between(wintered, day)
+    partsAt: (at) => {
+      const first = upTo(parts, appliedAt)
+      const [days = 0, winter = 0, heat = 0, road = 0, washes = 0] = upTo(parts, at).map(
+        (part, index) => part - (first[index] ?? 0),
+      )
+      return { days, winter, heat, road, washes }
     },
-    washed: (day) => {
-      reach(Math.ceil(day) + 1)
-      return between(washed, day)
-    },
+    perKilometre: rates.kilometre,
+    perWash: rates.wash,
+  }
+}
+
+type Sums = (at: number) => number[]
+
+/** Sums less what a topper kept off. */
+function uncovered({ covered = [] }: WornLayer, keptOff: number): (sums: Sums, at: number) => number[] {
+  return (sums, at) => {
+    const upTo = sums(at)
+    for (const { from, to } of covered) {
+      if (from.getTime() >= at) continue
+      const begin = sums(from.getTime())
+      const end = sums(Math.min(at, to?.getTime() ?? at))
+      for (let part = 0; part < upTo.length; part += 1)
+        upTo[part] = (upTo[part] ?? 0) - keptOff * ((end[part] ?? 0) - (begin[part] ?? 0))
+    }
+    return upTo
   }
 }

@@ -1,54 +1,116 @@
 import { clogAt } from './clog'
-import { exposureOf, millisecondsPerDay, type Exposure } from './exposure'
-import type { ShopRecord, WornLayer, WornLook } from './record'
-import { wearUpTo, type Wear } from './used'
+import { exposureOf, setCourse, type Exposure, type SetCourse, type Wear } from './exposure'
+import type { Seasons } from './seasons'
+import type {
+  LookGrade,
+  SetRecord,
+  ShopRecord,
+  WearEstimates,
+  WornLayer,
+  WornLook,
+  WornProduct,
+} from './record'
 
 /** A layer with what has worked at it. */
 export interface Followed {
   readonly layer: WornLayer
   readonly exposure: Exposure
+  /** In order of time. */
   readonly looks: readonly SeenLook[]
 }
+
+/** What of a look is told, how much wider it scatters than beading, and how much of it is news. House estimates. */
+const senses = [
+  { of: 'beading', wider: 1, news: 1 },
+  { of: 'release', wider: 1.3, news: 0.5 },
+  { of: 'slickness', wider: 1.5, news: 0.5 },
+] as const
+
+/** One thing that was graded at a look. */
+export interface Sensed {
+  readonly grade: LookGrade
+  readonly wider: number
+  readonly news: number
+}
+
+const sensedAt = (look: WornLook): Sensed[] =>
+  senses.flatMap(({ of, wider, news }) => {
+    const grade = look[of]
+    return grade === undefined ? [] : [{ grade, wider, news }]
+  })
 
 /** A look, and what was hidden at it. */
 export interface SeenLook {
   readonly look: WornLook
+  /** What of it was told. */
+  readonly senses: readonly Sensed[]
   /** What had worked at the layer by then. */
   readonly wear: Wear
   readonly clog: number
 }
 
-/** Follows every layer that was looked at, or is still on. */
-export function followed(record: ShopRecord): Followed[] {
-  const sets = new Map(record.sets.map((set) => [set.id, set]))
-  const products = new Map(record.products.map((product) => [product.id, product]))
-  const washesOf = new Map(
-    record.sets.map(({ id }) => [
-      id,
-      record.washes.filter(({ setId }) => setId === id).sort((a, b) => a.at.getTime() - b.at.getTime()),
-    ]),
-  )
-  const looksOf = new Map<string, WornLook[]>()
-  for (const look of record.looks) looksOf.set(look.layerId, [...(looksOf.get(look.layerId) ?? []), look])
-  return record.layers.flatMap((layer): Followed[] => {
-    const set = sets.get(layer.setId)
-    const kind = record.estimates.kinds[products.get(layer.productId)?.kind ?? '']
+/** A set with all its layers that were looked at, or are still on. */
+export interface FollowedSet {
+  readonly record: SetRecord
+  readonly course: SetCourse
+  readonly layers: readonly Followed[]
+}
+
+/** What all sets of a shop are followed with. */
+export interface Following {
+  readonly now: number
+  readonly estimates: WearEstimates
+  readonly seasons: Seasons
+  readonly products: ReadonlyMap<string, WornProduct>
+}
+
+const byTime = (a: { readonly at: Date }, b: { readonly at: Date }): number => a.at.getTime() - b.at.getTime()
+
+/** Follows one set; depends on nothing but its own record, so that a change of one leaves the others as they are. */
+export function followSet(record: SetRecord, { now, estimates, seasons, products }: Following): FollowedSet {
+  const course = setCourse(record, seasons, now)
+  const looksOf = groupedBy(record.looks, ({ layerId }) => layerId)
+  const layers = record.layers.flatMap((layer): Followed[] => {
+    const kind = estimates.kinds[products.get(layer.productId)?.kind ?? '']
     const looks = looksOf.get(layer.id) ?? []
-    if (!set || !kind || (looks.length === 0 && layer.endedAt !== null)) return []
-    const washes = washesOf.get(set.id) ?? []
-    const exposure = exposureOf(record, layer, set, kind, washes)
-    const dayOf = (look: WornLook): number =>
-      (look.at.getTime() - layer.appliedAt.getTime()) / millisecondsPerDay
+    if (!kind || (looks.length === 0 && layer.endedAt !== null)) return []
+    const exposure = exposureOf(course, record.set, layer, kind, estimates)
     return [
       {
         layer,
         exposure,
-        looks: looks.map((look) => ({
+        looks: [...looks].sort(byTime).map((look) => ({
           look,
-          wear: wearUpTo(exposure, dayOf(look)),
-          clog: clogAt(look.at, layer, washes, record.estimates),
+          senses: sensedAt(look),
+          wear: exposure.wearAt(look.at.getTime()),
+          clog: clogAt(look.at.getTime(), exposure.appliedAt, record.washes, seasons, estimates),
         })),
       },
     ]
   })
+  return { record, course, layers }
+}
+
+/** A shop's record, set by set, with the washes in order of time. */
+export function recordsOf(record: ShopRecord): SetRecord[] {
+  const layers = groupedBy(record.layers, ({ setId }) => setId)
+  const setOfLayer = new Map(record.layers.map(({ id, setId }) => [id, setId]))
+  const washes = groupedBy([...record.washes].sort(byTime), ({ setId }) => setId)
+  const looks = groupedBy(record.looks, ({ layerId }) => setOfLayer.get(layerId) ?? '')
+  return record.sets.map((set) => ({
+    set,
+    layers: layers.get(set.id) ?? [],
+    washes: washes.get(set.id) ?? [],
+    looks: looks.get(set.id) ?? [],
+  }))
+}
+
+function groupedBy<T>(entries: readonly T[], keyOf: (entry: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>()
+  for (const entry of entries) {
+    const group = groups.get(keyOf(entry))
+    if (group) group.push(entry)
+    else groups.set(keyOf(entry), [entry])
+  }
+  return groups
 }

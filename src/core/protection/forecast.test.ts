@@ -1,10 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { clogAt } from './clog'
-import { forecastShop, type ShopForecast } from './forecast'
-import { likelihoodOfGrades, normalBelow } from './look'
+import { clogStateOf } from './clogState'
+import { compareProducts } from './compareProducts'
+import { courseOf, goneAt } from './course'
+import { followSet } from './followed'
+import { forecastingOf, forecastShop, type ShopForecast } from './forecast'
+import { learnFrom } from './learn'
+import { addGrades, noGrades, normalBelow } from './look'
+import { outlookOf } from './outlook'
 import type { ShopRecord, WornLook } from './record'
+import { seasonsOf } from './seasons'
 import { testEstimates } from './testEstimates'
+import { whyDue } from './whyDue'
 
 const day = 86_400_000
 const now = new Date('2026-07-15T09:00:00Z')
@@ -98,11 +106,12 @@ describe('a forecast', () => {
   })
 })
 
+const seasons = seasonsOf(testEstimates)
+
 describe('its parts', () => {
   it('clog grows, a wash leaves some and a reviving one none', () => {
-    const layer = record.layers[0]!
     const at = (days: number, washes: ShopRecord['washes'] = []) =>
-      clogAt(ago(days), layer, washes, record.estimates)
+      clogAt(ago(days).getTime(), ago(40).getTime(), washes, seasons, testEstimates)
     expect(at(33)).toBeCloseTo(0.03, 2)
     expect(at(5)).toBeGreaterThan(at(20))
     const wash = { at: ago(10), setId: 'set', wear: 0.03, reviving: false }
@@ -110,13 +119,172 @@ describe('its parts', () => {
     expect(at(10, [{ ...wash, reviving: true }])).toBe(0)
   })
 
-  it('the grades of a look are likely in all to one, and fall with health', () => {
-    for (const shown of [0, 0.3, 0.6, 1])
-      expect(likelihoodOfGrades(shown, 0.11).reduce((sum, one) => sum + one)).toBeCloseTo(1, 6)
-    const middle = (shown: number) =>
-      likelihoodOfGrades(shown, 0.11).reduce((sum, one, grade) => sum + one * grade, 0)
+  it('the grades of a look are likely in all to one, fall with health, and their slopes are those of small steps', () => {
+    const graded = (shown: number, spread = 0.11) => {
+      const grades = noGrades()
+      addGrades(grades, shown, spread, 1, 1)
+      return grades
+    }
+    const middle = (shown: number) => graded(shown).likely.reduce((sum, one, grade) => sum + one * grade, 0)
     expect(middle(0.2)).toBeLessThan(middle(0.5))
+    for (const shown of [0, 0.3, 0.6, 1]) {
+      const { likely, byShown, bySpread } = graded(shown)
+      expect(likely.reduce((sum, one) => sum + one)).toBeCloseTo(1, 6)
+      const small = 1e-4
+      const [more, wider] = [graded(shown + small), graded(shown, 0.11 * (1 + small))]
+      for (let grade = 0; grade < 5; grade += 1) {
+        expect(byShown[grade]).toBeCloseTo((more.likely[grade]! - likely[grade]!) / small, 1)
+        expect(bySpread[grade]).toBeCloseTo((wider.likely[grade]! - likely[grade]!) / small, 1)
+      }
+    }
     expect(normalBelow(0)).toBeCloseTo(0.5, 6)
     expect(normalBelow(1.2815515655)).toBeCloseTo(0.9, 5)
+  })
+
+  it('adds up days, winter days, storage and kilometres, whatever changes on the way', () => {
+    const set = {
+      ...record.sets[0]!,
+      stored: [{ from: ago(30), to: ago(20) }],
+      driven: [{ from: ago(10), kilometresPerWeek: 700 }],
+    }
+    const course = courseOf(set, seasons, ago(40).getTime(), now.getTime(), now.getTime() + 400 * day)
+    const gone = goneAt(course, now.getTime())
+    expect(gone.days).toBeCloseTo(30)
+    expect(gone.storedDays).toBeCloseTo(10)
+    expect(gone.winterDays).toBe(0)
+    expect(gone.kilometres).toBeCloseTo((20 / 7) * 250 + (10 / 7) * 700)
+    expect(goneAt(course, now.getTime() + 365 * day).winterDays).toBeCloseTo(151)
+  })
+
+  it('a topper keeps most of the wear off the coating under it', () => {
+    const estimates = { ...testEstimates, coveredFactor: 0.25 }
+    const coated = {
+      ...record,
+      estimates,
+      products: [{ id: 'seal', kind: 'ceramicCoating' }],
+    }
+    const covered = {
+      ...coated,
+      layers: coated.layers.map((layer) => ({ ...layer, covered: [{ from: ago(40), to: null }] })),
+    }
+    const used = (one: ShopRecord) => forecastShop(one).layers[0]!.usedShare
+    expect(used(covered)).toBeCloseTo(used(coated) * 0.25, 2)
+  })
+})
+
+describe('a shop learnt together', () => {
+  const sets = ['a', 'b', 'c', 'd', 'e', 'f']
+  const products = [
+    { id: 'lasting', kind: 'spraySealant' },
+    { id: 'short', kind: 'spraySealant' },
+  ]
+  /** Every set has both, one after the other; on one set everything looks worse than on the others. */
+  const shop: ShopRecord = {
+    ...record,
+    products,
+    sets: sets.map((id) => ({ ...record.sets[0]!, id })),
+    layers: sets.flatMap((setId) =>
+      products.map(({ id }, at) => ({
+        id: `${setId} ${id}`,
+        setId,
+        axle: 'front' as const,
+        productId: id,
+        appliedAt: ago(at === 0 ? 130 : 260),
+        endedAt: at === 0 ? null : ago(131),
+      })),
+    ),
+    looks: sets.flatMap((setId) => {
+      const less = setId === 'f' ? 2 : 0
+      const at = (layer: string, days: number, grade: number): WornLook => ({
+        at: ago(days),
+        layerId: `${setId} ${layer}`,
+        beading: Math.max(0, grade - less) as WornLook['beading'],
+        afterReviving: true,
+      })
+      return [at('lasting', 80, 4), at('lasting', 30, 3), at('short', 200, 2), at('short', 150, 1)]
+    }),
+  }
+
+  it('blames the product for what it does on all cars, and the car for what happens to everything on it', () => {
+    const forecast = forecastShop(shop)
+    const life = (id: string) => forecast.products.find((one) => one.id === id)!.lifeMultiplier
+    expect(life('lasting').p50).toBeGreaterThan(life('short').p50 * 1.3)
+    expect(dueOf(forecast, 'f lasting').p50).toBeLessThan(dueOf(forecast, 'a lasting').p50)
+  })
+
+  it('is learnt the same from what was known before as from nothing', () => {
+    const before = forecastingOf({ ...shop, looks: shop.looks.slice(1) })
+    const [first, ...others] = shop.looks
+    const record = before.sets[0]!.record
+    const changed = followSet({ ...record, looks: [first!, ...record.looks] }, before.following)
+    const next = learnFrom(before.sets.with(0, changed), products, testEstimates, before.learnt).held
+    const whole = forecastingOf({ ...shop, looks: [first!, ...others] }).learnt.held
+    for (const [at, value] of whole.values.ofShop.entries())
+      expect(next.values.ofShop[at]).toBeCloseTo(value, 2)
+    for (const [at, value] of whole.values.ofSets.entries())
+      expect(next.values.ofSets[at]).toBeCloseTo(value, 2)
+  })
+
+  it('compares products on equal wear, with a chance', () => {
+    const { sets: followed, learnt } = forecastingOf(shop)
+    expect(followed).toHaveLength(6)
+    const [best, next] = compareProducts(products, learnt.held, testEstimates, () => 12)
+    expect(best!.id).toBe('lasting')
+    expect(best!.beatsNext).toBeGreaterThan(0.9)
+    expect(best!.lifeDays.p10).toBeGreaterThan(next!.lifeDays.p50)
+    expect(next!.beatsNext).toBeNull()
+  })
+
+  it('says what weighs most, and what a wash more or less driving would do', () => {
+    const { sets: followed, learnt } = forecastingOf(shop)
+    const one = followed[5]!.layers.find(({ layer }) => layer.endedAt === null)!
+    const outlook = outlookOf(one, 5, learnt.held)
+    const setValue = learnt.held.values.ofSets[10]!
+    const productValue = learnt.held.values.ofShop[0]!
+    const why = whyDue(one, outlook, setValue, productValue, null, 1, now.getTime())
+    expect(why.weights.map(({ kind }) => kind)).toContain('hardSet')
+    expect(why.washDays).toBeLessThan(0)
+    expect(why.kilometreDays).toBeGreaterThan(0)
+  })
+})
+
+describe('clogged is not gone', () => {
+  const followedWith = (looks: readonly WornLook[]) => {
+    const { sets, learnt } = forecastingOf({ ...record, looks })
+    const one = sets[0]!.layers.find(({ layer }) => layer.id === 'front')!
+    return clogStateOf(one, outlookOf(one, 0, learnt.held).values)
+  }
+  it('proposes a reviving wash where a young layer looks bad', () => {
+    expect(followedWith([{ ...look(1, 6), afterReviving: false }]).kind).toBe('clogged')
+    expect(followedWith([{ ...look(4, 6), afterReviving: false }]).kind).toBe('clear')
+  })
+  it('bead 1, reviving wash, bead 3 was clogged; no better is gone', () => {
+    const before: WornLook = { ...look(1, 6), afterReviving: false }
+    expect(followedWith([before, look(3, 5)]).kind).toBe('wasClogged')
+    expect(followedWith([before, look(1, 5)]).kind).toBe('gone')
+  })
+})
+
+describe('calibration', () => {
+  const story = (grade: (days: number) => WornLook['beading']): ShopRecord => ({
+    ...record,
+    sets: Array.from({ length: 12 }, (_, at) => ({ ...record.sets[0]!, id: `s${at}` })),
+    layers: Array.from({ length: 12 }, (_, at) => ({ ...record.layers[0]!, id: `l${at}`, setId: `s${at}`, appliedAt: ago(200) })),
+    looks: Array.from({ length: 12 }, (_, at) =>
+      [180, 150, 110, 60, 20].map((days): WornLook => ({ at: ago(days + at), layerId: `l${at}`, beading: grade(days), afterReviving: true })),
+    ).flat(),
+  }) // prettier-ignore
+  it('says how often the past held, and widens where it did not', () => {
+    const steady = forecastShop(story((days) => (days > 100 ? 3 : days > 40 ? 2 : 1)))
+    expect(steady.calibration.looks).toBeGreaterThan(10)
+    // Like new for months and then gone within weeks: nobody could forecast that.
+    const sudden = forecastShop(story((days) => (days > 100 ? 4 : 0)))
+    expect(sudden.calibration.inside / sudden.calibration.looks).toBeLessThan(
+      steady.calibration.inside / steady.calibration.looks,
+    )
+    expect(sudden.calibration.widen).toBeGreaterThan(steady.calibration.widen)
+  })
+  it('says nothing without looks, and the band is wide', () => {
+    expect(forecastShop(record).calibration).toEqual({ looks: 0, inside: 0, widen: 1 })
   })
 })

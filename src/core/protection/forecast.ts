@@ -1,9 +1,13 @@
 import { exp } from '@/core/quantity/steady'
-import { followed, type Followed } from './followed'
-import { learnFrom, type Learnt } from './learn'
-import type { ShopRecord } from './record'
-import { layerSpots, valuesAt, type LayerValues } from './unknowns'
-import { usedBy, wearUpTo } from './used'
+import { calibrate, type Calibration } from './calibrate'
+import { farthestDays } from './exposure'
+import { followSet, recordsOf, type Followed, type FollowedSet, type Following } from './followed'
+import { learnFrom, type Learnt, type Start } from './learn'
+import { alongUse, outlookOf, spreadOfUse, type LayerOutlook } from './outlook'
+import type { ShopRecord, WearEstimates, WornProduct } from './record'
+import { millisecondsPerDay, seasonsOf } from './seasons'
+import type { LayerValues } from './unknowns'
+import { usedBy, wearingOf } from './used'
 
 /** A middle value, and what it lies between in eight of ten cases. */
 export interface Band {
@@ -21,100 +25,159 @@ export interface LayerForecast {
   readonly renewDays: Band
 }
 
+export interface ProductForecast {
+  readonly id: string
+  readonly lifeMultiplier: Band
+}
+
 export interface ShopForecast {
+  readonly calibration: Calibration
   readonly layers: readonly LayerForecast[]
-  readonly products: readonly { readonly id: string; readonly lifeMultiplier: Band }[]
+  readonly products: readonly ProductForecast[]
 }
 
 /** Shares of life at which a light coat renews it, and at which it is gone. */
 export const dueShares = { topUp: 0.75, renew: 1 } as const
 /** Spreads from the middle to the 10th and the 90th of a hundred. */
-const tenth = 1.2815515655
-/** Never later than this is told, days. */
-const farthestDays = 7 * 365
-/** What nobody can know of the weeks to come, as a spread of the wear's logarithm. House estimate. */
-const aheadSpread = 0.06
+export const tenth = 1.2815515655
+/** Days are found to so little. */
+const nearEnoughDays = 0.02
+const mostTurns = 60
 
-/** The day, from when it was put on, on which a share of life is used. */
-export function dayOfUse(one: Followed, values: LayerValues, share: number): number {
-  const latest = one.exposure.today + farthestDays
-  const used = (day: number): number => usedBy(wearUpTo(one.exposure, day), values)
-  let [low, high] = [0, 64]
-  while (high < latest && used(high) < share) [low, high] = [high, high * 2]
-  for (let turn = 0; turn < 40 && high - low > 0.05; turn += 1) {
-    const middle = (low + high) / 2
-    if (used(middle) < share) low = middle
-    else high = middle
+/** The instant at which a share of a layer's life is used, never later than what anybody plans. */
+export function instantOfUse(
+  { exposure }: Followed,
+  values: LayerValues,
+  share: number,
+  now: number,
+): number {
+  const wearing = wearingOf(values)
+  const used = (at: number): number => usedBy(exposure.wearAt(at), wearing) - share
+  let [low, high] = [exposure.appliedAt, now + farthestDays * millisecondsPerDay]
+  if (used(now) < 0) low = now
+  else high = now
+  let [atLow, atHigh] = [used(low), used(high)]
+  if (atHigh < 0) return high
+  // Illinois: a secant that keeps the zero between its ends.
+  for (let turn = 0; turn < mostTurns && high - low > nearEnoughDays * millisecondsPerDay; turn += 1) {
+    const at = turn % 4 === 3 ? (low + high) / 2 : low + ((high - low) * -atLow) / (atHigh - atLow)
+    const here = used(at)
+    if (Math.abs(here) < 1e-7) return at
+    if (here < 0) {
+      ;[low, atLow] = [at, here]
+      atHigh /= 2
+    } else {
+      ;[high, atHigh] = [at, here]
+      atLow /= 2
+    }
   }
-  return Math.min((low + high) / 2, latest)
+  return (low + high) / 2
 }
 
 const rounded = (days: number): number => Math.round(days * 10) / 10
 
-/** Unknowns that move a date; how somebody grades does not. */
-const moving = [0, 1, 2, 3] as const
-const step = 0.05
-
 /**
  * The days of a share of life: the middle, and both ends along the direction in which the date moves most for what is not known.
+ * @param widen what the spread is multiplied with, from the shop's own past
  */
-function bandOf(one: Followed, { unknowns, middle, covariance }: Learnt, share: number): Band {
-  const spots = layerSpots(unknowns, one)
-  const { today } = one.exposure
-  const at = (by: readonly number[]): number => {
-    const moved = [...middle]
-    moving.forEach((spot, index) => {
-      const place = spots[spot] ?? 0
-      moved[place] = (moved[place] ?? 0) + (by[index] ?? 0)
-    })
-    return dayOfUse(one, valuesAt(moved, spots, -1, 0), share) - today
+export function bandOf(
+  one: Followed,
+  { values, covariance }: LayerOutlook,
+  share: number,
+  now: number,
+  widen: number,
+): Band {
+  const middle = instantOfUse(one, values, share, now)
+  const wear = one.exposure.wearAt(middle)
+  const along = alongUse(wear, { values, covariance })
+  const spread = spreadOfUse(wear, { values, covariance })
+  const end = (spreads: number): number => {
+    const [a = 0, b = 0, c = 0] = along.map((value) => (spreads * widen * value) / Math.max(1e-9, spread))
+    const moved = {
+      ...values,
+      sooner: values.sooner + a,
+      changed: values.changed + b,
+      harsher: values.harsher + c,
+    }
+    return instantOfUse(one, moved, share, now)
   }
-  const none = moving.map(() => 0)
-  const slopes = moving.map(
-    (_, index) => (at(none.with(index, step)) - at(none.with(index, -step))) / (2 * step),
-  )
-  const along = moving.map((a, i) =>
-    moving.reduce<number>((sum, b, j) => {
-      const known = covariance.get(spots[a] ?? 0, spots[b] ?? 0)
-      const ahead = i === 0 && j === 0 ? aheadSpread * aheadSpread : 0
-      return sum + (known + ahead) * (slopes[j] ?? 0)
-    }, 0),
-  )
-  const spread = Math.sqrt(
-    Math.max(
-      1e-12,
-      along.reduce((sum, value, i) => sum + value * (slopes[i] ?? 0), 0),
-    ),
-  )
-  const ends = [-tenth, tenth].map((spreads) => at(along.map((value) => (spreads * value) / spread)))
-  const [low = 0, high = 0] = ends.sort((a, b) => a - b)
-  const p50 = at(none)
-  return { p10: rounded(Math.min(low, p50)), p50: rounded(p50), p90: rounded(Math.max(high, p50)) }
+  const [p10, p90] = [end(tenth), end(-tenth)]
+  const days = (at: number): number => rounded((at - now) / millisecondsPerDay)
+  return { p10: days(Math.min(p10, middle)), p50: days(middle), p90: days(Math.max(p90, middle)) }
+}
+
+/** Everything a forecast is made from and with; kept, so that the next change costs only its own set. */
+export interface Forecasting {
+  readonly following: Following
+  readonly sets: readonly FollowedSet[]
+  readonly learnt: Start
+}
+
+export function followingOf(
+  now: Date,
+  estimates: WearEstimates,
+  products: readonly WornProduct[],
+): Following {
+  return {
+    now: now.getTime(),
+    estimates,
+    seasons: seasonsOf(estimates),
+    products: new Map(products.map((product) => [product.id, product])),
+  }
+}
+
+/** Follows and learns from a whole record. */
+export function forecastingOf(record: ShopRecord): Forecasting {
+  const following = followingOf(record.now, record.estimates, record.products)
+  const sets = recordsOf(record).map((one) => followSet(one, following))
+  return { following, sets, learnt: learnFrom(sets, record.products, record.estimates) }
+}
+
+/** The forecast of every layer of a set that is still on. */
+export function forecastSet(
+  { record, layers }: FollowedSet,
+  learnt: Learnt,
+  now: number,
+  widen: number,
+): LayerForecast[] {
+  const setAt = learnt.unknowns.setAt.get(record.set.id) ?? 0
+  return layers
+    .filter(({ layer }) => layer.endedAt === null)
+    .map((one) => {
+      const outlook = outlookOf(one, setAt, learnt)
+      const used = usedBy(one.exposure.wearAt(now), wearingOf(outlook.values))
+      return {
+        id: one.layer.id,
+        usedShare: Math.round(used * 1000) / 1000,
+        topUpDays: bandOf(one, outlook, dueShares.topUp, now, widen),
+        renewDays: bandOf(one, outlook, dueShares.renew, now, widen),
+      }
+    })
+}
+
+/** How long a product lasts against its kind. */
+export function forecastProduct(
+  { id }: WornProduct,
+  { unknowns, values, covariance }: Learnt,
+): ProductForecast {
+  const at = unknowns.productAt.get(id) ?? 0
+  const spread = Math.sqrt(Math.max(0, covariance.shop.get(at, at)))
+  const times = (spreads: number): number =>
+    Math.round(exp((values.ofShop[at] ?? 0) + spreads * spread) * 1000) / 1000
+  return { id, lifeMultiplier: { p10: times(-tenth), p50: times(0), p90: times(tenth) } }
 }
 
 /** The forecast of every layer that is still on, and how long each product lasts against its kind. */
 export function forecastShop(record: ShopRecord): ShopForecast {
-  const layers = followed(record)
-  const learnt = learnFrom(record, layers)
-  const { unknowns, middle, covariance } = learnt
+  const { following, sets, learnt } = forecastingOf(record)
+  const calibration = calibrate(
+    sets.map((set) => set.record),
+    record.products,
+    following,
+  )
   return {
-    layers: layers
-      .filter(({ layer }) => layer.endedAt === null)
-      .map((one) => {
-        const values = valuesAt(middle, layerSpots(unknowns, one), -1, 0)
-        return {
-          id: one.layer.id,
-          usedShare: Math.round(usedBy(wearUpTo(one.exposure, one.exposure.today), values) * 1000) / 1000,
-          topUpDays: bandOf(one, learnt, dueShares.topUp),
-          renewDays: bandOf(one, learnt, dueShares.renew),
-        }
-      }),
-    products: record.products.map(({ id }) => {
-      const at = unknowns.productAt.get(id) ?? 0
-      const spread = Math.sqrt(Math.max(0, covariance.get(at, at)))
-      const times = (spreads: number): number =>
-        Math.round(exp((middle[at] ?? 0) + spreads * spread) * 1000) / 1000
-      return { id, lifeMultiplier: { p10: times(-tenth), p50: times(0), p90: times(tenth) } }
-    }),
+    calibration,
+    layers: sets.flatMap((set) => forecastSet(set, learnt.held, following.now, calibration.widen)),
+    products: record.products.map((product) => forecastProduct(product, learnt.held)),
   }
 }

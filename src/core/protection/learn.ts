@@ -1,102 +1,186 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix'
-import { exp } from '@/core/quantity/steady'
-import { layerSpots, unknownsOf, valuesAt, type LayerValues, type Unknowns } from './unknowns'
-import type { Followed, SeenLook } from './followed'
-import { likelihoodOfGrades } from './look'
-import type { ShopRecord } from './record'
-import { usedBy } from './used'
+import { addInformation, covarianceAt, covarianceOf, priorInformation, solve } from './information'
+import type { Covariance, Information } from './information'
+import { ofSet, unknownsOf, type Unknowns, type Values } from './unknowns'
+import type { FollowedSet } from './followed'
+import type { WearEstimates, WornProduct } from './record'
+import { farthest, Stride } from './stride'
+import { settled } from './settle'
+import type { Told } from './told'
 
 /** The most likely values of all unknowns, and how they hang together. */
 export interface Learnt {
   readonly unknowns: Unknowns
-  readonly middle: readonly number[]
-  readonly covariance: Matrix
+  readonly values: Values
+  readonly covariance: Covariance
 }
 
-/** Clogging differs from car to car by about this, up and down. House estimates. */
-const clogLevels = [
-  { times: 0.4, share: 0.3 },
-  { times: 1, share: 0.4 },
-  { times: 2, share: 0.3 },
-] as const
-/** Never is everything hidden. */
-const mostHidden = 0.9
-
-/** How likely each grade of a look is with some values of the unknowns. */
-function gradesOfLook({ look, wear, clog }: SeenLook, values: LayerValues, spread: number): number[] {
-  const health = Math.max(0, 1 - usedBy(wear, values))
-  const wide = spread * exp(values.carelessness)
-  const at = (hidden: number): number[] =>
-    likelihoodOfGrades(health * (1 - Math.min(mostHidden, hidden)) + values.kindness, wide)
-  if (look.afterReviving) return at(0)
-  const levels = clogLevels.map(({ times, share }) => at(clog * times).map((one) => one * share))
-  return [0, 1, 2, 3, 4].map((grade) => levels.reduce((sum, level) => sum + (level[grade] ?? 0), 0))
-}
-
-/** Wide enough to see past the edges of a grade. */
-const step = 0.08
 const mostTurns = 30
+/** Values are found to so little, natural logarithm; less well where they only tell what is worth learning. */
+const nearEnough = { open: { sets: 0.04, shop: 0.01 }, held: { sets: 0.006, shop: 0.001 } } as const
 
-/**
- * All unknowns of a shop from all its looks together: Fisher scoring for the most likely values under normal priors, and the
- * inverse of the expected information there as their covariance (Laplace). In closed form but for the five grades, so that the
- * same record always gives the same values.
- */
-export function learnFrom(record: ShopRecord, layers: readonly Followed[]): Learnt {
-  const open = learnWith(record, layers, unknownsOf(record))
-  return learnWith(record, layers, withoutUntold(open))
+/** What the looks at each set told last. */
+export type ToldBefore = ReadonlyMap<FollowedSet, Told>
+
+interface Gathered {
+  readonly slopeOfSets: Float64Array
+  readonly slopeOfShop: Float64Array
+  readonly information: Information
+  readonly told: ToldBefore
+}
+
+/** Slopes and expected information of all looks and priors together; settles each set's own values on the way. */
+function gather(
+  sets: readonly FollowedSet[],
+  unknowns: Unknowns,
+  values: Values,
+  estimates: WearEstimates,
+  before: ToldBefore,
+  near: number,
+): Gathered {
+  const { setWeights, shopWeights } = unknowns
+  const slopeOfSets = new Float64Array(setWeights.length)
+  const slopeOfShop = shopWeights.map((weight, at) => -weight * (values.ofShop[at] ?? 0))
+  const information = priorInformation(setWeights, shopWeights)
+  const told = new Map<FollowedSet, Told>()
+  sets.forEach((set, at) => {
+    const one = settled(set, at, unknowns, values, estimates, before.get(set), near)
+    told.set(set, one)
+    addInformation(information, at, one)
+    for (let row = at * ofSet; row < (at + 1) * ofSet; row += 1)
+      slopeOfSets[row] =
+        (one.slopes[row - at * ofSet] ?? 0) - (setWeights[row] ?? 0) * (values.ofSets[row] ?? 0)
+    one.spots.forEach((spot, place) => {
+      slopeOfShop[spot] = (slopeOfShop[spot] ?? 0) + (one.slopes[ofSet + place] ?? 0)
+    })
+  })
+  return { slopeOfSets, slopeOfShop, information, told }
+}
+
+interface LearntWith extends Learnt {
+  readonly told: ToldBefore
+}
+
+function learnWith(
+  sets: readonly FollowedSet[],
+  unknowns: Unknowns,
+  estimates: WearEstimates,
+  start: Values,
+  before: ToldBefore,
+  near: { readonly sets: number; readonly shop: number },
+): LearntWith {
+  const values = { ofSets: Float64Array.from(start.ofSets), ofShop: Float64Array.from(start.ofShop) }
+  let told = before
+
+  const stride = new Stride(sets.length)
+  for (let turn = 0; ; turn += 1) {
+    const gathered = gather(sets, unknowns, values, estimates, told, near.sets / 2)
+    told = gathered.told
+    const step = solve(gathered.information, gathered.slopeOfSets, gathered.slopeOfShop)
+    const isNear = farthest(step.ofSets) < near.sets && farthest(step.ofShop) < near.shop
+    if (isNear || turn === mostTurns)
+      return { unknowns, values, covariance: covarianceOf(gathered.information), told }
+    stride.move(values, step)
+  }
 }
 
 /** So many spreads from nothing, and looks have told of it. */
 const told = 4
+/** Fewer looks than this say nothing of how a shop grades and how hard its winters are: any misfit would pass for it. */
+const fewestLooks = 20
 /** What nothing tells of is held to so little. */
 const heldTo = 0.01
 
 /** Changes of driving, winters and grading that the looks do not tell of are taken for none: else they would take up any misfit. */
-function withoutUntold({ unknowns, middle, covariance }: Learnt): Unknowns {
+function withoutUntold({ unknowns, values, covariance }: Learnt, looks: number): Unknowns {
+  const held = 1 / (heldTo * heldTo)
+  const products = unknowns.productAt.size
+  const isTold = (value: number, variance: number): boolean => Math.abs(value) > told * Math.sqrt(variance)
   return {
     ...unknowns,
-    weights: unknowns.weights.map((weight, at) =>
-      at < unknowns.firstChange || Math.abs(middle[at] ?? 0) > told * Math.sqrt(covariance.get(at, at))
+    setWeights: unknowns.setWeights.map((weight, at) => {
+      if (at % ofSet === 0) return weight
+      const variance = covarianceAt(covariance, Math.floor(at / ofSet), [])[1]?.[1] ?? 0
+      return isTold(values.ofSets[at] ?? 0, variance) ? weight : held
+    }),
+    shopWeights: unknowns.shopWeights.map((weight, at) =>
+      at < products || (looks >= fewestLooks && isTold(values.ofShop[at] ?? 0, covariance.shop.get(at, at)))
         ? weight
-        : 1 / (heldTo * heldTo),
+        : held,
     ),
   }
 }
 
-function learnWith(record: ShopRecord, layers: readonly Followed[], unknowns: Unknowns): Learnt {
-  const { count, weights } = unknowns
-  const middle = new Array<number>(count).fill(0)
-  let information = Matrix.diag([...weights])
-  for (let turn = 0; turn < mostTurns; turn += 1) {
-    const slope = middle.map((value, at) => -value * (weights[at] ?? 0))
-    information = Matrix.diag([...weights])
-    for (const one of layers) {
-      const spots = layerSpots(unknowns, one)
-      for (const seen of one.looks) {
-        const likely = (by: number, spot: number): number[] =>
-          gradesOfLook(seen, valuesAt(middle, spots, spot, by), record.estimates.lookSpread)
-        const here = likely(0, -1)
-        const slopes = spots.map((_, spot) => {
-          const [less, more] = [likely(-step, spot), likely(step, spot)]
-          return here.map((_unused, grade) => ((more[grade] ?? 0) - (less[grade] ?? 0)) / (2 * step))
-        })
-        spots.forEach((a, i) => {
-          const ofA = slopes[i] ?? []
-          slope[a] = (slope[a] ?? 0) + (ofA[seen.look.beading] ?? 0) / (here[seen.look.beading] ?? 1)
-          spots.forEach((b, j) => {
-            const ofB = slopes[j] ?? []
-            const said = here.reduce((sum, p, grade) => sum + ((ofA[grade] ?? 0) * (ofB[grade] ?? 0)) / p, 0)
-            information.set(a, b, information.get(a, b) + said)
-          })
-        })
-      }
-    }
-    const move = new CholeskyDecomposition(information).solve(Matrix.columnVector(slope))
-    const far = Math.max(...move.to1DArray().map(Math.abs))
-    const damped = far > 0.4 ? 0.4 / far : 1
-    for (let at = 0; at < count; at += 1) middle[at] = (middle[at] ?? 0) + damped * move.get(at, 0)
-    if (far < 1e-3) break
+/** Values found before, to start from; the sets may have changed since. */
+export interface Start {
+  readonly open: LearntWith
+  readonly held: LearntWith
+}
+
+function startOf(unknowns: Unknowns, before: Learnt | undefined): Values {
+  const ofSets = new Float64Array(unknowns.setWeights.length)
+  const ofShop = new Float64Array(unknowns.shopWeights.length)
+  if (!before) return { ofSets, ofShop }
+  for (const [id, at] of unknowns.setAt) {
+    const old = before.unknowns.setAt.get(id)
+    if (old !== undefined)
+      ofSets.set(before.values.ofSets.subarray(old * ofSet, (old + 1) * ofSet), at * ofSet)
   }
-  return { unknowns, middle, covariance: new CholeskyDecomposition(information).solve(Matrix.eye(count)) }
+  for (const [id, at] of unknowns.productAt) {
+    const old = before.unknowns.productAt.get(id)
+    if (old !== undefined) ofShop[at] = before.values.ofShop[old] ?? 0
+  }
+  const [from, to] = [before.unknowns.productAt.size, unknowns.productAt.size]
+  ofShop.set(before.values.ofShop.subarray(from), to)
+  return { ofSets, ofShop }
+}
+
+/** Values to start from where what is not told of is held to nothing. */
+function heldFrom({ ofSets, ofShop }: Values, { setWeights, shopWeights }: Unknowns): Values {
+  const isHeld = (weight: number | undefined): boolean => weight === 1 / (heldTo * heldTo)
+  return {
+    ofSets: ofSets.map((value, at) => (isHeld(setWeights[at]) ? 0 : value)),
+    ofShop: ofShop.map((value, at) => (isHeld(shopWeights[at]) ? 0 : value)),
+  }
+}
+
+/** What a large shop is like is found from so many of its sets first. */
+const fewSets = 200
+
+/** Some of the sets, evenly from all of them. */
+const someOf = (sets: readonly FollowedSet[]): FollowedSet[] => {
+  const every = Math.ceil(sets.length / fewSets)
+  return sets.filter((_, at) => at % every === 0)
+}
+
+/**
+ * All unknowns of a shop from all its looks together: Fisher scoring for the most likely values under normal priors, and the
+ * inverse of the expected information there as their covariance (Laplace). In closed form but for the five grades, so that the
+ * same record always gives the same values; a start only makes it quicker.
+ */
+export function learnFrom(
+  sets: readonly FollowedSet[],
+  products: readonly WornProduct[],
+  estimates: WearEstimates,
+  start?: Start,
+): Start {
+  const unknowns = unknownsOf(
+    sets.map(({ record }) => record.set.id),
+    products,
+    estimates,
+  )
+  const known =
+    start ?? (sets.length > 2 * fewSets ? learnFrom(someOf(sets), products, estimates) : undefined)
+  const untold: ToldBefore = new Map()
+  const open = learnWith(
+    sets,
+    unknowns,
+    estimates,
+    startOf(unknowns, known?.open),
+    known?.open.told ?? untold,
+    nearEnough.open,
+  )
+  const looks = sets.reduce((sum, { record }) => sum + record.looks.length, 0)
+  const left = withoutUntold(open, looks)
+  const held = known ? startOf(left, known.held) : heldFrom(open.values, left)
+  return { open, held: learnWith(sets, left, estimates, held, known?.held.told ?? untold, nearEnough.held) }
 }

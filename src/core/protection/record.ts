@@ -6,6 +6,8 @@ export interface KindLife {
   readonly lifeKilometres: number
   /** How a wash's wear counts, against a sealant. */
   readonly washFactor: number
+  /** How much faster hot months take it; absent: no faster. */
+  readonly hotFactor?: number
 }
 
 /** House estimates the forecast starts from. */
@@ -15,7 +17,11 @@ export interface WearEstimates {
   readonly winterFactor: number
   /** 1 to 12. */
   readonly winterMonths: readonly number[]
+  /** 1 to 12; absent: none. */
+  readonly hotMonths?: readonly number[]
   readonly storedFactor: number
+  /** What a topper lets through to the coating under it; absent: all. */
+  readonly coveredFactor?: number
   /** Spreads of the natural logarithm of what a set and a product do to the wear. */
   readonly setSpread: number
   readonly productSpread: number
@@ -33,6 +39,12 @@ export interface WornProduct {
   readonly kind: string
 }
 
+/** Driven so much from an instant on. */
+export interface DrivenSince {
+  readonly from: Date
+  readonly kilometresPerWeek: number
+}
+
 export interface Stored {
   readonly from: Date
   /** Null: still stored. */
@@ -41,9 +53,16 @@ export interface Stored {
 
 export interface WornSet {
   readonly id: string
+  /** From the first day, until `driven` says otherwise. */
   readonly kilometresPerWeek: number
+  /** In order of time; absent: always the same. */
+  readonly driven?: readonly DrivenSince[]
+  /** How fast days take it, against a car that stands on the street; absent: 1. */
+  readonly climate?: number
   /** Brake dust against ordinary pads and discs. */
   readonly dustFactor: number
+  /** Of the rear axle, where its brakes are others. */
+  readonly rearDustFactor?: number
   readonly stored: readonly Stored[]
   /** The season in which it is mounted; absent: all year. */
   readonly season?: 'winter' | 'summer'
@@ -56,6 +75,10 @@ export interface WornLayer {
   readonly productId: string
   readonly appliedAt: Date
   readonly endedAt: Date | null
+  /** How much longer it lasts than a single coat; absent: 1. */
+  readonly lifeFactor?: number
+  /** When a topper lay over it, in order of time; absent: never. */
+  readonly covered?: readonly Stored[]
 }
 
 export interface WornWash {
@@ -66,12 +89,26 @@ export interface WornWash {
   readonly reviving: boolean
 }
 
-/** A look: water beads in five grades, 4 like new, 0 flat. */
+/** 4 like new, 0 nothing left. */
+export type LookGrade = 0 | 1 | 2 | 3 | 4
+
+/** A look: how water beads, how dirt lets go in the first rinse, how slick it feels. */
 export interface WornLook {
   readonly at: Date
   readonly layerId: string
-  readonly beading: 0 | 1 | 2 | 3 | 4
+  readonly beading: LookGrade
+  readonly release?: LookGrade
+  readonly slickness?: LookGrade
   readonly afterReviving: boolean
+}
+
+/** What is on record of one set. */
+export interface SetRecord {
+  readonly set: WornSet
+  readonly layers: readonly WornLayer[]
+  /** In order of time. */
+  readonly washes: readonly WornWash[]
+  readonly looks: readonly WornLook[]
 }
 
 /** Everything a shop has on record of what it protects. */

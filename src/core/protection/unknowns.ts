@@ -1,5 +1,7 @@
-import type { Followed } from './followed'
-import type { ShopRecord } from './record'
+import type { WearEstimates, WornProduct } from './record'
+
+/** Driving that changed is looked for since then, days before now. */
+export const changedDays = 200
 
 /** What nobody tells and only looks can teach; all are 0 where the house is right. */
 export interface LayerValues {
@@ -18,57 +20,63 @@ export interface LayerValues {
 /** Spreads of what is not told by the record. House estimates. */
 const spreads = { changed: 0.3, harsher: 0.3, kindness: 0.06, carelessness: 0.35 } as const
 
-/** Where each unknown of a shop stands in one list: sets, products, changes of the sets, then those of the shop. */
+/** Unknowns of a set: how hard it wears, and how much more it is driven. */
+export const ofSet = 2
+/** Unknowns of the shop beside its products: winters, kindness, carelessness. */
+export const ofShop = 3
+
+/**
+ * Where each unknown stands. Those of a set touch only its own looks: two a set, in the order of the sets. Those of the whole shop
+ * come after, products first.
+ */
 export interface Unknowns {
-  readonly count: number
-  /** One over the square of each prior's spread. */
-  readonly weights: readonly number[]
+  /** One over the square of each prior's spread: the two of a set, then those of products and shop. */
+  readonly setWeights: Float64Array
+  readonly shopWeights: Float64Array
   readonly setAt: ReadonlyMap<string, number>
   readonly productAt: ReadonlyMap<string, number>
-  readonly firstChange: number
-  readonly firstOfShop: number
 }
 
-export function unknownsOf({ sets, products, estimates }: ShopRecord): Unknowns {
-  const all = [
-    ...sets.map(() => estimates.setSpread),
-    ...products.map(() => estimates.productSpread),
-    ...sets.map(() => spreads.changed),
-    spreads.harsher,
-    spreads.kindness,
-    spreads.carelessness,
-  ]
+const weightOf = (spread: number): number => 1 / (spread * spread)
+
+export function unknownsOf(
+  setIds: readonly string[],
+  products: readonly WornProduct[],
+  estimates: WearEstimates,
+): Unknowns {
   return {
-    count: all.length,
-    weights: all.map((spread) => 1 / (spread * spread)),
-    setAt: new Map(sets.map(({ id }, at) => [id, at])),
-    productAt: new Map(products.map(({ id }, at) => [id, sets.length + at])),
-    firstChange: sets.length + products.length,
-    firstOfShop: 2 * sets.length + products.length,
+    setWeights: Float64Array.from(setIds.flatMap(() => [estimates.setSpread, spreads.changed].map(weightOf))),
+    shopWeights: Float64Array.from(
+      [
+        ...products.map(() => estimates.productSpread),
+        spreads.harsher,
+        spreads.kindness,
+        spreads.carelessness,
+      ].map(weightOf),
+    ),
+    setAt: new Map(setIds.map((id, at) => [id, at])),
+    productAt: new Map(products.map(({ id }, at) => [id, at])),
   }
 }
 
-/** The unknowns a layer depends on: set, product, change of the set, winter, kindness, carelessness. */
-export function layerSpots(unknowns: Unknowns, { layer }: Followed): readonly number[] {
-  const set = unknowns.setAt.get(layer.setId) ?? 0
-  const product = unknowns.productAt.get(layer.productId) ?? 0
-  const { firstChange, firstOfShop } = unknowns
-  return [set, product, firstChange + set, firstOfShop, firstOfShop + 1, firstOfShop + 2]
+/** Most likely values of all unknowns, laid out like their weights. */
+export interface Values {
+  readonly ofSets: Float64Array
+  readonly ofShop: Float64Array
 }
 
-/** The values of a layer, one of its spots moved. */
-export function valuesAt(
-  middle: readonly number[],
-  spots: readonly number[],
-  moved: number,
-  by: number,
+/** The values one layer depends on. */
+export function layerValues(
+  { ofSets, ofShop: shop }: Values,
+  setAt: number,
+  productAt: number,
+  productCount: number,
 ): LayerValues {
-  const value = (spot: number): number => (middle[spots[spot] ?? 0] ?? 0) + (spot === moved ? by : 0)
   return {
-    sooner: value(0) - value(1),
-    changed: value(2),
-    harsher: value(3),
-    kindness: value(4),
-    carelessness: value(5),
+    sooner: (ofSets[setAt * ofSet] ?? 0) - (shop[productAt] ?? 0),
+    changed: ofSets[setAt * ofSet + 1] ?? 0,
+    harsher: shop[productCount] ?? 0,
+    kindness: shop[productCount + 1] ?? 0,
+    carelessness: shop[productCount + 2] ?? 0,
   }
 }

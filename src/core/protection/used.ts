@@ -1,35 +1,43 @@
 import { exp } from '@/core/quantity/steady'
-import type { Exposure } from './exposure'
+import type { Wear } from './exposure'
 import type { LayerValues } from './unknowns'
 
-/** Driving that changed is looked for since then, days before now. */
-export const changedDays = 200
-
-/** What has worked at a layer up to a day, before driving may have changed and since. */
-export interface Wear {
-  readonly worn: number
-  readonly wintered: number
-  readonly wornSince: number
-  readonly winteredSince: number
-  readonly washed: number
+/** What the values of a layer multiply its wear with. */
+export interface Wearing {
+  readonly faster: number
+  readonly since: number
+  readonly winter: number
 }
 
-export function wearUpTo(exposure: Exposure, day: number): Wear {
-  const turn = Math.min(day, Math.max(0, exposure.today - changedDays))
-  const [worn, wintered] = [exposure.worn(turn), exposure.wintered(turn)]
+export const wearingOf = ({ sooner, changed, harsher }: LayerValues): Wearing => ({
+  faster: exp(sooner),
+  since: exp(changed),
+  winter: exp(harsher),
+})
+
+/** Share of a layer's life that is used. */
+export function usedBy(wear: Wear, { faster, since, winter }: Wearing): number {
+  const before = wear.worn + (winter - 1) * wear.wintered
+  const later = since * (wear.wornSince + (winter - 1) * wear.winteredSince)
+  return faster * (before + later) + wear.washed
+}
+
+/** The used share, and how it grows with the logarithms of what multiplies it. */
+export interface UsedSlopes {
+  readonly used: number
+  readonly sooner: number
+  readonly changed: number
+  readonly harsher: number
+}
+
+export function usedSlopes(wear: Wear, { faster, since, winter }: Wearing): UsedSlopes {
+  const before = wear.worn + (winter - 1) * wear.wintered
+  const later = since * (wear.wornSince + (winter - 1) * wear.winteredSince)
+  const sooner = faster * (before + later)
   return {
-    worn,
-    wintered,
-    wornSince: exposure.worn(day) - worn,
-    winteredSince: exposure.wintered(day) - wintered,
-    washed: exposure.washed(day),
+    used: sooner + wear.washed,
+    sooner,
+    changed: faster * later,
+    harsher: faster * winter * (wear.wintered + since * wear.winteredSince),
   }
-}
-
-/** Share of a layer's life that is used, with some values of what is not known. */
-export function usedBy(wear: Wear, { sooner, changed, harsher }: LayerValues): number {
-  const winters = exp(harsher) - 1
-  const before = wear.worn + winters * wear.wintered
-  const since = wear.wornSince + winters * wear.winteredSince
-  return exp(sooner) * (before + exp(changed) * since) + wear.washed
 }

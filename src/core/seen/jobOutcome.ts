@@ -11,6 +11,7 @@ import { positions, type Position } from '@/core/wheel/position'
 import { foamAmounts, roundsMore } from './foamRounds'
 import { foamsAt } from './seeFoam'
 import { triedStage } from './seeTestSpot'
+import { washOf, type Wash } from './washOf'
 import { workedSeconds } from './workedSeconds'
 
 /** A product as it was used, all its stages together. */
@@ -30,6 +31,8 @@ export interface JobOutcome {
   readonly operatorSeconds: number
   /** By the taps' own clock, without long breaks; null where there are too few. */
   readonly clockSeconds: number | null
+  /** What the wash did to the protection that was on. */
+  readonly wash: Wash
   /** Wheels from which the old protection went. */
   readonly stripped: readonly Position[]
   readonly applied: readonly (PlannedProtection & { readonly productName: string })[]
@@ -158,6 +161,7 @@ export function jobOutcome(job: Job, state: RunState): JobOutcome {
     used: usedOf(state, done),
     operatorSeconds: done.reduce((sum, step) => sum + step.operatorSeconds, 0),
     clockSeconds: workedSeconds(state),
+    wash: washOf(job, state),
     stripped: strippedBy(job, state, done),
     applied: state.plan.protections.flatMap((protection) => {
       const stage = state.plan.stages.find(

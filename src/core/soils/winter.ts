@@ -1,5 +1,5 @@
 /** Months in which salt lies on the road, 1 to 12. House estimate: from the first frosts to the last. */
-const winterMonths = { northern: [11, 12, 1, 2, 3], southern: [5, 6, 7, 8, 9] } as const
+export const winterMonths = { northern: [11, 12, 1, 2, 3], southern: [5, 6, 7, 8, 9] } as const
 
 /**
  * @param month 1 to 12

@@ -153,6 +153,15 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
   }))
 }
 
+/** Says whether it was written: a job that was begun keeps its hour. */
+export async function setPlannedFor(database: Queryable, id: string, at: Date | null): Promise<boolean> {
+  const rows = await database.query(
+    'update job set planned_for = $2 where id = $1 and started_at is null returning id',
+    [id, at],
+  )
+  return rows.length > 0
+}
+
 export async function discardJob(database: Queryable, id: string): Promise<void> {
   await database.query('delete from job where id = $1 and started_at is null', [id])
 }

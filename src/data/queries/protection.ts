@@ -1,5 +1,4 @@
 import { protectionFacts, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import type { Layer } from '@/core/protection/due'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
 
@@ -58,21 +57,98 @@ function endedBy(kind: ProtectionKind): ProtectionKind[] {
   )
 }
 
+/** One layer on one wheel. */
+export interface NewLayer {
+  readonly position: Position
+  readonly kind: ProtectionKind
+  readonly appliedAt: Date
+  readonly productName: string
+  /** Absent: one. */
+  readonly coats?: number
+  readonly appliedBy?: string
+  /** Absent: by its kind. */
+  readonly cureUntil?: Date | null
+}
+
+/** Puts a layer on. One that is entered later than it was put on does not end what came after it. */
 export async function addLayer(
   database: Queryable,
   wheelSetId: string,
-  layer: Layer & { readonly productName: string },
+  layer: NewLayer,
   visitId: string | null,
 ): Promise<void> {
+  const [later] = await database.query<{ at: Date | null }>(
+    `select min(applied_at) as at from protection_layer
+     where wheel_set_id = $1 and position = $2 and applied_at > $4 and kind = any($3)`,
+    [wheelSetId, layer.position, endingKinds(layer.kind), layer.appliedAt],
+  )
   await database.query(
     `update protection_layer set ended_at = greatest($4, applied_at)
-     where wheel_set_id = $1 and position = $2 and kind = any($3) and ended_at is null`,
+     where wheel_set_id = $1 and position = $2 and kind = any($3) and ended_at is null and applied_at <= $4`,
     [wheelSetId, layer.position, endedBy(layer.kind), layer.appliedAt],
   )
   await database.query(
-    `insert into protection_layer (wheel_set_id, position, kind, product_name, applied_at, visit_id)
-     values ($1, $2, $3, $4, $5, $6)`,
-    [wheelSetId, layer.position, layer.kind, layer.productName, layer.appliedAt, visitId],
+    `insert into protection_layer (wheel_set_id, position, kind, product_name, applied_at, visit_id, coats, applied_by,
+       cure_until, ended_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      wheelSetId,
+      layer.position,
+      layer.kind,
+      layer.productName,
+      layer.appliedAt,
+      visitId,
+      layer.coats ?? 1,
+      layer.appliedBy ?? '',
+      layer.cureUntil ?? null,
+      later?.at ?? null,
+    ],
+  )
+}
+
+/** Kinds that end a layer of some kind when they are put over it. */
+const endingKinds = (kind: ProtectionKind): ProtectionKind[] =>
+  protectionKinds.filter((other) => endedBy(other).includes(kind))
+
+/** Whether some layer of a request is there already: what is sent twice is put on once. */
+export async function hasLayer(
+  database: Queryable,
+  wheelSetId: string,
+  layer: Pick<NewLayer, 'kind' | 'appliedAt' | 'productName' | 'position'>,
+): Promise<boolean> {
+  const rows = await database.query(
+    `select 1 from protection_layer where wheel_set_id = $1 and position = $2 and kind = $3 and product_name = $4
+       and applied_at = $5`,
+    [wheelSetId, layer.position, layer.kind, layer.productName, layer.appliedAt],
+  )
+  return rows.length > 0
+}
+
+/** Ends everything that was on wheels which are new or repainted. */
+export async function endAll(
+  database: Queryable,
+  wheelSetId: string,
+  positions: readonly Position[],
+  at: Date,
+): Promise<void> {
+  await database.query(
+    `update protection_layer set ended_at = greatest($3, applied_at)
+     where wheel_set_id = $1 and position = any($2) and ended_at is null and applied_at <= $3`,
+    [wheelSetId, positions, at],
+  )
+}
+
+export async function addWheelRenewal(
+  database: Queryable,
+  wheelSetId: string,
+  kind: 'new' | 'repainted',
+  positions: readonly Position[],
+  at: Date,
+): Promise<void> {
+  await database.query(
+    `insert into wheel_renewal (wheel_set_id, renewed_at, kind, positions) values ($1, $2, $3, $4)
+     on conflict (wheel_set_id, renewed_at) do nothing`,
+    [wheelSetId, at, kind, positions],
   )
 }
 

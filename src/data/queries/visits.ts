@@ -1,5 +1,6 @@
 import type { Leftover } from '@/core/run/leftover'
 import type { VisitResult } from '@/core/run/visitResult'
+import type { ServiceId } from '@/core/services/service'
 import type { Queryable } from '../database'
 
 export interface NewVisit {
@@ -12,6 +13,10 @@ export interface NewVisit {
   readonly operatorSeconds: number
   /** From the first tap to the last, without long breaks; null where nobody tapped. */
   readonly clockSeconds?: number | null
+  /** What it was for; absent: not known. */
+  readonly service?: ServiceId
+  /** What the wash took off the protection, and whether it let it show again; absent: not known. */
+  readonly wash?: { readonly wear: number; readonly reviving: boolean }
   /** What was still there at the end; absent: nothing. */
   readonly leftovers?: readonly Leftover[]
   readonly costMinor: number
@@ -52,8 +57,8 @@ interface VisitRow {
 export async function addVisit(database: Queryable, visit: NewVisit): Promise<string> {
   const rows = await database.query<{ id: string }>(
     `insert into visit (wheel_set_id, job_id, finished_at, headline, result, note, operator_seconds, cost_minor, currency,
-       clock_seconds, leftovers)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11::jsonb) returning id`,
+       clock_seconds, leftovers, service, wear, is_reviving)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11::jsonb, $12, $13, $14) returning id`,
     [
       visit.wheelSetId,
       visit.jobId,
@@ -66,6 +71,9 @@ export async function addVisit(database: Queryable, visit: NewVisit): Promise<st
       visit.currency,
       visit.clockSeconds == null ? null : Math.round(visit.clockSeconds),
       JSON.stringify(visit.leftovers ?? []),
+      visit.service ?? null,
+      visit.wash?.wear ?? null,
+      visit.wash?.reviving ?? false,
     ],
   )
   const id = rows[0]?.id
@@ -132,4 +140,25 @@ export async function lastLeftovers(database: Queryable, wheelSetId: string): Pr
     [wheelSetId],
   )
   return rows[0]?.leftovers ?? []
+}
+
+/** What one application of a product has cost, the mean of all visits, minor units; by name. */
+export async function costOfApplications(database: Queryable): Promise<Map<string, number>> {
+  const rows = await database.query<{ product_name: string; cost: number }>(
+    'select product_name, avg(cost_minor)::float8 as cost from visit_product where cost_minor > 0 group by product_name',
+  )
+  return new Map(rows.map((row) => [row.product_name, row.cost]))
+}
+
+/** How long visits of some services have taken, the mean in minutes. */
+export async function minutesByService(
+  database: Queryable,
+  services: readonly ServiceId[],
+): Promise<Map<string, number>> {
+  const rows = await database.query<{ service: string; minutes: number }>(
+    `select service, avg(coalesce(clock_seconds, operator_seconds))::float8 / 60 as minutes
+     from visit where service = any($1) group by service`,
+    [services],
+  )
+  return new Map(rows.map((row) => [row.service, row.minutes]))
 }

@@ -5,6 +5,7 @@ import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from 
 import type { FinishZone } from '@/core/wheel/zone'
 import type { KnownVehicle, WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
+import { keepDriving } from './driving'
 
 export interface WheelSet {
   readonly id: string
@@ -14,6 +15,10 @@ export interface WheelSet {
   readonly archLiner: ArchLiner
   readonly brakes: Brakes
   readonly kilometresPerWeek: number
+  /** Null: not said. */
+  readonly parked: 'garage' | 'street' | null
+  /** Null: in use all year. */
+  readonly season: 'winter' | 'summer' | null
   /** Learnt from the vehicle's visits; 1 is as the house expects. */
   readonly dustFactor: number
   /** How slowly the tyres of this vehicle give up their browning against the house's expectation. */
@@ -51,6 +56,8 @@ interface WheelSetRow {
   rear_pads: PadKind
   rear_discs: DiscKind
   kilometres_per_week: number
+  parked: 'garage' | 'street' | null
+  season: 'winter' | 'summer' | null
   dust_factor: number
   browning_factor: number
   vehicle_version: number
@@ -63,7 +70,8 @@ interface WheelSetRow {
 
 const selectWheelSet = `
   select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind,
-    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.dust_factor, v.browning_factor, v.version as vehicle_version, s.name, s.note, s.version,
+    v.arch_liner, v.front_pads, v.front_discs, v.rear_pads, v.rear_discs, v.kilometres_per_week, v.parked, v.dust_factor, v.browning_factor, v.version as vehicle_version, s.name, s.note,
+    s.season, s.version,
     (select max(finished_at) from visit where visit.wheel_set_id = s.id) as last_visit_at,
     (select coalesce(json_agg(json_build_object(
         'position', w.position, 'tyre_code', w.tyre_code, 'rim_width_inches', w.rim_width_inches,
@@ -102,6 +110,8 @@ const wheelSetOf = (row: WheelSetRow): WheelSet => ({
   archLiner: row.arch_liner,
   brakes: brakesOf(row),
   kilometresPerWeek: row.kilometres_per_week,
+  parked: row.parked,
+  season: row.season,
   dustFactor: row.dust_factor,
   browningFactor: row.browning_factor,
   vehicleVersion: row.vehicle_version,
@@ -129,13 +139,24 @@ export async function findWheelSet(database: Queryable, id: string): Promise<Whe
   return rows[0] ? wheelSetOf(rows[0]) : null
 }
 
+/** The sets of a vehicle, by name. */
+export async function setsOfVehicle(
+  database: Queryable,
+  vehicleId: string,
+): Promise<readonly { readonly id: string; readonly name: string; readonly season: WheelSet['season'] }[]> {
+  return database.query(
+    'select id, name, season from wheel_set where vehicle_id = $1 order by lower(name), id',
+    [vehicleId],
+  )
+}
+
 export async function hasWheelSets(database: Queryable): Promise<boolean> {
   return (await database.query('select 1 from wheel_set limit 1')).length > 0
 }
 
 type VehicleRow = Pick<
   WheelSetRow,
-  'arch_liner' | 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs' | 'kilometres_per_week'
+  'arch_liner' | 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs' | 'kilometres_per_week' | 'parked'
 > & { id: string; version: number; name: string; kind: VehicleKind; set_names: string[] }
 
 export async function listVehicles(database: Queryable): Promise<KnownVehicle[]> {
@@ -153,6 +174,7 @@ export async function listVehicles(database: Queryable): Promise<KnownVehicle[]>
       archLiner: row.arch_liner,
       brakes: brakesOf(row),
       kilometresPerWeek: row.kilometres_per_week,
+      parked: row.parked,
     },
     setNames: row.set_names,
   }))
@@ -203,13 +225,14 @@ async function writeWheels(
   }
 }
 
-const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek } }: WheelSetInput) => [
+const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek, parked } }: WheelSetInput) => [
   archLiner,
   brakes.front.pads,
   brakes.front.discs,
   brakes.rear.pads,
   brakes.rear.discs,
   kilometresPerWeek,
+  parked,
 ]
 
 /** A vehicle as a form saw it. */
@@ -226,9 +249,10 @@ async function updateVehicle(
   { id, version }: SeenVehicle,
   input: WheelSetInput,
 ): Promise<UpdateOutcome> {
+  await keepDriving(database, { id, version }, input.vehicle.kilometresPerWeek)
   const rows = await database.query(
     `update vehicle set name = $3, kind = $4, arch_liner = $5, front_pads = $6, front_discs = $7, rear_pads = $8,
-       rear_discs = $9, kilometres_per_week = $10, version = version + 1
+       rear_discs = $9, kilometres_per_week = $10, parked = $11, version = version + 1
      where id = $1 and version = $2 returning id`,
     [id, version, input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
   )
@@ -239,8 +263,9 @@ async function updateVehicle(
 
 async function addVehicle(database: Queryable, input: WheelSetInput): Promise<string> {
   const rows = await database.query<{ id: string }>(
-    `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week)
-     values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
+    `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week,
+       parked)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
     [input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
   )
   const id = rows[0]?.id
@@ -288,12 +313,10 @@ export function createWheelSet(
       const outcome = await updateVehicle(transaction, owner, input)
       if (outcome !== 'saved') return outcome
     }
-    await transaction.query('insert into wheel_set (id, vehicle_id, name, note) values ($1, $2, $3, $4)', [
-      id,
-      owner?.id ?? (await addVehicle(transaction, input)),
-      input.name,
-      input.note,
-    ])
+    await transaction.query(
+      'insert into wheel_set (id, vehicle_id, name, note, season) values ($1, $2, $3, $4, $5)',
+      [id, owner?.id ?? (await addVehicle(transaction, input)), input.name, input.note, input.season],
+    )
     await writeWheels(transaction, id, input.wheels)
     return 'saved'
   })
@@ -320,9 +343,9 @@ export function updateWheelSet(
 ): Promise<UpdateOutcome> {
   return allOrNothing(database, async (transaction) => {
     const rows = await transaction.query<{ vehicle_id: string }>(
-      `update wheel_set set name = $3, note = $4, version = version + 1, changed_at = now()
+      `update wheel_set set name = $3, note = $4, season = $5, version = version + 1, changed_at = now()
        where id = $1 and version = $2 returning vehicle_id`,
-      [id, from.version, input.name, input.note],
+      [id, from.version, input.name, input.note, input.season],
     )
     const vehicleId = rows[0]?.vehicle_id
     if (vehicleId === undefined) {

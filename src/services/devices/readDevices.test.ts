@@ -32,8 +32,8 @@ const now = new Date('2026-06-21T09:00:00Z')
 const says = (value: unknown, status = 200) => {
   answer = { status, body: typeof value === 'string' ? value : JSON.stringify(value) }
 }
-const thermometer = () => readThermometer({ weather: '', thermometer: address }, 'frontLeft', 18)
-const weather = () => readWeather({ weather: address, thermometer: '' }, { latitude: 52 }, 120)
+const thermometer = () => readThermometer({ weather: '', thermometer: address, tds: '' }, 'frontLeft', 18)
+const weather = () => readWeather({ weather: address, thermometer: '', tds: '' }, { latitude: 52 }, 120)
 const mendOf = (result: Awaited<ReturnType<typeof thermometer>> | Awaited<ReturnType<typeof weather>>) =>
   result.ok ? '' : (result.problems[0]?.mend ?? '')
 
@@ -62,7 +62,11 @@ describe('a thermometer', () => {
     expect(mendOf(await thermometer())).toContain('does not answer')
     answer = null
     expect(mendOf(await thermometer())).toContain('takes too long')
-    const gone = await readThermometer({ weather: '', thermometer: 'http://127.0.0.1:9' }, 'frontLeft', 18)
+    const gone = await readThermometer(
+      { weather: '', thermometer: 'http://127.0.0.1:9', tds: '' },
+      'frontLeft',
+      18,
+    )
     expect(mendOf(gone)).toContain('is silent')
   })
 })

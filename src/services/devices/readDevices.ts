@@ -1,7 +1,9 @@
 import * as v from 'valibot'
 import {
+  tdsReading,
   thermometerReading,
   weatherReading,
+  type TdsReading,
   type ThermometerReading,
   type WeatherReading,
 } from '@/contracts/devices'
@@ -12,11 +14,13 @@ import { fail, succeed, type Result } from '@/core/result'
 export interface DeviceAddresses {
   readonly weather: string
   readonly thermometer: string
+  readonly tds: string
 }
 
 export const deviceAddresses = (origin: string): DeviceAddresses => ({
   weather: process.env.EVEN_SPOKE_WEATHER_URL ?? `${origin}/api/devices/weather`,
   thermometer: process.env.EVEN_SPOKE_THERMOMETER_URL ?? `${origin}/api/devices/thermometer`,
+  tds: process.env.EVEN_SPOKE_TDS_URL ?? `${origin}/api/devices/tds`,
 })
 
 /** A detailer waits no longer for a device, ms. */
@@ -67,3 +71,6 @@ export const readThermometer = (
   airCelsius: number,
 ): Promise<Result<ThermometerReading>> =>
   ask('thermometer', `${thermometer}?position=${position}&air=${airCelsius}`, thermometerReading)
+
+export const readTdsMeter = ({ tds }: DeviceAddresses, hardnessPpm: number): Promise<Result<TdsReading>> =>
+  ask('water meter', `${tds}?hardness=${hardnessPpm}`, tdsReading)

@@ -1,4 +1,10 @@
-import type { DeviceMode, DeviceName, ThermometerReading, WeatherReading } from '@/contracts/devices'
+import type {
+  DeviceMode,
+  DeviceName,
+  TdsReading,
+  ThermometerReading,
+  WeatherReading,
+} from '@/contracts/devices'
 import type { Position } from '@/core/wheel/position'
 
 /** The modes live as long as the process; Next bundles modules more than once, so they hang on the global object. */
@@ -47,5 +53,16 @@ export function simulatedSurface(now: Date, position: Position, airCelsius: numb
     isSimulated: true,
     at: now.toISOString(),
     celsius: Math.round((airCelsius + 2 + own * 0.6) * 10) / 10,
+  }
+}
+
+/** What the simulated meter says: the tap as hard as the shop says, give or take, and a filter that lets a little through. */
+export function simulatedWater(now: Date, hardnessPpm: number): TdsReading {
+  const week = Math.floor(now.getTime() / (7 * 86_400_000))
+  return {
+    isSimulated: true,
+    at: now.toISOString(),
+    beforePpm: Math.round(hardnessPpm * (1 + 0.04 * Math.sin(week))),
+    afterPpm: 2 + (week % 4),
   }
 }

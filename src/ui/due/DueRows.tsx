@@ -1,75 +1,122 @@
-import { formatDistanceStrict } from 'date-fns'
+import { differenceInCalendarDays, format } from 'date-fns'
 import Link from 'next/link'
-import { Fragment } from 'react'
-import type { LayerDue } from '@/core/protection/due'
-import { soonestDue, type DueEntry } from '@/core/protection/dueEntry'
+import { dueKindNames, type DueItem } from '@/core/due/dueItem'
 import { formatDay } from '../format/format'
+import { DueActions, type DueActionsProps } from './DueActions'
+import { monthsOnAxis, placeOnAxis } from './dueAxis'
 
-const axleNames = { front: 'front', rear: 'rear' }
+/** A due thing with whose it is. */
+export interface ShownDue extends DueItem {
+  readonly vehicleName: string
+  readonly setName: string
+}
 
-function whenText(due: LayerDue, now: Date): string {
-  switch (due.state) {
-    case 'curing':
-      return 'curing'
-    case 'renew':
-      return `${formatDistanceStrict(due.renewAt, now)} over`
-    case 'topUp':
-      return 'top up now'
-    case 'good':
-      return formatDay(due.topUpAt, now)
-  }
+const soonDays = 7
+
+/** 'over', 'now' or 'soon': how pressing it is. */
+export function pressing({ at, kind }: DueItem, now: Date): 'over' | 'now' | 'soon' | 'later' {
+  const days = differenceInCalendarDays(at, now)
+  if (days > soonDays) return 'later'
+  if (days > 0 || kind === 'cureOver') return 'soon'
+  return kind === 'renewal' || days < -soonDays ? 'over' : 'now'
+}
+
+const whenText = (item: DueItem, now: Date): string => {
+  const days = differenceInCalendarDays(item.at, now)
+  if (item.kind === 'cureOver') return format(item.at, days === 0 ? 'HH:mm' : 'EEE HH:mm')
+  if (days < 0) return `${-days} d over`
+  return days === 0 ? 'today' : days < soonDays ? format(item.at, 'EEEE') : formatDay(item.at, now)
+}
+
+const surenessWords = { sure: 'sure', likely: 'likely', guess: 'a guess' }
+
+const bandText = ({ band, sureness }: DueItem, now: Date): string =>
+  band && sureness !== 'sure'
+    ? `${formatDay(band.from, now)} to ${formatDay(band.until, now)}, ${surenessWords[sureness]}`
+    : band
+      ? `${formatDay(band.from, now)} to ${formatDay(band.until, now)}`
+      : surenessWords[sureness]
+
+/** The bar of one due thing: what it lies between, and the day itself. */
+function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
+  const at = placeOnAxis(item.at, now)
+  const from = item.band ? placeOnAxis(item.band.from, now) : at
+  const until = item.band ? placeOnAxis(item.band.until, now) : at
+  return (
+    <div
+      className={`due-bar is-${pressing(item, now)} is-${item.sureness}`}
+      role="img"
+      aria-label={`Due ${formatDay(item.at, now)}; ${bandText(item, now)}`}
+    >
+      <i className="due-today" style={{ left: `${placeOnAxis(now, now) * 100}%` }} />
+      <i className="due-band" style={{ left: `${from * 100}%`, width: `${(until - from) * 100}%` }} />
+      <i className="due-day" style={{ left: `${at * 100}%` }} />
+    </div>
+  )
+}
+
+/** The months over the bars. */
+export function DueAxis({ now }: { readonly now: Date }) {
+  return (
+    <div className="due-row due-axis" aria-hidden>
+      <span />
+      <div className="due-months">
+        <b style={{ left: `${placeOnAxis(now, now) * 100}%` }}>now</b>
+        {monthsOnAxis(now).map((month) => (
+          <span key={month.getTime()} style={{ left: `${placeOnAxis(month, now) * 100}%` }}>
+            {format(month, 'MMM')}
+          </span>
+        ))}
+      </div>
+    </div>
+  )
 }
 
 interface DueRowsProps {
-  readonly entries: readonly DueEntry[]
+  readonly items: readonly ShownDue[]
   readonly now: Date
   /** Whether to say whose it is; not needed on the page of one set. */
   readonly named?: boolean
+  /** Only what and when: no reasons, no bars. */
+  readonly short?: boolean
+  /** What can be done about it at once; absent: nothing but looking. */
+  readonly actions?: DueActionsProps['actions']
 }
 
-/** Rows of what is due: whose, what, the share of its life used as length for each axle, and when. */
-export function DueRows({ entries, now, named = true }: DueRowsProps) {
+/** Rows of what is due: whose, what, why, its bar on the axis of the coming months, and what to do about it. */
+export function DueRows({ items, now, named = true, short = false, actions }: DueRowsProps) {
   return (
-    <ul className="rows">
-      {entries.map((entry) => {
-        const soonest = soonestDue(entry)
-        return (
-          <li
-            key={`${entry.wheelSetId} ${entry.kindName} ${entry.appliedAt.getTime()}`}
-            className="row-item due-row"
-          >
-            <div>
-              {named && (
-                <>
-                  <Link href={`/wheels/${entry.wheelSetId}`} prefetch={false}>
-                    {entry.vehicleName}
+    <ul className="rows due-rows">
+      {items.map((item) => (
+        <li key={item.key} className="row-item due-row">
+          <div>
+            <b>{item.what}</b>
+            {named && (
+              <>
+                {', '}
+                {item.wheelSetId === null ? (
+                  item.vehicleName
+                ) : (
+                  <Link href={`/wheels/${item.wheelSetId}`} prefetch={false}>
+                    {item.vehicleName}, {item.setName}
                   </Link>
-                  , {entry.wheelSetName}
-                  <br />
-                </>
-              )}
-              <span className={named ? 'soft' : ''}>
-                {entry.productName}, {formatDay(entry.appliedAt, now)}
-              </span>
-            </div>
-            <div className="lives">
-              {entry.axles.map(({ axle, due }) => (
-                <Fragment key={axle}>
-                  <span aria-hidden>{axleNames[axle]}</span>
-                  <div
-                    className={`life is-${due.state}`}
-                    role="img"
-                    aria-label={`${entry.kindName} on the ${axleNames[axle]} wheels: ${Math.round(due.usedShare * 100)} % of its estimated life used`}
-                  >
-                    <span style={{ width: `${Math.min(1, due.usedShare) * 100}%` }} />
-                  </div>
-                </Fragment>
-              ))}
-            </div>
-            <div className={`when is-${soonest.state}`}>{whenText(soonest, now)}</div>
-          </li>
-        )
-      })}
+                )}
+              </>
+            )}
+            {!short && (
+              <p className="soft">
+                {dueKindNames[item.kind]}. {item.why}
+              </p>
+            )}
+          </div>
+          {!short && <DueBar item={item} now={now} />}
+          <div className={`when is-${pressing(item, now)}`}>
+            {whenText(item, now)}
+            <small>{bandText(item, now)}</small>
+          </div>
+          {actions && <DueActions item={item} actions={actions} />}
+        </li>
+      ))}
     </ul>
   )
 }

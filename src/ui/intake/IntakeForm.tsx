@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -45,6 +46,10 @@ interface IntakeFormProps {
   /** Where they come from, in a sentence. */
   readonly conditionsFrom: string
   readonly ownEstimates: OwnEstimates
+  /** What is due of these wheels soon. */
+  readonly due: readonly string[]
+  /** Null: never read. */
+  readonly lastReadingKilometres: number | null
   readonly plan: FormAction<IntakeDraft>
 }
 
@@ -71,6 +76,8 @@ export function IntakeForm({
   conditions,
   conditionsFrom,
   ownEstimates,
+  due,
+  lastReadingKilometres,
   plan,
 }: IntakeFormProps) {
   const positions = wheels.map(({ position }) => position)
@@ -87,13 +94,14 @@ export function IntakeForm({
   })
   const [airCelsius, setAirCelsius] = useState(String(conditions.airCelsius ?? 18))
   const [surfaceCelsius, setSurfaceCelsius] = useState('')
+  const [odometer, setOdometer] = useState('')
   const [place, setPlace] = useState<Place>('shade')
   const { problems, busy, send } = useSending()
   const [requestId] = useState(newId)
   const draft = useDraft(
     `intake.${wheelSetId}`,
     0,
-    { loads, service, kilometres, touched, off, airCelsius, surfaceCelsius, place },
+    { loads, service, kilometres, touched, off, airCelsius, surfaceCelsius, place, odometer },
     (kept) => {
       setLoads(kept.loads)
       setService(kept.service)
@@ -103,6 +111,7 @@ export function IntakeForm({
       setAirCelsius(kept.airCelsius)
       setSurfaceCelsius(kept.surfaceCelsius)
       setPlace(kept.place ?? 'shade')
+      setOdometer(kept.odometer ?? '')
     },
   )
   const panel = useRef<HTMLElement>(null)
@@ -135,6 +144,7 @@ export function IntakeForm({
             .map((position) => ({ position, loads: entriesOfLoads(loads[position] ?? {}) })),
           service,
           ...(kilometres.trim() === '' ? {} : { kilometres: number(kilometres) }),
+          ...(odometer.trim() === '' ? {} : { odometerKilometres: number(odometer) }),
           conditions: {
             ...conditions,
             airCelsius: number(airCelsius),
@@ -166,6 +176,13 @@ export function IntakeForm({
               : 'A first visit: graded as after three months. Correct what you see.'}{' '}
             {conditionsFrom}
           </p>
+          {due.length > 0 && <p className="intake-due">Due of these wheels: {due.join('; ')}.</p>}
+          <p className="intake-due">
+            <Link href={`/wheels/${wheelSetId}/look`} prefetch={false}>
+              Look how the protection is holding
+            </Link>
+            , before anything is wet with chemistry.
+          </p>
           <DraftNote draft={draft} />
         </div>
         <div className="intake-foot">
@@ -194,6 +211,21 @@ export function IntakeForm({
               isInvalid={problemAt('kilometres') !== undefined}
             />
             <Form.Control.Feedback type="invalid">{problemAt('kilometres')}</Form.Control.Feedback>
+          </Form.Group>
+          <Form.Group className="field" controlId="odometer">
+            <Form.Label>Odometer</Form.Label>
+            <Form.Control
+              inputMode="numeric"
+              value={odometer}
+              placeholder={lastReadingKilometres === null ? 'not read' : `was ${lastReadingKilometres}`}
+              onChange={(event) => {
+                setOdometer(event.target.value)
+                const driven = number(event.target.value) - (lastReadingKilometres ?? NaN)
+                if (driven >= 0 && driven <= 200_000) setKilometres(String(Math.round(driven)))
+              }}
+              isInvalid={problemAt('odometerKilometres') !== undefined}
+            />
+            <Form.Control.Feedback type="invalid">{problemAt('odometerKilometres')}</Form.Control.Feedback>
           </Form.Group>
           <Form.Group className="field" controlId="air">
             <Form.Label>Air, °C</Form.Label>
@@ -344,7 +376,10 @@ export function IntakeForm({
         )}
         <div aria-live="polite">
           <ProblemAlert
-            problems={problems.filter(({ path }) => !path.startsWith('conditions.') && path !== 'kilometres')}
+            problems={problems.filter(
+              ({ path }) =>
+                !path.startsWith('conditions.') && path !== 'kilometres' && path !== 'odometerKilometres',
+            )}
           />
         </div>
       </section>

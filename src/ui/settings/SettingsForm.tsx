@@ -4,6 +4,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { dilutionStyles, writeDilution } from '@/core/dilution'
+import { WearFields, wearFieldPaths, type WearSettings } from './WearFields'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
 import { schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/schools/schools'
 import type { Problem } from '@/core/result'
@@ -52,14 +53,24 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
   const [estimates, setEstimates] = useState<Partial<Record<EstimateId, string>>>(
     Object.fromEntries(Object.entries(initial.estimates).map(([id, value]) => [id, plain(value)])),
   )
+  const [wear, setWear] = useState<WearSettings>({
+    winterMonths: initial.winterMonths ?? [],
+    salt: initial.salt,
+    filter: {
+      resinLitres: initial.filter ? plain(initial.filter.resinLitres) : '',
+      hardnessPpm: initial.filter ? plain(initial.filter.hardnessPpm) : '',
+      litresPerVisit: initial.filter ? plain(initial.filter.litresPerVisit) : '',
+    },
+  })
   const { problems, busy, send } = useSending()
   const [saved, setSaved] = useState(false)
-  const draft = useDraft('settings', 0, { shop, place, schools, equipment, estimates }, (kept) => {
+  const draft = useDraft('settings', 0, { shop, place, schools, equipment, estimates, wear }, (kept) => {
     setShop(kept.shop)
     setPlace(kept.place)
     setSchools(kept.schools)
     setEquipment(kept.equipment)
     setEstimates(kept.estimates)
+    if (kept.wear) setWear(kept.wear)
   })
   const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
   const number = (text: string | undefined): number | string => {
@@ -78,6 +89,17 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
               ? null
               : { latitude: number(place.latitude), longitude: number(place.longitude) },
           schools,
+          winterMonths: wear.winterMonths.length === 0 ? null : wear.winterMonths,
+          salt: wear.salt,
+          filter: Object.values(wear.filter).every((text) => text.trim() === '')
+            ? null
+            : {
+                resinLitres: number(wear.filter.resinLitres),
+                hardnessPpm: number(wear.filter.hardnessPpm),
+                ...(wear.filter.litresPerVisit.trim() === ''
+                  ? {}
+                  : { litresPerVisit: number(wear.filter.litresPerVisit) }),
+              },
           equipment: {
             smallestMeasureMillilitres: number(equipment.smallestMeasureMillilitres),
             bucketLitres: number(equipment.bucketLitres),
@@ -98,7 +120,7 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
         draft.forget()
       },
     )
-  const shown = new Set(['shopName', 'currency', 'place.latitude', 'place.longitude', ...equipmentFields.map(({ path }) => `equipment.${path}`), ...estimateIds.map((id) => `estimates.${id}`)]) // prettier-ignore
+  const shown = new Set(['shopName', 'currency', 'place.latitude', 'place.longitude', ...wearFieldPaths, ...equipmentFields.map(({ path }) => `equipment.${path}`), ...estimateIds.map((id) => `estimates.${id}`)]) // prettier-ignore
   return (
     <form
       className="settings-form"
@@ -216,6 +238,14 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
             ))}
           </div>
         </section>
+        <WearFields
+          value={wear}
+          onChange={(next) => {
+            setWear(next)
+            touch()
+          }}
+          mendOf={mendOf}
+        />
         <section aria-labelledby="estimates">
           <div className="section-head">
             <h2 id="estimates">House estimates</h2>

@@ -31,6 +31,8 @@ export interface RingMark {
   readonly tone: 'protection' | 'chemistry' | 'ready' | 'warm' | 'quiet'
   /** What is left of the film that is on the wheel, 0 to 1; null or absent: none, or it does not dry. */
   readonly film?: number | null
+  /** How far the share can be trusted: a guess is drawn in dashes, what is likely in longer ones; absent: sure. */
+  readonly sureness?: 'sure' | 'likely' | 'guess'
 }
 
 interface WheelDrawingProps {
@@ -141,7 +143,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
       </defs>
 
       {ring && (
-        <g className={`wheel-ring tone-${ring.tone}`}>
+        <g className={`wheel-ring tone-${ring.tone} is-${ring.sureness ?? 'sure'}`}>
           <circle className="ring-track" r="119" />
           {ring.share > 0 && <path className="ring-fill" d={arcPath(119, 0, ring.share)} />}
           {ring.film != null && ring.film > 0 && (

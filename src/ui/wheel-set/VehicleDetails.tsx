@@ -7,6 +7,9 @@ import type { wheelSetInput, WheelSetInput } from '@/contracts/wheelSet'
 
 type FormValues = InferInput<typeof wheelSetInput>
 
+/** A choice that is not made is null, not an empty text. */
+const emptyIsNull = (value: string | null) => value || null
+
 const linerNames = { plastic: 'hard plastic', fabric: 'fabric, like carpet' }
 
 /** What decides how dirty the wheels get: brakes, distance, and what the arches are lined with. */
@@ -48,6 +51,22 @@ export function VehicleDetails({
           isInvalid={error !== undefined}
         />
         <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
+      </Form.Group>
+      <Form.Group controlId="parked">
+        <Form.Label>Parked</Form.Label>
+        <Form.Select {...form.register('vehicle.parked', { setValueAs: emptyIsNull })}>
+          <option value="">not said</option>
+          <option value="garage">in a garage</option>
+          <option value="street">on the street</option>
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="season">
+        <Form.Label>This set is on</Form.Label>
+        <Form.Select {...form.register('season', { setValueAs: emptyIsNull })}>
+          <option value="">all year</option>
+          <option value="summer">in summer</option>
+          <option value="winter">in winter</option>
+        </Form.Select>
       </Form.Group>
       <Form.Group controlId="liner">
         <Form.Label>Arch liners</Form.Label>

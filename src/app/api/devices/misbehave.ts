@@ -12,7 +12,7 @@ export async function answerAs(device: DeviceName, reading: object): Promise<Res
       await new Promise((resolve) => setTimeout(resolve, slowMilliseconds))
       return Response.json(reading)
     case 'senseless':
-      return Response.json({ ...reading, airCelsius: 900, celsius: 900 })
+      return Response.json({ ...reading, airCelsius: 900, celsius: 900, afterPpm: -40 })
     default:
       return Response.json(reading)
   }

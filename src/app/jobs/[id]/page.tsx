@@ -2,8 +2,9 @@ import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { PlanBoard } from '@/ui/plan/PlanBoard'
+import { PlannedFor } from '@/ui/plan/PlannedFor'
 import { askThermometer, askWeather } from '../../devices/actions'
-import { discardPlan, keepChange } from '../actions'
+import { discardPlan, keepChange, keepHour } from '../actions'
 import { jobOr404 } from './findJobOr404'
 import { ActionButton } from '@/ui/form/ActionButton'
 
@@ -28,6 +29,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
       />
       {!job.startedAt && (
         <div className="plan-foot">
+          <PlannedFor plannedFor={job.plannedFor} plan={keepHour.bind(null, id)} />
           <ActionButton action={discardPlan.bind(null, id)} className="btn btn-outline-secondary">
             Discard this plan
           </ActionButton>

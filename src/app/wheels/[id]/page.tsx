@@ -1,22 +1,21 @@
-import { ClipboardPlus, Pencil } from 'lucide-react'
+import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { conditionNames, finishNames } from '@/core/finishes/finish'
-import { layerDue } from '@/core/protection/due'
 import { protectionFacts } from '@/core/protection/kinds'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
-import { listLiveLayers } from '@/data/queries/protection'
 import { listTestSpots } from '@/data/queries/testSpots'
 import { listVisits } from '@/data/queries/visits'
-import { dueList } from '@/services/dueList'
+import { listDue, liveProtection, type LiveProtection } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { Stance } from '@/ui/wheel-drawing/Stance'
 import { TestSpotRows } from '@/ui/wheel-set/TestSpotRows'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { putOff, tickOff } from '../../due/actions'
 import { wheelSetOr404 } from './findOr404'
 
 export const dynamic = 'force-dynamic'
@@ -36,21 +35,15 @@ export default async function WheelSetPage({ params }: Props) {
   const db = await database()
   const now = new Date()
   const [due, layers, log, spots] = await Promise.all([
-    dueList(db, now, id),
-    listLiveLayers(db, id),
+    listDue(db, now, id),
+    liveProtection(db, id, now),
     listVisits(db, { wheelSetId: id, pageSize: 8 }),
     listTestSpots(db, id),
   ])
-  const leftAt = (position: Position): { share: number; name: string } | null => {
-    const onWheel = layers.filter(
-      ({ positions, kind }) => positions.includes(position) && protectionFacts[kind].on === 'wheel',
-    )
-    const left = onWheel.map(({ kind, appliedAt }) => ({
-      share: Math.max(0, 1 - layerDue({ position, kind, appliedAt }, now).usedShare),
-      name: protectionFacts[kind].name,
-    }))
-    return left.sort((a, b) => b.share - a.share)[0] ?? null
-  }
+  const leftAt = (position: Position): LiveProtection | null =>
+    layers
+      .filter((layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel')
+      .sort((a, b) => b.leftShare - a.leftShare)[0] ?? null
   return (
     <>
       <header className="place-head">
@@ -63,6 +56,12 @@ export default async function WheelSetPage({ params }: Props) {
         <div className="chips">
           <Link href={`/wheels/${id}/edit`} className="btn btn-outline-secondary" prefetch={false}>
             <Pencil aria-hidden size={18} /> Edit
+          </Link>
+          <Link href={`/wheels/${id}/change`} className="btn btn-outline-secondary" prefetch={false}>
+            <Repeat2 aria-hidden size={18} /> Change wheels
+          </Link>
+          <Link href={`/wheels/${id}/look`} className="btn btn-outline-secondary" prefetch={false}>
+            <Droplets aria-hidden size={18} /> Look
           </Link>
           <Link href={`/wheels/${id}/intake`} className="btn btn-primary" prefetch={false}>
             <ClipboardPlus aria-hidden size={20} /> Plan a visit
@@ -81,20 +80,26 @@ export default async function WheelSetPage({ params }: Props) {
                     {...wheel}
                     id={wheel.position}
                     label={`${positionNames[wheel.position]}: ${wheel.wheel.spokeCount} spokes, ${finishNames[wheel.finishes.face?.finish ?? 'unknown']}`}
-                    ring={{ share: left?.share ?? 0, tone: 'protection' }}
+                    ring={{
+                      share: left?.leftShare ?? 0,
+                      tone: 'protection',
+                      sureness: left?.sureness ?? 'sure',
+                    }}
                   />
                   <h3>{positionNames[wheel.position]}</h3>
                   <p className="soft">
                     {entry?.tyreCode} on {entry?.rimWidthInches}J
                     <br />
-                    {left ? `${left.name}: ${Math.round(left.share * 100)} % left` : 'no protection known'}
+                    {left
+                      ? `${left.productName}: ${Math.round(left.leftShare * 100)} % left`
+                      : 'no protection known'}
                   </p>
                 </>
               )
             }}
           </Stance>
           <p className="soft mt-3">
-            Ring: protection left, estimated. Finishes:{' '}
+            Ring: protection left; the more broken its line, the less sure. Finishes:{' '}
             {(set.wheels[0]?.finishes ?? [])
               .map(
                 ({ zone, finish, condition }) =>
@@ -108,11 +113,14 @@ export default async function WheelSetPage({ params }: Props) {
           <section aria-labelledby="due">
             <div className="section-head">
               <h2 id="due">Due</h2>
+              <Link href={`/wheels/${id}/protection`} prefetch={false}>
+                Protection, layer by layer
+              </Link>
             </div>
             {due.length === 0 ? (
-              <p className="py-3">No protection is on record.</p>
+              <p className="py-3">Nothing is due, and no protection is on record.</p>
             ) : (
-              <DueRows entries={due} now={now} named={false} />
+              <DueRows items={due} now={now} named={false} actions={{ putOff, tickOff }} />
             )}
           </section>
           {spots.length > 0 && (

@@ -26,8 +26,10 @@ export default async function EditWheelSetPage({ params }: { params: Promise<{ i
             archLiner: set.archLiner,
             brakes: set.brakes,
             kilometresPerWeek: set.kilometresPerWeek,
+            parked: set.parked,
           },
           name: set.name,
+          season: set.season,
           note: set.note,
           wheels: [...set.wheels],
         }}

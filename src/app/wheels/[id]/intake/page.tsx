@@ -1,7 +1,11 @@
+import { addDays } from 'date-fns'
 import type { Metadata } from 'next'
+import { serviceIds } from '@/core/services/service'
 import { database } from '@/data/connection'
 import { latestJobFile } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
+import { listReadings } from '@/data/queries/driving'
+import { listDue } from '@/services/dueList'
 import { intakeOffer } from '@/services/intakeOffer'
 import { IntakeForm } from '@/ui/intake/IntakeForm'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
@@ -12,18 +16,34 @@ import { wheelSetOr404 } from '../findOr404'
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Intake' }
 
-export default async function IntakePage({ params }: { params: Promise<{ id: string }> }) {
+/** What falls due soon is done on the same visit, days. */
+const soonDays = 30
+
+interface Props {
+  readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>
+}
+
+export default async function IntakePage({ params, searchParams }: Props) {
   const { id } = await params
+  const { service } = await searchParams
+  const wanted = serviceIds.find((one) => one === service)
   const set = await wheelSetOr404(id)
   const db = await database()
   const last = (await latestJobFile(db, id))?.conditions
+  const now = new Date()
+  const offer = await intakeOffer(db, set, now)
+  const due = (await listDue(db, now, id)).filter(({ at }) => at <= addDays(now, soonDays))
+  const readings = await listReadings(db, set.vehicleId)
   const weather = await askWeather(-new Date().getTimezoneOffset())
   return (
     <IntakeForm
       wheelSetId={id}
       title={`${set.vehicleName}, ${set.name}`}
       wheels={drawnWheels(set.wheels)}
-      offer={await intakeOffer(db, set, new Date())}
+      offer={{ ...offer, service: wanted ?? offer.service }}
+      due={due.map(({ what }) => what)}
+      lastReadingKilometres={readings.at(-1)?.kilometres ?? null}
       conditions={
         weather.ok
           ? {

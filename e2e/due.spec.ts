@@ -1,0 +1,158 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './server'
+
+const openSet = async (page: Page, name: string): Promise<string> => {
+  await page.goto(`/wheels?q=${encodeURIComponent(name)}`)
+  const href = await page.locator('.set-row').first().getAttribute('href')
+  await page.goto(`${href}`)
+  return `${href}`
+}
+
+test('a look on the phone: two taps, and it says what it moved', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const href = await openSet(page, 'Mossen')
+  await page.getByRole('link', { name: 'Look', exact: true }).click()
+  await page.getByRole('button', { name: 'Rears' }).click()
+  await page.getByRole('button', { name: 'tight beads' }).click()
+  const said = page.locator('.look-effects')
+  await expect(said).toContainText('Kept.')
+  await expect(said).toContainText('rears')
+  await expect(said).toContainText('later')
+  await page.getByRole('link', { name: 'Finished' }).click()
+  await page.waitForURL(`**${href}`)
+  await page.getByRole('link', { name: 'Protection, layer by layer' }).click()
+  await expect(page.getByText(/tight beads/).first()).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Take back the look/ })
+    .first()
+    .click()
+  await expect(page.getByText(/tight beads/)).toHaveCount(0)
+})
+
+test('a bad look, a reviving wash and a good look: it was clogged', async ({ page }) => {
+  const href = await openSet(page, 'Aldery')
+  await page.goto(`${href}/protection`)
+  await expect(page.getByText('Clogged, perhaps').first()).toBeVisible()
+  await page.getByRole('link', { name: 'look again' }).first().click()
+  await expect(page.getByRole('button', { name: 'After a reviving wash' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await page.getByRole('button', { name: 'tight beads' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.look-effects')).toContainText('It was clogged')
+})
+
+test('wheels change in two taps, the nuts fall due and are done, and it can be taken back', async ({
+  page,
+}) => {
+  const href = await openSet(page, 'Halden')
+  await page.locator('header').getByRole('link', { name: 'Change wheels' }).click()
+  await page.locator('.change-set:not([disabled])').first().click()
+  await page.getByLabel('Nuts tightened to, N·m').fill('140')
+  await page.getByRole('button', { name: 'Change wheels' }).click()
+  await expect(page.getByText('140 N·m')).toBeVisible()
+  await page.goto('/due?q=Halden&kind=torqueCheck')
+  const check = page.locator('.due-row').filter({ hasText: 'Check the nuts again, 140 N·m' })
+  await expect(check).toHaveCount(1)
+  await check.getByRole('button', { name: /^Done/ }).click()
+  await expect(check).toHaveCount(0)
+  await page.goto(`${href}/change`)
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.getByText('140 N·m')).toHaveCount(0)
+})
+
+test('several due things go into one visit, one is put off, a reminder is kept', async ({ page }) => {
+  await page.goto('/due')
+  const visit = page.locator('.visit-row').filter({ hasText: 'Aldery Coupe' })
+  await expect(visit).toContainText('Reviving wash')
+  await expect(visit).toContainText('Take bonded iron')
+  await visit.getByRole('link', { name: /^One visit/ }).click()
+  await expect(page.getByLabel('Service')).toHaveValue('decontaminate')
+  await expect(page.getByText(/^Due of these wheels:/)).toContainText('Reviving wash')
+  await page.goto('/due?q=Brackwater')
+  const renewal = page.locator('.due-row').filter({ hasText: 'Long Coat' })
+  await renewal.getByRole('button', { name: /^Put off 1 month/ }).click()
+  await expect(renewal).toHaveCount(0)
+  await page.getByText('put off or done already').click()
+  await page.getByRole('button', { name: /^Bring back: .*Long Coat/ }).click()
+  await expect(renewal).toHaveCount(1)
+  await page.goto('/due')
+  await page.getByLabel('Remind me of').fill('Sharpen nothing')
+  await page
+    .getByLabel('On', { exact: true })
+    .fill(new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10))
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.locator('.due-row').filter({ hasText: 'Sharpen nothing' })).toHaveCount(1)
+})
+
+test('protection that somebody else put on is entered, and what cannot be is refused at the form', async ({
+  page,
+}) => {
+  const href = await openSet(page, 'Pellam')
+  await page.goto(`${href}/protection`)
+  await expect(page.getByText('Nothing is on record on the wheels')).toBeVisible()
+  const form = page.getByRole('region', { name: 'Put on elsewhere' })
+  await form.getByLabel('Kind').selectOption('ceramicCoating')
+  await form.getByLabel('Product').fill('Elsewhere Glass')
+  await form.getByLabel('Put on', { exact: true }).fill('2099-01-01')
+  await form.getByRole('button', { name: 'Enter it' }).click()
+  await expect(form.getByText('Give a time that has been')).toBeVisible()
+  await form
+    .getByLabel('Put on', { exact: true })
+    .fill(new Date(Date.now() - 300 * 86_400_000).toISOString().slice(0, 10))
+  await form.getByRole('button', { name: 'Enter it' }).click()
+  await expect(page.getByRole('heading', { name: 'Elsewhere Glass, fronts' })).toBeVisible()
+  await page.getByLabel('Odometer, km').fill('5000')
+  await page.getByRole('region', { name: 'Driving' }).getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('5000 km on')).toBeVisible()
+  await page.getByLabel('Odometer, km').fill('4000')
+  await page.getByRole('region', { name: 'Driving' }).getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('an odometer does not go back')).toBeVisible()
+})
+
+test('a job gets its hour; the simulated calendar gets it, and a new address shuts the old one', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/')
+  await page.locator('.job-row h3 a').first().click()
+  await page.getByLabel('Planned for').fill('2099-05-04T10:30')
+  await page.getByRole('button', { name: 'Keep the hour' }).click()
+  await expect(page.getByText('It stands in Today and in the calendar.')).toBeVisible()
+  await page.goto('/due/calendar')
+  await page.getByRole('button', { name: 'Try it with the simulated calendar' }).click()
+  const got = page.getByRole('region', { name: 'What the simulated calendar got' })
+  await expect(got).toContainText('4 May 2099, 10:30')
+  await expect(got).toContainText('In eight of ten cases between')
+  const address = await page.getByLabel('Address to subscribe to').inputValue()
+  expect((await request.get(address)).headers()['content-type']).toContain('text/calendar')
+  await page.getByRole('button', { name: 'New address' }).click()
+  await expect(page.getByLabel('Address to subscribe to')).not.toHaveValue(address)
+  expect((await request.get(address)).status()).toBe(404)
+  expect((await request.get('/api/calendar/download')).headers()['content-disposition']).toContain('.ics')
+})
+
+test('the water meter is read, and when it talks nonsense what was typed holds', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/due/water')
+  await page.getByRole('button', { name: 'Read the meter' }).click()
+  await expect(page.getByText('Read off the simulated meter.')).toBeVisible()
+  await page.getByLabel('Behind it, ppm').fill('14')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('14 ppm came through at the last reading', { exact: false })).toBeVisible()
+  await request.post('/api/devices/modes', { data: { device: 'tds', mode: 'senseless' } })
+  await page.getByRole('button', { name: 'Read the meter' }).click()
+  await expect(page.getByText('says something that cannot be')).toBeVisible()
+  await expect(page.getByLabel('Behind it, ppm')).toHaveValue('14')
+  await request.post('/api/devices/modes', { data: { device: 'tds', mode: 'well' } })
+})
+
+test('the care card says what is on the wheels and what never to use', async ({ page }) => {
+  const href = await openSet(page, 'Aldery')
+  await page.goto(`${href}/care`)
+  await expect(page.locator('.care-card')).toContainText('Stone Skin, ceramic coating, since')
+  await expect(page.locator('.care-card')).toContainText('Never')
+})

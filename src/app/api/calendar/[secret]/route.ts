@@ -1,0 +1,33 @@
+import { createHash, timingSafeEqual } from 'node:crypto'
+import { database } from '@/data/connection'
+import { calendarSecret } from '@/data/queries/calendarSecret'
+import { shopCalendar } from '@/services/calendar'
+
+export const dynamic = 'force-dynamic'
+
+const digest = (text: string): Buffer => createHash('sha256').update(text).digest()
+
+/** The calendar at its address with a secret, for a calendar that subscribes to it. */
+export async function GET(
+  _: Request,
+  { params }: { params: Promise<{ secret: string }> },
+): Promise<Response> {
+  const asked = (await params).secret.replace(/\.ics$/, '')
+  const db = await database()
+  if (!timingSafeEqual(digest(asked), digest(await calendarSecret(db))))
+    return Response.json(
+      {
+        problems: [
+          {
+            path: 'secret',
+            found: 'another address',
+            mend: 'This address is not, or no longer, the calendar’s. Copy the present one from Due, Calendar.',
+          },
+        ],
+      },
+      { status: 404 },
+    )
+  return new Response(await shopCalendar(db, new Date()), {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },
+  })
+}

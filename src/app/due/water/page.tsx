@@ -1,0 +1,50 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { database } from '@/data/connection'
+import { readSettings } from '@/data/queries/settings'
+import { lastWaterReading } from '@/data/queries/water'
+import { listDue } from '@/services/dueList'
+import { DueRows } from '@/ui/due/DueRows'
+import { WaterForm } from '@/ui/due/WaterForm'
+import { formatDay } from '@/ui/format/format'
+import { askTdsMeter, keepWater, putOff, tickOff } from '../actions'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'Water' }
+
+export default async function WaterPage() {
+  const db = await database()
+  const now = new Date()
+  const [{ filter }, last, due] = await Promise.all([
+    readSettings(db),
+    lastWaterReading(db),
+    listDue(db, now),
+  ])
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>Water without spots</h1>
+          <p className="lead-text">
+            {filter
+              ? `${filter.resinLitres} l of resin against ${filter.hardnessPpm} ppm; about ${filter.litresPerVisit} l a visit.`
+              : 'Say in the settings how much resin the filter holds and how hard the water is.'}{' '}
+            <Link href="/due">All that is due</Link>
+          </p>
+        </div>
+      </header>
+      <DueRows items={due.filter(({ kind }) => kind === 'resin')} now={now} actions={{ putOff, tickOff }} />
+      <section className="month-head" aria-labelledby="reading">
+        <div className="section-head">
+          <h2 id="reading">A reading</h2>
+        </div>
+        {last && (
+          <p className="mt-2 mb-0">
+            {formatDay(last.at, now)}: {last.beforePpm} ppm before, {last.afterPpm} ppm behind the filter.
+          </p>
+        )}
+        <WaterForm ask={askTdsMeter} keep={keepWater} />
+      </section>
+    </>
+  )
+}

@@ -1,0 +1,33 @@
+import { layerId } from '@/core/protection/setFacts'
+import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
+import { cureEnds } from './cure'
+import type { DueItem } from './dueItem'
+import type { DueContext, DueSet } from './dueSet'
+
+/** Layers that still cure: until then nothing wet. */
+export function cureDue(set: DueSet, { now }: DueContext): DueItem[] {
+  const curing = set.facts.layers
+    .filter(({ endedAt }) => endedAt === null)
+    .map((layer) => ({
+      layer,
+      until: cureEnds(layer, set.cureUntil.get(layerId(set.facts.id, layer)) ?? null),
+    }))
+    .filter(({ until }) => until > now)
+  const byKind = new Map<ProtectionKind, (typeof curing)[number]>()
+  for (const one of curing) {
+    const known = byKind.get(one.layer.kind)
+    if (!known || one.until > known.until) byKind.set(one.layer.kind, one)
+  }
+  return [...byKind.values()].map(({ layer, until }) => ({
+    key: `cureOver ${set.facts.id} ${layer.kind} ${layer.appliedAt.getTime()}`,
+    kind: 'cureOver',
+    wheelSetId: set.facts.id,
+    what: `${layer.productName} has cured`,
+    why: `Nothing wet on it before: a ${protectionFacts[layer.kind].name} cures ${protectionFacts[layer.kind].cureHours} h, unless its label says longer.`,
+    at: until,
+    band: null,
+    sureness: 'sure',
+    remedy: { kind: 'none' },
+    canBeDone: false,
+  }))
+}

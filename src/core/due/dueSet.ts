@@ -1,0 +1,35 @@
+import type { SetForecast } from '@/core/protection/setForecast'
+import type { SetFacts } from '@/core/protection/setFacts'
+import type { ServiceId } from '@/core/services/service'
+import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { VehicleKind } from '@/core/wheel/position'
+
+/** A fitting of wheels, after which nuts are checked. */
+export interface Fitting {
+  readonly at: Date
+  /** Where the person gave it, N·m. */
+  readonly torqueNewtonMetres: number | null
+}
+
+/** What is known of a set when its due things are worked out. */
+export interface DueSet {
+  readonly facts: SetFacts
+  readonly forecast: SetForecast
+  readonly vehicleId: string
+  readonly vehicleKind: VehicleKind
+  /** On the vehicle, as far as is known. */
+  readonly isMounted: boolean
+  /** When a layer on it may be wetted, where a person said so: by kind and day. */
+  readonly cureUntil: ReadonlyMap<string, Date>
+  readonly lastVisits: ReadonlyMap<ServiceId, Date>
+  readonly firstVisitAt: Date | null
+  readonly lastVisitAt: Date | null
+  readonly lastFitting: Fitting | null
+  readonly kilometresPerWeek: number
+}
+
+/** What every kind of due thing is worked out with. */
+export interface DueContext {
+  readonly now: Date
+  readonly own: OwnEstimates
+}

@@ -1,0 +1,138 @@
+import { estimate } from '@/core/estimates/houseEstimates'
+import { addDays, type DueItem, type DueMarks } from './dueItem'
+import type { DueContext } from './dueSet'
+
+export interface DueTool {
+  readonly id: string
+  readonly name: string
+  readonly state: 'clean' | 'dropped' | 'worn'
+}
+
+/** Tools that want washing out or replacing. */
+export function toolDue(tools: readonly DueTool[], { now }: DueContext): DueItem[] {
+  return tools
+    .filter(({ state }) => state !== 'clean')
+    .map(({ id, name, state }) => ({
+      key: `tool ${id} ${state}`,
+      kind: 'tool',
+      wheelSetId: null,
+      what: state === 'worn' ? `Replace ${name}` : `Wash ${name} out`,
+      why:
+        state === 'worn'
+          ? 'Worn bristles mark a finish and clean badly.'
+          : 'It was dropped: grit in it scratches. Wash it out and look through it before it touches a wheel.',
+      at: now,
+      band: null,
+      sureness: 'sure',
+      remedy: { kind: 'place', place: 'tools' },
+      canBeDone: false,
+    }))
+}
+
+export interface DueBottle {
+  readonly id: string
+  readonly productName: string
+  readonly mixedAt: Date
+}
+
+/** Mixed bottles that lose their bite. */
+export function bottleDue(bottles: readonly DueBottle[], { own }: DueContext): DueItem[] {
+  const days = estimate('mixedBottleDays', own)
+  return bottles.map(({ id, productName, mixedAt }) => ({
+    key: `bottle ${id}`,
+    kind: 'bottle',
+    wheelSetId: null,
+    what: `Mix ${productName} anew`,
+    why: `Thinned product settles and loses its bite after about ${days} days.`,
+    at: addDays(mixedAt, days),
+    band: null,
+    sureness: 'likely',
+    remedy: { kind: 'place', place: 'bottles' },
+    canBeDone: false,
+  }))
+}
+
+/** The deionising filter, and what has gone through it. */
+export interface DueFilter {
+  readonly resinLitres: number
+  readonly hardnessPpm: number
+  readonly litresPerVisit: number
+  /** When it was last filled, as far as is known. */
+  readonly filledAt: Date | null
+  readonly visitsSinceFilled: number
+  /** Visits a day of late. */
+  readonly visitsPerDay: number
+  /** Dissolved solids behind the filter, as last read since it was filled. */
+  readonly lastAfterPpm: { readonly at: Date; readonly ppm: number } | null
+}
+
+/** Water from here on leaves spots. House estimate. */
+const spentPpm = 10
+const farthestDays = 730
+
+/**
+ * Resin of the deionising filter: litres it treats = resin litres × grams a litre holds / hardness in grams a litre.
+ */
+export function resinDue(filter: DueFilter | null, { now, own }: DueContext): DueItem[] {
+  if (!filter) return []
+  const { filledAt } = filter
+  const treats =
+    (filter.resinLitres * estimate('resinGramsPerLitre', own) * 1000) / Math.max(1, filter.hardnessPpm)
+  // Nobody knows what went through before it was first said to be filled.
+  const used = filledAt === null ? 0 : filter.visitsSinceFilled * filter.litresPerVisit
+  const perDay = filter.visitsPerDay * filter.litresPerVisit
+  const reading =
+    filter.lastAfterPpm && (!filledAt || filter.lastAfterPpm.at > filledAt) ? filter.lastAfterPpm : null
+  const isSpent = reading !== null && reading.ppm >= spentPpm
+  const days = perDay > 0 ? Math.min(farthestDays, Math.max(0, treats - used) / perDay) : farthestDays
+  return [
+    {
+      key: 'resin',
+      kind: 'resin',
+      wheelSetId: null,
+      what: 'Change the resin of the deionising filter',
+      why: isSpent
+        ? `${reading.ppm} ppm came through at the last reading; from ${spentPpm} ppm on water leaves spots.`
+        : filledAt === null
+          ? `Say that it is done when you fill it, and it is counted from then on: about ${Math.round(treats)} l for ${filter.resinLitres} l of resin at ${filter.hardnessPpm} ppm.`
+          : `${Math.round(used)} of about ${Math.round(treats)} l have gone through: ${filter.resinLitres} l of resin at ${filter.hardnessPpm} ppm.`,
+      at: isSpent ? now : addDays(now, days),
+      band: isSpent ? null : { from: addDays(now, days * 0.7), until: addDays(now, days * 1.4) },
+      sureness: isSpent ? 'sure' : reading ? 'likely' : 'guess',
+      remedy: { kind: 'place', place: 'water' },
+      canBeDone: true,
+    },
+  ]
+}
+
+export interface Reminder {
+  readonly id: string
+  readonly wheelSetId: string | null
+  readonly about: string
+  readonly dueOn: Date
+  readonly repeatDays: number | null
+}
+
+/** What a person wants to be reminded of. */
+export function reminderDue(reminders: readonly Reminder[], marks: DueMarks): DueItem[] {
+  return reminders.flatMap(({ id, wheelSetId, about, dueOn, repeatDays }): DueItem[] => {
+    const key = `reminder ${id}`
+    const done = marks.get(key)?.doneAt ?? null
+    if (done && repeatDays === null) return []
+    const next = done && repeatDays !== null ? addDays(done, repeatDays) : dueOn
+    return [
+      {
+        key,
+        kind: 'reminder',
+        wheelSetId,
+        what: about,
+        why: repeatDays === null ? 'Your own reminder.' : `Your own reminder, every ${repeatDays} days.`,
+        at: next > dueOn ? next : dueOn,
+        band: null,
+        sureness: 'sure',
+        remedy: { kind: 'none' },
+        canBeDone: true,
+      },
+    ]
+  })
+}

@@ -1,0 +1,42 @@
+import { estimate } from '@/core/estimates/houseEstimates'
+import { addDays, type DueItem, type DueMarks } from './dueItem'
+import type { DueContext, DueSet } from './dueSet'
+
+/** Where nobody drives, or nobody says so, days. House estimate. */
+const longestDays = 14
+/** Later it has been done long ago, or nobody minds. */
+const forgottenDays = 120
+
+/** Nuts are checked again once the wheels have settled: by the odometer where it is read, else by days of usual driving. */
+export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext): DueItem[] {
+  const { lastFitting: fitting, facts } = set
+  if (!fitting || !set.isMounted) return []
+  const key = `torqueCheck ${facts.id} ${fitting.at.getTime()}`
+  if (marks.get(key)?.doneAt || now > addDays(fitting.at, forgottenDays)) return []
+  const [from, until] = [estimate('torqueFirstKilometres', own), estimate('torqueLastKilometres', own)]
+  const reached = (kilometres: number): Date => {
+    const before = [...facts.readings].reverse().find(({ at }) => at <= fitting.at)
+    const later = facts.readings.find(
+      (reading) => reading.at > fitting.at && before && reading.kilometres - before.kilometres >= kilometres,
+    )
+    const days = set.kilometresPerWeek > 0 ? (kilometres * 7) / set.kilometresPerWeek : longestDays
+    const usual = addDays(fitting.at, Math.min(longestDays, days))
+    return later && later.at < usual ? later.at : usual
+  }
+  const figure =
+    fitting.torqueNewtonMetres === null ? 'the maker’s figure' : `${fitting.torqueNewtonMetres} N·m`
+  return [
+    {
+      key,
+      kind: 'torqueCheck',
+      wheelSetId: facts.id,
+      what: `Check the nuts again, ${figure}`,
+      why: `The wheels were fitted; nuts settle within ${from} to ${until} km. Use a torque wrench on cold wheels, and the vehicle’s own figure where it differs.`,
+      at: reached(from),
+      band: { from: reached(from), until: reached(until) },
+      sureness: 'sure',
+      remedy: { kind: 'none' },
+      canBeDone: true,
+    },
+  ]
+}

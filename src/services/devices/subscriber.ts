@@ -1,0 +1,53 @@
+import ICAL from 'ical.js'
+import { fail, succeed, type Result } from '@/core/result'
+
+/** What a calendar that subscribed has got. */
+export interface SubscribedEvent {
+  readonly uid: string
+  readonly summary: string
+  readonly description: string
+  readonly start: Date
+  readonly allDay: boolean
+  readonly alarms: number
+}
+
+const patienceMilliseconds = 5000
+
+/** Reads a calendar's text with a library that did not write it. */
+export function readCalendar(text: string): SubscribedEvent[] {
+  const calendar = new ICAL.Component(ICAL.parse(text))
+  return calendar.getAllSubcomponents('vevent').map((component): SubscribedEvent => {
+    const event = new ICAL.Event(component)
+    return {
+      uid: event.uid,
+      summary: event.summary,
+      description: event.description,
+      start: event.startDate.toJSDate(),
+      allDay: event.startDate.isDate,
+      alarms: component.getAllSubcomponents('valarm').length,
+    }
+  })
+}
+
+/** The simulated subscriber: fetches an address as a calendar program would, and shows what it got. */
+export async function subscribe(address: string): Promise<Result<readonly SubscribedEvent[]>> {
+  try {
+    const response = await fetch(address, {
+      signal: AbortSignal.timeout(patienceMilliseconds),
+      cache: 'no-store',
+    })
+    if (!response.ok)
+      return fail({
+        path: 'calendar',
+        found: `status ${response.status}`,
+        mend: 'The address does not answer with a calendar. Copy the present one again.',
+      })
+    return succeed(readCalendar(await response.text()))
+  } catch {
+    return fail({
+      path: 'calendar',
+      found: 'nothing readable',
+      mend: 'The simulated calendar could not read the address; try again.',
+    })
+  }
+}

@@ -1,0 +1,45 @@
+import { fail, succeed, type Result } from '@/core/result'
+import type { Database } from '@/data/database'
+import { mark } from '@/data/queries/dueMarks'
+import { addLayer } from '@/data/queries/protection'
+import { listDue, type NamedDue } from './dueList'
+
+const gone = (key: string) =>
+  fail({ path: 'key', found: key, mend: 'This is not due any more; load the page again.' })
+
+async function find(database: Database, key: string, now: Date): Promise<NamedDue | undefined> {
+  return (await listDue(database, now)).find((item) => item.key === key)
+}
+
+/** Puts a due thing off until a day. */
+export async function snooze(database: Database, key: string, until: Date, now: Date): Promise<Result<null>> {
+  const item = await find(database, key, now)
+  if (!item) return gone(key)
+  if (until <= now)
+    return fail({ path: 'until', found: until.toISOString(), mend: 'Put it off until a day to come.' })
+  await mark(database, key, item.wheelSetId, { snoozedUntil: until, doneAt: null })
+  return succeed(null)
+}
+
+/**
+ * Marks a due thing as done. A protection that was put on again starts anew, as a layer of its own; everything else remembers the day.
+ */
+export async function markDone(database: Database, key: string, now: Date): Promise<Result<null>> {
+  const item = await find(database, key, now)
+  if (!item?.canBeDone) return gone(key)
+  const { again, wheelSetId } = item
+  if (!again || wheelSetId === null) {
+    await mark(database, key, wheelSetId, { snoozedUntil: null, doneAt: now })
+    return succeed(null)
+  }
+  await database.transaction(async (transaction) => {
+    for (const position of again.positions)
+      await addLayer(
+        transaction,
+        wheelSetId,
+        { position, kind: again.protection, productName: again.productName, appliedAt: now },
+        null,
+      )
+  })
+  return succeed(null)
+}

@@ -1,0 +1,73 @@
+import { fail, succeed, type Result } from '@/core/result'
+import type { LayerInput, RenewalInput } from '@/contracts/protection'
+import type { Database } from '@/data/database'
+import { addLayer, addWheelRenewal, endAll, hasLayer } from '@/data/queries/protection'
+import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+
+function check(
+  set: WheelSet | null,
+  wheelSetId: string,
+  positions: readonly string[],
+  at: Date,
+  now: Date,
+): Result<null> {
+  if (!set)
+    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const missing = positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
+  if (missing)
+    return fail({
+      path: 'positions',
+      found: missing,
+      mend: 'This set has no such wheel; choose one of its own.',
+    })
+  return at > now
+    ? fail({
+        path: 'at',
+        found: at.toISOString(),
+        mend: 'Give a time that has been; what is not on yet wears nothing.',
+      })
+    : succeed(null)
+}
+
+/** Enters protection that was put on outside a visit, here or elsewhere. All wheels or none. */
+export function putLayerOn(
+  database: Database,
+  wheelSetId: string,
+  input: LayerInput,
+  now: Date,
+): Promise<Result<null>> {
+  return database.transaction(async (transaction) => {
+    const at = input.at ?? now
+    const checked = check(await findWheelSet(transaction, wheelSetId), wheelSetId, input.positions, at, now)
+    if (!checked.ok) return checked
+    if (input.cureUntil && input.cureUntil < at)
+      return fail({
+        path: 'cureUntil',
+        found: input.cureUntil.toISOString(),
+        mend: 'It cannot cure before it was put on.',
+      })
+    for (const position of input.positions) {
+      const layer = { ...input, position, appliedAt: at }
+      if (!(await hasLayer(transaction, wheelSetId, layer)))
+        await addLayer(transaction, wheelSetId, layer, null)
+    }
+    return succeed(null)
+  })
+}
+
+/** Wheels that are new or were repainted have nothing on them that was on before. */
+export function renewWheels(
+  database: Database,
+  wheelSetId: string,
+  input: RenewalInput,
+  now: Date,
+): Promise<Result<null>> {
+  return database.transaction(async (transaction) => {
+    const at = input.at ?? now
+    const checked = check(await findWheelSet(transaction, wheelSetId), wheelSetId, input.positions, at, now)
+    if (!checked.ok) return checked
+    await addWheelRenewal(transaction, wheelSetId, input.kind, input.positions, at)
+    await endAll(transaction, wheelSetId, input.positions, at)
+    return succeed(null)
+  })
+}

@@ -1,0 +1,57 @@
+import { fail, succeed, type Result } from '@/core/result'
+import { saidOfLook, type LookEffect } from '@/core/due/lookEffect'
+import { beads } from '@/core/protection/kinds'
+import type { LookInput } from '@/contracts/protection'
+import type { Database } from '@/data/database'
+import { addLook } from '@/data/queries/looks'
+import { findWheelSet } from '@/data/queries/wheelSets'
+import { protectionRoom } from './protectionRoom'
+
+/** Keeps a look at some wheels of a set, and says what it moved. */
+export async function recordLook(
+  database: Database,
+  wheelSetId: string,
+  input: LookInput,
+  now: Date,
+): Promise<Result<readonly LookEffect[]>> {
+  const set = await findWheelSet(database, wheelSetId)
+  if (!set)
+    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const at = input.at ?? now
+  if (at > now)
+    return fail({
+      path: 'at',
+      found: at.toISOString(),
+      mend: 'Give a time that has been; it is a look, not a guess.',
+    })
+  const missing = input.positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
+  if (missing)
+    return fail({
+      path: 'positions',
+      found: missing,
+      mend: 'This set has no such wheel; choose one of its own.',
+    })
+  const before = await protectionRoom(database, now)
+  const facts = before.facts.get(wheelSetId)
+  const isOn = facts?.layers.some(
+    (layer) =>
+      beads(layer.kind) &&
+      layer.appliedAt <= at &&
+      layer.positions.some((position) => input.positions.includes(position)),
+  )
+  if (!isOn)
+    return fail({
+      path: 'positions',
+      found: input.positions.join(', '),
+      mend: 'No protection is on record there at that time. Enter first what was put on and when, then the look.',
+    })
+  await addLook(database, wheelSetId, { ...input, id: input.requestId, at })
+  const after = await protectionRoom(database, now)
+  return succeed(
+    saidOfLook(
+      before.forecasts.get(wheelSetId),
+      after.forecasts.get(wheelSetId),
+      after.facts.get(wheelSetId),
+    ),
+  )
+}

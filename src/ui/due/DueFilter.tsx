@@ -1,0 +1,55 @@
+import { dueKindNames, dueKinds, surenesses } from '@/core/due/dueItem'
+
+/** How the due list is asked for; stands in the address, so that it can be kept. */
+export interface DueQuery {
+  readonly q: string
+  readonly kind: string
+  readonly sure: string
+  readonly by: 'time' | 'vehicle'
+}
+
+const sureNames = { sure: 'sure', likely: 'likely', guess: 'guesses' }
+
+/** Narrows the list by vehicle, kind and how sure it is; works without scripts. */
+export function DueFilter({ query }: { readonly query: DueQuery }) {
+  return (
+    <form className="due-filter" action="/due">
+      <label>
+        <span>Vehicle</span>
+        <input className="form-control" type="search" name="q" defaultValue={query.q} maxLength={80} />
+      </label>
+      <label>
+        <span>What</span>
+        <select className="form-select" name="kind" defaultValue={query.kind}>
+          <option value="">everything</option>
+          {dueKinds.map((kind) => (
+            <option key={kind} value={kind}>
+              {dueKindNames[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span>How sure</span>
+        <select className="form-select" name="sure" defaultValue={query.sure}>
+          <option value="">all</option>
+          {surenesses.map((sure) => (
+            <option key={sure} value={sure}>
+              {sureNames[sure]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span>Order</span>
+        <select className="form-select" name="by" defaultValue={query.by}>
+          <option value="time">by time</option>
+          <option value="vehicle">by vehicle</option>
+        </select>
+      </label>
+      <button type="submit" className="btn btn-outline-secondary">
+        Show
+      </button>
+    </form>
+  )
+}

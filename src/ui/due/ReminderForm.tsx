@@ -1,0 +1,66 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
+
+interface ReminderFormProps {
+  readonly wheelSetId: string | null
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** A reminder of one's own: what, when, and whether it comes round. */
+export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
+  const [about, setAbout] = useState('')
+  const [dueOn, setDueOn] = useState('')
+  const [repeat, setRepeat] = useState('')
+  const [requestId, setRequestId] = useState(newId)
+  const { problems, busy, send } = useSending()
+  return (
+    <form
+      className="reminder-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () =>
+            keep({ requestId, wheelSetId, about, dueOn, repeatDays: repeat === '' ? null : Number(repeat) }),
+          () => {
+            setAbout('')
+            setRequestId(newId())
+          },
+        )
+      }}
+    >
+      <Form.Group controlId="reminder-about">
+        <Form.Label>Remind me of</Form.Label>
+        <Form.Control
+          value={about}
+          maxLength={120}
+          required
+          onChange={(event) => setAbout(event.target.value)}
+        />
+      </Form.Group>
+      <Form.Group controlId="reminder-day">
+        <Form.Label>On</Form.Label>
+        <Form.Control type="date" value={dueOn} required onChange={(event) => setDueOn(event.target.value)} />
+      </Form.Group>
+      <Form.Group controlId="reminder-repeat">
+        <Form.Label>Again every (days)</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          value={repeat}
+          placeholder="once"
+          onChange={(event) => setRepeat(event.target.value)}
+        />
+      </Form.Group>
+      <Button type="submit" variant="outline-secondary" disabled={busy}>
+        Keep
+      </Button>
+      <ProblemAlert problems={problems} />
+    </form>
+  )
+}

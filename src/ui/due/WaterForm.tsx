@@ -1,0 +1,78 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem, Result } from '@/core/result'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+
+interface WaterFormProps {
+  readonly ask: () => Promise<
+    Result<{ readonly beforePpm: number; readonly afterPpm: number; readonly isSimulated: boolean }>
+  >
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** Dissolved solids before and behind the filter: off the meter, or typed. */
+export function WaterForm({ ask, keep }: WaterFormProps) {
+  const [before, setBefore] = useState('')
+  const [after, setAfter] = useState('')
+  const [said, setSaid] = useState('')
+  const { problems, busy, setProblems, send } = useSending()
+  return (
+    <form
+      className="reminder-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () => keep({ beforePpm: Number(before), afterPpm: Number(after) }),
+          () => setSaid('Kept.'),
+        )
+      }}
+    >
+      <Button
+        variant="outline-secondary"
+        disabled={busy}
+        onClick={() =>
+          send(async () => {
+            const reading = await ask()
+            if (!reading.ok) return { problems: reading.problems }
+            setBefore(String(reading.value.beforePpm))
+            setAfter(String(reading.value.afterPpm))
+            setSaid(reading.value.isSimulated ? 'Read off the simulated meter.' : 'Read off the meter.')
+            setProblems([])
+            return { problems: [] }
+          })
+        }
+      >
+        Read the meter
+      </Button>
+      <Form.Group controlId="before-ppm">
+        <Form.Label>Before the filter, ppm</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          required
+          value={before}
+          onChange={(event) => setBefore(event.target.value)}
+        />
+      </Form.Group>
+      <Form.Group controlId="after-ppm">
+        <Form.Label>Behind it, ppm</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          required
+          value={after}
+          onChange={(event) => setAfter(event.target.value)}
+        />
+      </Form.Group>
+      <Button type="submit" disabled={busy}>
+        Keep
+      </Button>
+      <span role="status" className="soft">
+        {said}
+      </span>
+      <ProblemAlert problems={problems} />
+    </form>
+  )
+}

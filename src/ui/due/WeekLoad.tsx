@@ -1,0 +1,38 @@
+import { format, isSameDay } from 'date-fns'
+import { formatDuration } from '../format/format'
+
+interface WeekLoadProps {
+  readonly days: readonly {
+    readonly day: Date
+    readonly plannedMinutes: number
+    readonly dueMinutes: number
+  }[]
+}
+
+/** A day of work, minutes; the bars are drawn against it. */
+const fullDay = 480
+const tallest = 58
+
+/** The minutes of the coming days: planned below, what falls due above. */
+export function WeekLoad({ days }: WeekLoadProps) {
+  const most = Math.max(fullDay, ...days.map(({ plannedMinutes, dueMinutes }) => plannedMinutes + dueMinutes))
+  const height = (minutes: number): string => `${(minutes / most) * tallest}px`
+  return (
+    <div className="week-load" role="img" aria-label={days.map(dayWords).join('; ')}>
+      {days.map((load) => (
+        <div key={load.day.getTime()} aria-hidden>
+          <span className="number">
+            {load.plannedMinutes + load.dueMinutes > 0 &&
+              formatDuration((load.plannedMinutes + load.dueMinutes) * 60)}
+          </span>
+          <i className="is-due" style={{ height: height(load.dueMinutes) }} />
+          <i style={{ height: height(load.plannedMinutes) }} />
+          {isSameDay(load.day, new Date()) ? 'today' : format(load.day, 'EEE')}
+        </div>
+      ))}
+    </div>
+  )
+}
+
+const dayWords = ({ day, plannedMinutes, dueMinutes }: WeekLoadProps['days'][number]): string =>
+  `${format(day, 'EEEE')}: ${plannedMinutes} min planned, ${dueMinutes} min due`

@@ -1,0 +1,191 @@
+'use client'
+
+import Link from 'next/link'
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import type { LookEffect } from '@/core/due/lookEffect'
+import type { LookGrade } from '@/core/protection/record'
+import type { Problem } from '@/core/result'
+import { axleOf, positionShortNames, type Position } from '@/core/wheel/position'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
+import { BeadPicture } from './BeadPicture'
+import { LookEffects } from './LookEffects'
+import { beadNames, lookGrades, releaseNames, slicknessNames } from './lookWords'
+
+interface LookFormProps {
+  readonly positions: readonly Position[]
+  /** Whether a reviving wash was what the look is for. */
+  readonly afterReviving: boolean
+  readonly doneHref: string
+  readonly keep: (
+    input: unknown,
+  ) => Promise<{ readonly problems: readonly Problem[]; readonly value?: readonly LookEffect[] }>
+}
+
+interface SenseProps {
+  readonly label: string
+  readonly names: Record<LookGrade, string>
+  readonly value: LookGrade | null
+  readonly onChange: (value: LookGrade | null) => void
+}
+
+/** One more thing that can be told, by word; may be left out. */
+function Sense({ label, names, value, onChange }: SenseProps) {
+  return (
+    <fieldset className="look-sense">
+      <legend>{label}</legend>
+      <div className="chips">
+        {lookGrades.map((grade) => (
+          <button
+            key={grade}
+            type="button"
+            className="chip"
+            aria-pressed={value === grade}
+            onClick={() => onChange(value === grade ? null : grade)}
+          >
+            {names[grade]}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  )
+}
+
+/** Wheels a look is at: an axle, or all. */
+function scopesOf(
+  positions: readonly Position[],
+): { readonly name: string; readonly at: readonly Position[] }[] {
+  const fronts = positions.filter((position) => axleOf(position) === 'front')
+  const rears = positions.filter((position) => axleOf(position) === 'rear')
+  const axles =
+    fronts.length > 0 && rears.length > 0
+      ? [
+          { name: 'Fronts', at: fronts },
+          { name: 'Rears', at: rears },
+        ]
+      : []
+  return [...axles, { name: 'All round', at: positions }]
+}
+
+/** A look in ten seconds: which wheels, how water beads; more only where somebody wants to. */
+export function LookForm({ positions, afterReviving: proposed, doneHref, keep }: LookFormProps) {
+  const scopes = scopesOf(positions)
+  const [at, setAt] = useState(scopes[0]?.at ?? positions)
+  const [afterReviving, setAfterReviving] = useState(proposed)
+  const [release, setRelease] = useState<LookGrade | null>(null)
+  const [slickness, setSlickness] = useState<LookGrade | null>(null)
+  const [gloss, setGloss] = useState('')
+  const [effects, setEffects] = useState<{
+    readonly grade: LookGrade
+    readonly all: readonly LookEffect[]
+  } | null>(null)
+  const [requestId, setRequestId] = useState(newId)
+  const { problems, busy, send } = useSending()
+  const look = (beading: LookGrade): void =>
+    send(async () => {
+      const answer = await keep({
+        requestId,
+        positions: at,
+        beading,
+        release,
+        slickness,
+        glossUnits: gloss === '' ? null : Number(gloss),
+        afterReviving,
+        at: new Date().toISOString(),
+      })
+      if (answer.problems.length === 0) {
+        setEffects({ grade: beading, all: answer.value ?? [] })
+        setRequestId(newId())
+      }
+      return answer
+    })
+  return (
+    <section className="look-form" aria-label="A look">
+      <div className="chips" role="group" aria-label="Which wheels">
+        {scopes.map((scope) => (
+          <button
+            key={scope.name}
+            type="button"
+            className="chip"
+            aria-pressed={scope.at.join() === at.join()}
+            onClick={() => setAt(scope.at)}
+          >
+            {scope.name}
+          </button>
+        ))}
+      </div>
+      <div className="chips" role="group" aria-label="When">
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={!afterReviving}
+          onClick={() => setAfterReviving(false)}
+        >
+          As it came
+        </button>
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={afterReviving}
+          onClick={() => setAfterReviving(true)}
+        >
+          After a reviving wash
+        </button>
+      </div>
+      <p className="look-ask">Rinse with clear water. What does it do?</p>
+      <div className="look-grades">
+        {lookGrades.map((grade) => (
+          <button
+            key={grade}
+            type="button"
+            className="look-grade"
+            aria-pressed={effects?.grade === grade}
+            disabled={busy}
+            onClick={() => look(grade)}
+          >
+            <BeadPicture grade={grade} />
+            <b>{beadNames[grade]}</b>
+          </button>
+        ))}
+      </div>
+      <ProblemAlert problems={problems} />
+      {effects && <LookEffects effects={effects.all} />}
+      <details>
+        <summary>One wheel alone, or more to say</summary>
+        <div className="chips mt-2" role="group" aria-label="One wheel">
+          {positions.map((position) => (
+            <button
+              key={position}
+              type="button"
+              className="chip"
+              aria-pressed={at.length === 1 && at[0] === position}
+              onClick={() => setAt([position])}
+            >
+              {positionShortNames[position]}
+            </button>
+          ))}
+        </div>
+        <Sense label="Dirt in the first rinse" names={releaseNames} value={release} onChange={setRelease} />
+        <Sense label="To a clean finger" names={slicknessNames} value={slickness} onChange={setSlickness} />
+        <Form.Group controlId="gloss" className="look-gloss">
+          <Form.Label>Gloss meter, units at 60°</Form.Label>
+          <Form.Control
+            inputMode="decimal"
+            value={gloss}
+            onChange={(event) => setGloss(event.target.value)}
+          />
+          <Form.Text>Kept beside the look; it moves no date.</Form.Text>
+        </Form.Group>
+      </details>
+      {effects && (
+        <p>
+          <Link href={doneHref} className="btn btn-primary" prefetch={false}>
+            Finished
+          </Link>
+        </p>
+      )}
+    </section>
+  )
+}

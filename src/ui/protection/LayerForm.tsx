@@ -1,0 +1,120 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { protectionFacts, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
+import type { Problem } from '@/core/result'
+import type { Position } from '@/core/wheel/position'
+import { localDay, instantOfDay } from '../form/dayInput'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
+import { WheelChips } from './WheelChips'
+
+interface LayerFormProps {
+  readonly positions: readonly Position[]
+  /** Products of the shop by kind, to choose from; others can be typed. */
+  readonly known: readonly { readonly kind: ProtectionKind; readonly name: string }[]
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** Protection that was put on outside a visit: here, or by somebody else. */
+export function LayerForm({ positions, known, keep }: LayerFormProps) {
+  const [at, setAt] = useState<readonly Position[]>(positions)
+  const [kind, setKind] = useState<ProtectionKind>('ceramicCoating')
+  const [productName, setProductName] = useState('')
+  const [day, setDay] = useState(() => localDay(new Date()))
+  const [coats, setCoats] = useState('1')
+  const [appliedBy, setAppliedBy] = useState('')
+  const [cureUntil, setCureUntil] = useState('')
+  const [requestId, setRequestId] = useState(newId)
+  const { problems, busy, send } = useSending()
+  return (
+    <form
+      className="field-grid"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () =>
+            keep({
+              requestId,
+              positions: at,
+              kind,
+              productName,
+              at: instantOfDay(day),
+              coats: Number(coats),
+              appliedBy,
+              cureUntil: cureUntil === '' ? null : new Date(cureUntil).toISOString(),
+            }),
+          () => {
+            setProductName('')
+            setRequestId(newId())
+          },
+        )
+      }}
+    >
+      <div className="is-wide">
+        <WheelChips positions={positions} chosen={at} onChange={setAt} />
+      </div>
+      <Form.Group controlId="layer-kind">
+        <Form.Label>Kind</Form.Label>
+        <Form.Select value={kind} onChange={(event) => setKind(event.target.value as ProtectionKind)}>
+          {protectionKinds.map((one) => (
+            <option key={one} value={one}>
+              {protectionFacts[one].name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="layer-product">
+        <Form.Label>Product</Form.Label>
+        <Form.Control
+          value={productName}
+          required
+          maxLength={80}
+          list="known-products"
+          onChange={(event) => setProductName(event.target.value)}
+        />
+        <datalist id="known-products">
+          {known
+            .filter((one) => one.kind === kind)
+            .map(({ name }) => (
+              <option key={name} value={name} />
+            ))}
+        </datalist>
+      </Form.Group>
+      <Form.Group controlId="layer-day">
+        <Form.Label>Put on</Form.Label>
+        <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
+      </Form.Group>
+      <Form.Group controlId="layer-coats">
+        <Form.Label>Coats</Form.Label>
+        <Form.Control inputMode="numeric" value={coats} onChange={(event) => setCoats(event.target.value)} />
+      </Form.Group>
+      <Form.Group controlId="layer-by">
+        <Form.Label>By whom</Form.Label>
+        <Form.Control
+          value={appliedBy}
+          maxLength={80}
+          placeholder="us, or somebody else"
+          onChange={(event) => setAppliedBy(event.target.value)}
+        />
+      </Form.Group>
+      <Form.Group controlId="layer-cure">
+        <Form.Label>Cures until, by its label</Form.Label>
+        <Form.Control
+          type="datetime-local"
+          value={cureUntil}
+          onChange={(event) => setCureUntil(event.target.value)}
+        />
+      </Form.Group>
+      <div className="is-wide">
+        <Button type="submit" variant="outline-secondary" disabled={busy}>
+          Enter it
+        </Button>
+        <ProblemAlert problems={problems} />
+      </div>
+    </form>
+  )
+}

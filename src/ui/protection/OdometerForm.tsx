@@ -1,0 +1,44 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+
+interface OdometerFormProps {
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** One reading of the odometer. */
+export function OdometerForm({ keep }: OdometerFormProps) {
+  const [kilometres, setKilometres] = useState('')
+  const { problems, busy, send } = useSending()
+  return (
+    <form
+      className="reminder-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () => keep({ kilometres: Number(kilometres.replace(/\s/g, '')), at: new Date().toISOString() }),
+          () => setKilometres(''),
+        )
+      }}
+    >
+      <Form.Group controlId="odometer">
+        <Form.Label>Odometer, km</Form.Label>
+        <Form.Control
+          inputMode="numeric"
+          value={kilometres}
+          required
+          onChange={(event) => setKilometres(event.target.value)}
+        />
+      </Form.Group>
+      <Button type="submit" variant="outline-secondary" disabled={busy}>
+        Keep
+      </Button>
+      <ProblemAlert problems={problems} />
+    </form>
+  )
+}

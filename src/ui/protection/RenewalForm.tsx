@@ -1,0 +1,62 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import type { Position } from '@/core/wheel/position'
+import { instantOfDay, localDay } from '../form/dayInput'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
+import { WheelChips } from './WheelChips'
+
+interface RenewalFormProps {
+  readonly positions: readonly Position[]
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+/** Wheels that are new or were repainted: what was on them is on record, and gone. */
+export function RenewalForm({ positions, keep }: RenewalFormProps) {
+  const [at, setAt] = useState<readonly Position[]>(positions)
+  const [kind, setKind] = useState<'new' | 'repainted'>('repainted')
+  const [day, setDay] = useState(() => localDay(new Date()))
+  const [requestId, setRequestId] = useState(newId)
+  const { problems, busy, send } = useSending()
+  return (
+    <form
+      className="field-grid"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () => keep({ requestId, positions: at, kind, at: instantOfDay(day) }),
+          () => setRequestId(newId()),
+        )
+      }}
+    >
+      <div className="is-wide">
+        <WheelChips positions={positions} chosen={at} onChange={setAt} />
+      </div>
+      <Form.Group controlId="renewal-kind">
+        <Form.Label>They are</Form.Label>
+        <Form.Select
+          value={kind}
+          onChange={(event) => setKind(event.target.value === 'new' ? 'new' : 'repainted')}
+        >
+          <option value="repainted">repainted</option>
+          <option value="new">new</option>
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="renewal-day">
+        <Form.Label>Since</Form.Label>
+        <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
+      </Form.Group>
+      <div className="is-wide">
+        <Button type="submit" variant="outline-secondary" disabled={busy}>
+          End what was on them
+        </Button>
+        <ProblemAlert problems={problems} />
+      </div>
+    </form>
+  )
+}

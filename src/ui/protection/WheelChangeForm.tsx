@@ -1,0 +1,135 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Problem } from '@/core/result'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+import { newId } from '../newId'
+
+interface WheelChangeFormProps {
+  readonly sets: readonly { readonly id: string; readonly name: string }[]
+  /** The set that is on; null: none, or nobody knows. */
+  readonly mountedSetId: string | null
+  readonly lastStoredWhere: string
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+}
+
+const numberOrNull = (text: string): number | null =>
+  text.trim() === '' ? null : Number(text.replace(',', '.'))
+
+/** Which set goes on: one tap chooses it, one keeps it. Everything else may be left out. */
+export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: WheelChangeFormProps) {
+  const others = sets.filter(({ id }) => id !== mountedSetId)
+  const [chosen, setChosen] = useState<string | null>(others.length === 1 ? (others[0]?.id ?? null) : null)
+  const [storedWhere, setStoredWhere] = useState(lastStoredWhere)
+  const [day, setDay] = useState('')
+  const [kilometres, setKilometres] = useState('')
+  const [torque, setTorque] = useState('')
+  const [dateCode, setDateCode] = useState('')
+  const [tread, setTread] = useState('')
+  const [requestId, setRequestId] = useState(newId)
+  const { problems, busy, send } = useSending()
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () =>
+            keep({
+              requestId,
+              mountedSetId: chosen,
+              at: (day === '' ? new Date() : new Date(day)).toISOString(),
+              storedWhere,
+              torqueNewtonMetres: numberOrNull(torque),
+              kilometres: numberOrNull(kilometres),
+              dateCode,
+              treadMillimetres: numberOrNull(tread),
+            }),
+          () => setRequestId(newId()),
+        )
+      }}
+    >
+      <div className="change-sets" role="group" aria-label="Which set goes on">
+        {sets.map(({ id, name }) => (
+          <button
+            key={id}
+            type="button"
+            className="change-set"
+            aria-pressed={chosen === id}
+            disabled={id === mountedSetId}
+            onClick={() => setChosen(id)}
+          >
+            <b>{name}</b>
+            <span>{id === mountedSetId ? 'is on' : chosen === id ? 'goes on' : 'in storage'}</span>
+          </button>
+        ))}
+        {mountedSetId !== null && (
+          <button
+            type="button"
+            className="change-set"
+            aria-pressed={chosen === null}
+            onClick={() => setChosen(null)}
+          >
+            <b>None</b>
+            <span>all to storage</span>
+          </button>
+        )}
+      </div>
+      <Button type="submit" variant="primary" disabled={busy || chosen === mountedSetId}>
+        Change wheels
+      </Button>
+      <ProblemAlert problems={problems} />
+      <div className="field-grid">
+        <Form.Group controlId="change-where">
+          <Form.Label>What comes off is stored</Form.Label>
+          <Form.Control
+            value={storedWhere}
+            maxLength={80}
+            placeholder="rack, shelf, at the owner’s"
+            onChange={(event) => setStoredWhere(event.target.value)}
+          />
+        </Form.Group>
+        <Form.Group controlId="change-day">
+          <Form.Label>When, if not now</Form.Label>
+          <Form.Control type="datetime-local" value={day} onChange={(event) => setDay(event.target.value)} />
+        </Form.Group>
+        <Form.Group controlId="change-torque">
+          <Form.Label>Nuts tightened to, N·m</Form.Label>
+          <Form.Control
+            inputMode="decimal"
+            value={torque}
+            onChange={(event) => setTorque(event.target.value)}
+          />
+          <Form.Text>By the vehicle’s own figure; stands at the re-check.</Form.Text>
+        </Form.Group>
+        <Form.Group controlId="change-kilometres">
+          <Form.Label>Odometer, km</Form.Label>
+          <Form.Control
+            inputMode="numeric"
+            value={kilometres}
+            onChange={(event) => setKilometres(event.target.value)}
+          />
+        </Form.Group>
+        <Form.Group controlId="change-code">
+          <Form.Label>Date code of the tyres that go on</Form.Label>
+          <Form.Control
+            value={dateCode}
+            maxLength={20}
+            placeholder="2423"
+            onChange={(event) => setDateCode(event.target.value)}
+          />
+        </Form.Group>
+        <Form.Group controlId="change-tread">
+          <Form.Label>Their tread, mm</Form.Label>
+          <Form.Control
+            inputMode="decimal"
+            value={tread}
+            onChange={(event) => setTread(event.target.value)}
+          />
+        </Form.Group>
+      </div>
+    </form>
+  )
+}

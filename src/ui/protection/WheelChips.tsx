@@ -1,0 +1,32 @@
+'use client'
+
+import { positionShortNames, type Position } from '@/core/wheel/position'
+
+interface WheelChipsProps {
+  readonly positions: readonly Position[]
+  readonly chosen: readonly Position[]
+  readonly onChange: (chosen: readonly Position[]) => void
+}
+
+/** Which wheels something is about. */
+export function WheelChips({ positions, chosen, onChange }: WheelChipsProps) {
+  return (
+    <div className="chips" role="group" aria-label="Which wheels">
+      {positions.map((position) => (
+        <button
+          key={position}
+          type="button"
+          className="chip"
+          aria-pressed={chosen.includes(position)}
+          onClick={() =>
+            onChange(
+              positions.filter((one) => (one === position ? !chosen.includes(one) : chosen.includes(one))),
+            )
+          }
+        >
+          {positionShortNames[position]}
+        </button>
+      ))}
+    </div>
+  )
+}

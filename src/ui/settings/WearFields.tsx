@@ -1,0 +1,93 @@
+import Form from 'react-bootstrap/Form'
+import { saltLevels, type SaltLevel } from '@/core/protection/houseWear'
+
+/** What protection and water depend on where the shop stands, as a form holds it. */
+export interface WearSettings {
+  /** 1 to 12; empty: as usual on this half of the globe. */
+  readonly winterMonths: readonly number[]
+  readonly salt: SaltLevel
+  /** Of the deionising filter; all empty: none. */
+  readonly filter: {
+    readonly resinLitres: string
+    readonly hardnessPpm: string
+    readonly litresPerVisit: string
+  }
+}
+
+interface WearFieldsProps {
+  readonly value: WearSettings
+  readonly onChange: (value: WearSettings) => void
+  readonly mendOf: (path: string) => string | undefined
+}
+
+const monthNames = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+const saltNames = { few: 'seldom', usual: 'as usual', much: 'for weeks, or a coast road' }
+const filterFields = [
+  { key: 'resinLitres', label: 'Resin in the filter, l' },
+  { key: 'hardnessPpm', label: 'Hardness of the water, ppm' },
+  { key: 'litresPerVisit', label: 'Filtered water a visit, l' },
+] as const
+
+/** Paths of the fields, for problems that are shown at them. */
+export const wearFieldPaths = filterFields.map(({ key }) => `filter.${key}`)
+
+/** Winter months, salt, and the deionising filter. */
+export function WearFields({ value, onChange, mendOf }: WearFieldsProps) {
+  const toggled = (month: number): number[] =>
+    value.winterMonths.includes(month)
+      ? value.winterMonths.filter((one) => one !== month)
+      : [...value.winterMonths, month].sort((a, b) => a - b)
+  return (
+    <section aria-labelledby="wear-settings">
+      <div className="section-head">
+        <h2 id="wear-settings">Winter and water</h2>
+      </div>
+      <div className="field-grid">
+        <fieldset className="is-wide">
+          <legend className="form-label">Winter months; none chosen: as usual here</legend>
+          <div className="chips">
+            {monthNames.map((name, index) => (
+              <button
+                key={name}
+                type="button"
+                className="chip"
+                aria-pressed={value.winterMonths.includes(index + 1)}
+                onClick={() => onChange({ ...value, winterMonths: toggled(index + 1) })}
+              >
+                {name}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+        <Form.Group controlId="salt">
+          <Form.Label>Salt on the roads</Form.Label>
+          <Form.Select
+            value={value.salt}
+            onChange={(event) => onChange({ ...value, salt: event.target.value as SaltLevel })}
+          >
+            {saltLevels.map((salt) => (
+              <option key={salt} value={salt}>
+                {saltNames[salt]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {filterFields.map(({ key, label }) => (
+          <Form.Group key={key} controlId={`filter-${key}`}>
+            <Form.Label>{label}</Form.Label>
+            <Form.Control
+              inputMode="decimal"
+              value={value.filter[key]}
+              placeholder={key === 'litresPerVisit' ? '15' : 'no filter'}
+              isInvalid={mendOf(`filter.${key}`) !== undefined}
+              onChange={(event) =>
+                onChange({ ...value, filter: { ...value.filter, [key]: event.target.value } })
+              }
+            />
+            <Form.Control.Feedback type="invalid">{mendOf(`filter.${key}`)}</Form.Control.Feedback>
+          </Form.Group>
+        ))}
+      </div>
+    </section>
+  )
+}
