@@ -115,8 +115,9 @@ test('a job gets its hour; the simulated calendar gets it, and a new address shu
   page,
   request,
 }) => {
-  await page.goto('/')
-  await page.locator('.job-row h3 a').first().click()
+  await openSet(page, 'Iverna')
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
   await page.getByLabel('Planned for').fill('2099-05-04T10:30')
   await page.getByRole('button', { name: 'Keep the hour' }).click()
   await expect(page.getByText('It stands in Today and in the calendar.')).toBeVisible()

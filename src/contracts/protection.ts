@@ -3,7 +3,7 @@ import { protectionKinds } from '@/core/protection/kinds'
 import { positions } from '@/core/wheel/position'
 import { list, numberFrom, oneOf, requestId, shortText, wholeNumberFrom } from './fields'
 
-const grade = v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (nothing left) to 4 (like new).')
+export const lookGrade = v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (nothing left) to 4 (like new).')
 /** An instant a person gave; what is in times to come is refused where it is written. */
 const instant = v.pipe(
   v.string(),
@@ -23,9 +23,9 @@ export const lookInput = v.strictObject({
   requestId,
   positions: wheels,
   at: v.optional(instant),
-  beading: grade,
-  release: v.optional(v.nullable(grade), null),
-  slickness: v.optional(v.nullable(grade), null),
+  beading: lookGrade,
+  release: v.optional(v.nullable(lookGrade), null),
+  slickness: v.optional(v.nullable(lookGrade), null),
   glossUnits: v.optional(v.nullable(numberFrom(0, 2000, 'gloss units')), null),
   afterReviving: v.boolean(),
 })

@@ -4,6 +4,7 @@ import { runEventKinds } from '@/core/run/runEvent'
 import { soils } from '@/core/soils/soil'
 import { zones } from '@/core/wheel/zone'
 import { list, oneOf, requestId, shortText } from './fields'
+import { lookGrade } from './protection'
 
 /** What was found to have stayed, and where. */
 export const stayedEntry = v.strictObject({ zone: oneOf(zones), soil: oneOf(soils) })
@@ -29,6 +30,7 @@ export const answerInput = v.variant(
           everySpotOnce,
         ),
       ),
+      beading: v.optional(lookGrade),
     }),
     v.strictObject({
       question: v.literal('testSpot'),

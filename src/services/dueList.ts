@@ -10,7 +10,7 @@ import { isStoredAt } from '@/core/protection/wheelChange'
 import { axleOf, type Position } from '@/core/wheel/position'
 import type { Database } from '@/data/database'
 import { listFullBottles } from '@/data/queries/bottles'
-import { countVisits, fittingsBySet, toldCures, visitsBySet } from '@/data/queries/dueFacts'
+import { countVisits, type ToldCure } from '@/data/queries/dueFacts'
 import { listMarks, listReminders } from '@/data/queries/dueMarks'
 import type { NamedSetFacts } from '@/data/queries/setFacts'
 import { readSettings } from '@/data/queries/settings'
@@ -34,31 +34,18 @@ function isMounted({ id, changes, isOnlySet, season }: NamedSetFacts, isWinter: 
   return season === null || (season === 'winter') === isWinter
 }
 
-/** Everything known of all sets that their due things are worked out from. */
-async function dueSets(database: Database, room: ProtectionRoom, now: Date): Promise<DueSet[]> {
-  const [visits, fittings, cures] = await Promise.all([
-    visitsBySet(database),
-    fittingsBySet(database),
-    toldCures(database),
-  ])
-  const cureOf = new Map<string, Map<string, Date>>()
-  for (const one of cures) {
-    const layer = {
-      axle: axleOf(one.position as Position),
-      kind: one.kind as ProtectionKind,
-      appliedAt: one.appliedAt,
-      productName: one.productName,
-    }
-    const own = cureOf.get(one.wheelSetId) ?? new Map<string, Date>()
-    own.set(layerId(one.wheelSetId, layer), one.until)
-    cureOf.set(one.wheelSetId, own)
-  }
+/** Cures that a person gave, by layer as the forecast names them. */
+const curesByLayer = (wheelSetId: string, cures: readonly ToldCure[]): Map<string, Date> =>
+  new Map(cures.map((one) => [layerId(wheelSetId, { ...one, axle: axleOf(one.position) }), one.until]))
+
+/** Everything known of some sets that their due things are worked out from. */
+function dueSets(room: ProtectionRoom, now: Date, isAsked: (facts: NamedSetFacts) => boolean): DueSet[] {
   const isWinter = room.following.seasons.isWinter(now.getTime())
-  return [...room.facts.values()].flatMap((facts): DueSet[] => {
+  return [...room.facts.values()].filter(isAsked).flatMap((facts): DueSet[] => {
     const forecast = room.forecasts.get(facts.id)
     if (!forecast) return []
     const { kilometresPerWeek, driven } = drivenBy(facts.told, facts.readings)
-    const own = visits.get(facts.id)
+    const { visits = null, fitting = null, cures = [] } = room.dueFacts.get(facts.id) ?? {}
     return [
       {
         facts,
@@ -66,11 +53,11 @@ async function dueSets(database: Database, room: ProtectionRoom, now: Date): Pro
         vehicleId: facts.vehicleId,
         vehicleKind: facts.vehicleKind,
         isMounted: isMounted(facts, isWinter, now),
-        cureUntil: cureOf.get(facts.id) ?? new Map(),
-        lastVisits: own?.byService ?? new Map(),
-        firstVisitAt: own?.firstAt ?? null,
-        lastVisitAt: own?.lastAt ?? null,
-        lastFitting: fittings.get(facts.id) ?? null,
+        cureUntil: curesByLayer(facts.id, cures),
+        lastVisits: visits?.byService ?? new Map(),
+        firstVisitAt: visits?.firstAt ?? null,
+        lastVisitAt: visits?.lastAt ?? null,
+        lastFitting: fitting,
         kilometresPerWeek: driven.at(-1)?.kilometresPerWeek ?? kilometresPerWeek,
       },
     ]
@@ -114,12 +101,10 @@ export async function listOpenAndPutAway(
     listMarks(database),
     listReminders(database),
   ])
-  const sets = await dueSets(database, room, now)
   const vehicleId = wheelSetId === null ? null : room.facts.get(wheelSetId)?.vehicleId
-  const isAsked = (set: DueSet): boolean => wheelSetId === null || set.vehicleId === vehicleId
   const ofShop = wheelSetId === null
   const shop: DueShop = {
-    sets: sets.filter(isAsked),
+    sets: dueSets(room, now, (facts) => wheelSetId === null || facts.vehicleId === vehicleId),
     tools: ofShop ? await listTools(database) : [],
     bottles: ofShop ? await listFullBottles(database) : [],
     filter: ofShop
@@ -174,12 +159,9 @@ export async function liveProtection(
   const facts = room.facts.get(wheelSetId)
   if (!facts) return []
   const told = new Map(
-    (await toldCures(database))
-      .filter((one) => one.wheelSetId === wheelSetId)
-      .map((one) => [
-        `${one.position} ${productId({ kind: one.kind as ProtectionKind, productName: one.productName })} ${one.appliedAt.getTime()}`,
-        one.until,
-      ]),
+    room.dueFacts
+      .get(wheelSetId)
+      ?.cures.map((one) => [`${one.position} ${productId(one)} ${one.appliedAt.getTime()}`, one.until]),
   )
   const forecasts = new Map(room.forecasts.get(wheelSetId)?.layers.map((layer) => [layer.id, layer]) ?? [])
   return facts.layers

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
 import { replay } from '@/core/run/runState'
 import { jobOutcome, type JobOutcome, type ProductUse } from '@/core/seen/jobOutcome'
@@ -7,6 +8,7 @@ import { jobOf } from '@/contracts/jobFile'
 import type { Database, Queryable } from '@/data/database'
 import { emptyOpenPack, takeFromStock } from '@/data/queries/cabinet'
 import { findJob, listRunEvents, markFinished } from '@/data/queries/jobs'
+import { addLook } from '@/data/queries/looks'
 import { addLayer, endStripped } from '@/data/queries/protection'
 import { rememberTestSpots } from '@/data/queries/testSpots'
 import { addVisit } from '@/data/queries/visits'
@@ -93,6 +95,17 @@ export function finishJob(
     for (const { id, concentrateMillilitres } of products)
       await takeFromStock(transaction, id, concentrateMillilitres)
     for (const { productId, isEmptied } of told) if (isEmptied) await emptyOpenPack(transaction, productId)
+    for (const { position, at, grade } of outcome.beadings)
+      await addLook(transaction, wheelSetId, {
+        id: randomUUID(),
+        positions: [position],
+        at,
+        beading: grade,
+        release: null,
+        slickness: null,
+        glossUnits: null,
+        afterReviving: outcome.wash.reviving,
+      })
     if (outcome.stripped.length > 0) await endStripped(transaction, wheelSetId, outcome.stripped, now)
     for (const { corner, kind, productName } of outcome.applied)
       await addLayer(

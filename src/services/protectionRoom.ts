@@ -9,6 +9,7 @@ import { setForecast, type SetForecast } from '@/core/protection/setForecast'
 import { winterMonths } from '@/core/soils/winter'
 import type { Settings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
+import { readDueFacts, type DueFacts } from '@/data/queries/dueFacts'
 import { changedSets, readSetFacts, type NamedSetFacts } from '@/data/queries/setFacts'
 import { readSettings } from '@/data/queries/settings'
 
@@ -17,6 +18,7 @@ export interface ProtectionRoom {
   readonly following: Following
   readonly products: readonly WornProduct[]
   readonly facts: ReadonlyMap<string, NamedSetFacts>
+  readonly dueFacts: ReadonlyMap<string, DueFacts>
   readonly followed: ReadonlyMap<string, FollowedSet>
   readonly learnt: Start
   readonly calibration: Calibration
@@ -52,7 +54,7 @@ function productsOf(facts: Iterable<NamedSetFacts>): WornProduct[] {
 
 /** Follows what changed, learns from where it was, and forecasts the sets it moved. */
 function forecastAll(
-  base: Pick<Kept, 'key' | 'number' | 'facts' | 'followed'>,
+  base: Pick<Kept, 'key' | 'number' | 'facts' | 'dueFacts' | 'followed'>,
   settings: Settings,
   now: Date,
   before: Kept | null,
@@ -68,7 +70,7 @@ function forecastAll(
   const sets = [...followed.values()]
   const learnt = learnFrom(sets, products, following.estimates, before?.learnt)
   const calibration =
-    before?.calibration ??
+    (before?.key === base.key ? before.calibration : null) ??
     calibrate(
       sets.map(({ record }) => record),
       products,
@@ -89,29 +91,42 @@ function forecastAll(
   return { ...base, following, products, followed, learnt, calibration, forecasts }
 }
 
-async function fromNothing(database: Database, settings: Settings, key: string, now: Date): Promise<Kept> {
-  const { number } = await changedSets(database, -1)
-  const facts = new Map((await readSetFacts(database, null)).map((one) => [one.id, one]))
-  return forecastAll({ key, number, facts, followed: new Map() }, settings, now, null)
+interface Known extends Pick<Kept, 'number' | 'facts' | 'dueFacts'> {
+  /** Sets of which something has changed. */
+  readonly changed: readonly string[]
 }
 
-async function brought(database: Database, kept: Kept, settings: Settings, now: Date): Promise<Kept> {
-  const { ids, number } = await changedSets(database, kept.number)
-  if (ids.length === 0) return kept
-  const fresh = await readSetFacts(database, ids)
-  const facts = new Map(kept.facts)
+/** What is known of all sets: all of it read, or what has changed since. */
+async function knownOf(database: Database, kept: Kept | null): Promise<Known> {
+  const { ids, number } = await changedSets(database, kept?.number ?? -1)
+  if (kept && ids.length === 0) return { ...kept, changed: ids }
+  const which = kept ? ids : null
+  const [facts, dueFacts] = [new Map(kept?.facts), new Map(kept?.dueFacts)]
+  for (const id of ids) facts.delete(id)
+  for (const one of await readSetFacts(database, which)) facts.set(one.id, one)
+  for (const [id, one] of await readDueFacts(database, which)) dueFacts.set(id, one)
+  return { number, facts, dueFacts, changed: ids }
+}
+
+async function brought(
+  database: Database,
+  kept: Kept | null,
+  settings: Settings,
+  key: string,
+  now: Date,
+): Promise<Kept> {
+  const { changed, ...known } = await knownOf(database, kept)
+  // On another day everything is followed anew; what was learnt is where the next begins.
+  if (kept?.key !== key) return forecastAll({ ...known, key, followed: new Map() }, settings, now, kept)
+  if (changed.length === 0) return kept
   const followed = new Map(kept.followed)
-  for (const id of ids) {
-    facts.delete(id)
-    followed.delete(id)
-  }
-  for (const one of fresh) facts.set(one.id, one)
-  return forecastAll({ key: kept.key, number, facts, followed }, settings, now, kept)
+  for (const id of changed) followed.delete(id)
+  return forecastAll({ ...known, key, followed }, settings, now, kept)
 }
 
 /**
- * Everything that is forecast, as of now. The first call of a day reads and learns from all sets; after that only sets that have
- * changed are read, followed and learnt from anew. One call at a time.
+ * Everything that is forecast, as of now. The first call reads all sets; after that only those that have changed are read, and, but for
+ * the first call of a day, followed and learnt from anew. One call at a time.
  */
 export async function protectionRoom(database: Database, now: Date): Promise<ProtectionRoom> {
   const settings = await readSettings(database)
@@ -120,11 +135,7 @@ export async function protectionRoom(database: Database, now: Date): Promise<Pro
   const before = rooms.get(database)
   const next = (before ?? Promise.resolve(null))
     .catch(() => null)
-    .then((kept) =>
-      kept?.key === key
-        ? brought(database, kept, settings, until)
-        : fromNothing(database, settings, key, until),
-    )
+    .then((kept) => brought(database, kept, settings, key, until))
   rooms.set(database, next)
   return next
 }

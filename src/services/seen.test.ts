@@ -8,6 +8,8 @@ import { wheelSetInput } from '@/contracts/wheelSet'
 import { openInMemory, type Database } from '@/data/database'
 import { addProduct, listProducts } from '@/data/queries/cabinet'
 import { findJob, listRunEvents, storeRunEvents } from '@/data/queries/jobs'
+import { listLooks } from '@/data/queries/looks'
+import { addLayer } from '@/data/queries/protection'
 import { listTestSpots } from '@/data/queries/testSpots'
 import { listVisits } from '@/data/queries/visits'
 import { addWheelSet, findWheelSet } from '@/data/queries/wheelSets'
@@ -208,5 +210,27 @@ describe('the end of a job', () => {
     expect(visit?.products.find(({ name }) => name === spray.productName)?.concentrateMillilitres).toBe(77)
     const after = (await listProducts(database)).find(({ id }) => id === spray.productId)!.stockMillilitres
     expect(after).toBeCloseTo(before - 77, 6)
+  })
+
+  it('keeps how the rinse beaded on what was on, where somebody looked', async () => {
+    for (const position of corners)
+      await addLayer(database, wheelSetId, {
+        position, kind: 'spraySealant', productName: 'Rinse Glass', appliedAt: at(-40 * 86_400),
+      }) // prettier-ignore
+    const job = await planned()
+    let seconds = 10
+    for (const { id, asks, corner } of job.plan.steps) {
+      const answer: Answer | undefined =
+        asks === 'look'
+          ? { question: 'look', stayed: [], ...(corner === 'frontLeft' ? { beading: 1 } : {}) }
+          : undefined
+      await tell(job.id, id, (seconds += 10), answer)
+    }
+    expect(await finishJob(database, job.id, { result: 'clean', note: '' }, at(6000))).toMatchObject({
+      ok: true,
+    })
+    const isStripped = job.plan.stages.some(({ family }) => family === 'solvent')
+    expect(isStripped).toBe(false)
+    expect(await listLooks(database, wheelSetId)).toMatchObject([{ positions: ['frontLeft'], beading: 1 }])
   })
 })

@@ -1,11 +1,12 @@
 import { exp, log } from '@/core/quantity/steady'
 import { outlookOf, spreadOfUse, type LayerOutlook } from './outlook'
-import { followSet, type Followed, type Following, type SeenLook } from './followed'
+import { followSet, type Followed, type Following } from './followed'
 import { learnFrom } from './learn'
 import { noGrades } from './look'
 import type { SetRecord, WearEstimates, WornProduct } from './record'
 import { gradingOf, healthSlope, seenGrades } from './seenGrades'
 import { millisecondsPerDay } from './seasons'
+import type { SeenLook } from './sights'
 import { usedSlopes, wearingOf } from './used'
 
 /** How the shop's own past forecasts held. */
@@ -90,7 +91,13 @@ function forecastGrades(
   const { used } = usedSlopes(seen.wear, wearingOf(outlook.values))
   const own = estimates.lookSpread * grading.wider
   const ofUse = spread * widen * healthSlope(used)
-  seenGrades(seen, used, { ...grading, wider: 1 }, Math.sqrt(own * own + ofUse * ofUse), grades)
+  seenGrades(
+    seen.look.afterReviving ? 0 : seen.clog,
+    used,
+    { ...grading, wider: 1 },
+    Math.sqrt(own * own + ofUse * ofUse),
+    grades,
+  )
   return grades.likely
 }
 

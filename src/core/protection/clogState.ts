@@ -1,7 +1,8 @@
-import type { Followed, SeenLook } from './followed'
+import type { Followed } from './followed'
 import { gradeCount } from './look'
 import { healthLeft } from './seenGrades'
 import { millisecondsPerDay } from './seasons'
+import type { SeenLook } from './sights'
 import { usedBy, wearingOf } from './used'
 import type { LayerValues } from './unknowns'
 

@@ -1,6 +1,7 @@
 import { exp } from '@/core/quantity/steady'
 import type { Band } from './forecast'
 import { tenth } from './forecast'
+import { shopCovariance } from './information'
 import type { Learnt } from './learn'
 import { normalBelow } from './look'
 import type { KindLife, WearEstimates, WornProduct } from './record'
@@ -48,7 +49,7 @@ export function compareProducts(
 ): ComparedProduct[] {
   const at = (id: string): number => unknowns.productAt.get(id) ?? 0
   const value = (id: string): number => values.ofShop[at(id)] ?? 0
-  const variance = (one: string, other: string): number => covariance.shop.get(at(one), at(other))
+  const variance = (one: string, other: string): number => shopCovariance(covariance, at(one), at(other))
   const chance = (one: string, other: string): number => {
     const spread = Math.sqrt(
       Math.max(1e-9, variance(one, one) + variance(other, other) - 2 * variance(one, other)),

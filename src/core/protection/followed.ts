@@ -1,15 +1,8 @@
 import { clogAt } from './clog'
-import { exposureOf, setCourse, type Exposure, type SetCourse, type Wear } from './exposure'
+import { exposureOf, setCourse, type Exposure, type SetCourse } from './exposure'
 import type { Seasons } from './seasons'
-import type {
-  LookGrade,
-  SetRecord,
-  ShopRecord,
-  WearEstimates,
-  WornLayer,
-  WornLook,
-  WornProduct,
-} from './record'
+import { productSights, type ProductSights, type SeenLook } from './sights'
+import type { SetRecord, ShopRecord, WearEstimates, WornLayer, WornProduct } from './record'
 
 /** A layer with what has worked at it. */
 export interface Followed {
@@ -19,41 +12,12 @@ export interface Followed {
   readonly looks: readonly SeenLook[]
 }
 
-/** What of a look is told, how much wider it scatters than beading, and how much of it is news. House estimates. */
-const senses = [
-  { of: 'beading', wider: 1, news: 1 },
-  { of: 'release', wider: 1.3, news: 0.5 },
-  { of: 'slickness', wider: 1.5, news: 0.5 },
-] as const
-
-/** One thing that was graded at a look. */
-export interface Sensed {
-  readonly grade: LookGrade
-  readonly wider: number
-  readonly news: number
-}
-
-const sensedAt = (look: WornLook): Sensed[] =>
-  senses.flatMap(({ of, wider, news }) => {
-    const grade = look[of]
-    return grade === undefined ? [] : [{ grade, wider, news }]
-  })
-
-/** A look, and what was hidden at it. */
-export interface SeenLook {
-  readonly look: WornLook
-  /** What of it was told. */
-  readonly senses: readonly Sensed[]
-  /** What had worked at the layer by then. */
-  readonly wear: Wear
-  readonly clog: number
-}
-
 /** A set with all its layers that were looked at, or are still on. */
 export interface FollowedSet {
   readonly record: SetRecord
   readonly course: SetCourse
   readonly layers: readonly Followed[]
+  readonly seen: readonly ProductSights[]
 }
 
 /** What all sets of a shop are followed with. */
@@ -81,14 +45,13 @@ export function followSet(record: SetRecord, { now, estimates, seasons, products
         exposure,
         looks: [...looks].sort(byTime).map((look) => ({
           look,
-          senses: sensedAt(look),
           wear: exposure.wearAt(look.at.getTime()),
           clog: clogAt(look.at.getTime(), exposure.appliedAt, record.washes, seasons, estimates),
         })),
       },
     ]
   })
-  return { record, course, layers }
+  return { record, course, layers, seen: productSights(layers) }
 }
 
 /** A shop's record, set by set, with the washes in order of time. */

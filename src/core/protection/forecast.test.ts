@@ -7,7 +7,7 @@ import { courseOf, goneAt } from './course'
 import { followSet } from './followed'
 import { forecastingOf, forecastShop, type ShopForecast } from './forecast'
 import { learnFrom } from './learn'
-import { addGrades, noGrades, normalBelow } from './look'
+import { gradesOf, likelihoodOf, noGrades, normalBelow } from './look'
 import { outlookOf } from './outlook'
 import type { ShopRecord, WornLook } from './record'
 import { seasonsOf } from './seasons'
@@ -122,7 +122,7 @@ describe('its parts', () => {
   it('the grades of a look are likely in all to one, fall with health, and their slopes are those of small steps', () => {
     const graded = (shown: number, spread = 0.11) => {
       const grades = noGrades()
-      addGrades(grades, shown, spread, 1, 1)
+      gradesOf([{ shown, share: 1, slope: 1 }], spread, grades)
       return grades
     }
     const middle = (shown: number) => graded(shown).likely.reduce((sum, one, grade) => sum + one * grade, 0)
@@ -133,6 +133,7 @@ describe('its parts', () => {
       const small = 1e-4
       const [more, wider] = [graded(shown + small), graded(shown, 0.11 * (1 + small))]
       for (let grade = 0; grade < 5; grade += 1) {
+        expect(likelihoodOf(grade, [{ shown, share: 1, slope: 1 }], 0.11)).toBeCloseTo(likely[grade]!, 12)
         expect(byShown[grade]).toBeCloseTo((more.likely[grade]! - likely[grade]!) / small, 1)
         expect(bySpread[grade]).toBeCloseTo((wider.likely[grade]! - likely[grade]!) / small, 1)
       }

@@ -2,6 +2,7 @@ import { exp } from '@/core/quantity/steady'
 import { calibrate, type Calibration } from './calibrate'
 import { farthestDays } from './exposure'
 import { followSet, recordsOf, type Followed, type FollowedSet, type Following } from './followed'
+import { shopCovariance } from './information'
 import { learnFrom, type Learnt, type Start } from './learn'
 import { alongUse, outlookOf, spreadOfUse, type LayerOutlook } from './outlook'
 import type { ShopRecord, WearEstimates, WornProduct } from './record'
@@ -161,7 +162,7 @@ export function forecastProduct(
   { unknowns, values, covariance }: Learnt,
 ): ProductForecast {
   const at = unknowns.productAt.get(id) ?? 0
-  const spread = Math.sqrt(Math.max(0, covariance.shop.get(at, at)))
+  const spread = Math.sqrt(Math.max(0, shopCovariance(covariance, at, at)))
   const times = (spreads: number): number =>
     Math.round(exp((values.ofShop[at] ?? 0) + spreads * spread) * 1000) / 1000
   return { id, lifeMultiplier: { p10: times(-tenth), p50: times(0), p90: times(tenth) } }

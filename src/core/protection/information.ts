@@ -61,6 +61,10 @@ function inverseOwn(own: Float64Array, set: number): readonly [number, number, n
   return [c / determinant, -b / determinant, a / determinant]
 }
 
+/** A set's own block: first, mixed, second. */
+export const ownBlock = ({ own }: Pick<Covariance, 'own'>, set: number): Float64Array =>
+  own.slice(set * ownSize, (set + 1) * ownSize)
+
 /** What the sets are worth to the shop's unknowns, for every set two rows: the inverse of its block times what lies between. */
 function leaning({ own, between }: Information, count: number): Float64Array {
   const rows = new Float64Array(between.length)
@@ -80,8 +84,15 @@ function leaning({ own, between }: Information, count: number): Float64Array {
 export interface Covariance {
   readonly own: Float64Array
   readonly leaning: Float64Array
-  readonly shop: Matrix
+  /** Square, row by row. */
+  readonly shop: Float64Array
+  /** Unknowns of the shop. */
+  readonly count: number
 }
+
+/** How two unknowns of the shop hang together. */
+export const shopCovariance = ({ shop, count }: Covariance, one: number, other: number): number =>
+  shop[one * count + other] ?? 0
 
 /** Takes the sets out of the shop's information (Schur complement). */
 function reduced({ between, shop }: Information, leanings: Float64Array): Matrix {
@@ -130,52 +141,57 @@ export function solve(
 }
 
 export function covarianceOf(information: Information): Covariance {
-  const leanings = leaning(information, information.shop.rows)
+  const count = information.shop.rows
+  const leanings = leaning(information, count)
   const left = new CholeskyDecomposition(reduced(information, leanings))
-  return {
-    own: information.own,
-    leaning: leanings,
-    shop: left.solve(Matrix.eye(information.shop.rows)),
+  const shop = Float64Array.from(left.solve(Matrix.eye(count)).to1DArray())
+  return { own: information.own, leaning: leanings, shop, count }
+}
+
+/** How one of a set's unknowns hangs together with one of the shop's, by what it leans on; turned round in sign. */
+function leansOn({ leaning: leanings, shop, count }: Covariance, row: number, column: number): number {
+  let sum = 0
+  for (let i = 0; i < count; i += 1) {
+    const lean = leanings[row * count + i] ?? 0
+    if (lean !== 0) sum += lean * (shop[i * count + column] ?? 0)
   }
+  return sum
+}
+
+/** What two unknowns of a set share by leaning on the same of the shop. */
+function sharedLean(covariance: Covariance, one: number, other: number): number {
+  const { leaning: leanings, count } = covariance
+  let sum = 0
+  for (let i = 0; i < count; i += 1) {
+    const lean = leanings[other * count + i] ?? 0
+    if (lean !== 0) sum += lean * leansOn(covariance, one, i)
+  }
+  return sum
+}
+
+/** The variance of one unknown of a set. */
+export function ownVariance(covariance: Covariance, row: number): number {
+  const [a, , c] = inverseOwn(covariance.own, Math.floor(row / ofSet))
+  return (row % ofSet === 0 ? a : c) + sharedLean(covariance, row, row)
 }
 
 /**
  * How a set's two unknowns and some of the shop's hang together, in this order.
  * @param spots unknowns of the shop
  */
-export function covarianceAt(
-  { own, leaning: leanings, shop }: Covariance,
-  set: number,
-  spots: readonly number[],
-): number[][] {
-  const count = shop.rows
-  const [a, b, c] = inverseOwn(own, set)
-  /** A set's row times the covariance of the shop. */
-  const rows = [0, 1].map((row) => {
-    const first = (set * ofSet + row) * count
-    return Array.from({ length: count }, (_, column) => {
-      let sum = 0
-      for (let i = 0; i < count; i += 1) {
-        const lean = leanings[first + i] ?? 0
-        if (lean !== 0) sum += lean * shop.get(i, column)
-      }
-      return sum
-    })
-  })
-  const among = (one: number, two: number): number => {
-    const first = (set * ofSet + two) * count
-    return (rows[one] ?? []).reduce((sum, value, i) => sum + value * (leanings[first + i] ?? 0), 0)
-  }
-  const ofSets = [
-    [a + among(0, 0), b + among(0, 1), ...spots.map((spot) => -(rows[0]?.[spot] ?? 0))],
-    [b + among(1, 0), c + among(1, 1), ...spots.map((spot) => -(rows[1]?.[spot] ?? 0))],
-  ]
+export function covarianceAt(covariance: Covariance, set: number, spots: readonly number[]): number[][] {
+  const [a, b, c] = inverseOwn(covariance.own, set)
+  const [first, second] = [set * ofSet, set * ofSet + 1]
+  const mixed = b + sharedLean(covariance, first, second)
+  const ofFirst = spots.map((spot) => -leansOn(covariance, first, spot))
+  const ofSecond = spots.map((spot) => -leansOn(covariance, second, spot))
   return [
-    ...ofSets,
-    ...spots.map((spot) => [
-      -(rows[0]?.[spot] ?? 0),
-      -(rows[1]?.[spot] ?? 0),
-      ...spots.map((other) => shop.get(spot, other)),
+    [a + sharedLean(covariance, first, first), mixed, ...ofFirst],
+    [mixed, c + sharedLean(covariance, second, second), ...ofSecond],
+    ...spots.map((spot, place) => [
+      ofFirst[place] ?? 0,
+      ofSecond[place] ?? 0,
+      ...spots.map((other) => shopCovariance(covariance, spot, other)),
     ]),
   ]
 }

@@ -1,4 +1,11 @@
-import { addInformation, covarianceAt, covarianceOf, priorInformation, solve } from './information'
+import {
+  addInformation,
+  covarianceOf,
+  ownVariance,
+  priorInformation,
+  shopCovariance,
+  solve,
+} from './information'
 import type { Covariance, Information } from './information'
 import { ofSet, unknownsOf, type Unknowns, type Values } from './unknowns'
 import type { FollowedSet } from './followed'
@@ -16,7 +23,9 @@ export interface Learnt {
 
 const mostTurns = 30
 /** Values are found to so little, natural logarithm; less well where they only tell what is worth learning. */
-const nearEnough = { open: { sets: 0.04, shop: 0.01 }, held: { sets: 0.006, shop: 0.001 } } as const
+const nearEnough = { open: { sets: 0.08, shop: 0.05 }, held: { sets: 0.006, shop: 0.003 } } as const
+/** Where only a little was added to what was learnt, nobody sees the difference of so many times more. */
+const addedNear = 2
 
 /** What the looks at each set told last. */
 export type ToldBefore = ReadonlyMap<FollowedSet, Told>
@@ -56,7 +65,8 @@ function gather(
   return { slopeOfSets, slopeOfShop, information, told }
 }
 
-interface LearntWith extends Learnt {
+/** With what the looks at each set told last. */
+export interface LearntWith extends Learnt {
   readonly told: ToldBefore
 }
 
@@ -99,11 +109,11 @@ function withoutUntold({ unknowns, values, covariance }: Learnt, looks: number):
     ...unknowns,
     setWeights: unknowns.setWeights.map((weight, at) => {
       if (at % ofSet === 0) return weight
-      const variance = covarianceAt(covariance, Math.floor(at / ofSet), [])[1]?.[1] ?? 0
-      return isTold(values.ofSets[at] ?? 0, variance) ? weight : held
+      return isTold(values.ofSets[at] ?? 0, ownVariance(covariance, at)) ? weight : held
     }),
     shopWeights: unknowns.shopWeights.map((weight, at) =>
-      at < products || (looks >= fewestLooks && isTold(values.ofShop[at] ?? 0, covariance.shop.get(at, at)))
+      at < products ||
+      (looks >= fewestLooks && isTold(values.ofShop[at] ?? 0, shopCovariance(covariance, at, at)))
         ? weight
         : held,
     ),
@@ -181,6 +191,22 @@ export function learnFrom(
   )
   const looks = sets.reduce((sum, { record }) => sum + record.looks.length, 0)
   const left = withoutUntold(open, looks)
-  const held = known ? startOf(left, known.held) : heldFrom(open.values, left)
-  return { open, held: learnWith(sets, left, estimates, held, known?.held.told ?? untold, nearEnough.held) }
+  const held = heldFrom(open.values, left)
+  // A part of the shop knows of its products and ways; of the other sets only what was just found.
+  const begin = start
+    ? startOf(left, start.held)
+    : known
+      ? { ...held, ofShop: startOf(left, known.held).ofShop }
+      : held
+  return {
+    open,
+    held: learnWith(
+      sets,
+      left,
+      estimates,
+      begin,
+      start?.held.told ?? open.told,
+      start ? { ...nearEnough.held, shop: addedNear * nearEnough.held.shop } : nearEnough.held,
+    ),
+  }
 }

@@ -38,11 +38,10 @@ function nextEdgeFactor(steepness: number): number {
   return lastFactor
 }
 
-/** How likely each grade is, and how that grows with what shows and with the logarithm of the spread. */
+/** How likely each grade is, and how that grows with what shows, with the share used, and with the logarithm of the spread. */
 export interface Grades {
   readonly likely: Float64Array
   readonly byShown: Float64Array
-  /** As by what shows, times what the caller weighs it with. */
   readonly byUsed: Float64Array
   readonly bySpread: Float64Array
 }
@@ -54,40 +53,80 @@ export const noGrades = (): Grades => ({
   bySpread: new Float64Array(gradeCount),
 })
 
-/**
- * Adds a share of how likely each grade of a look is, from flat to like new, where so much of a layer shows.
- * @param shown health that is not clogged, 0 to 1
- * @param spread of a look, as a share of health
- * @param slope how what shows grows with the share used
- */
-export function addGrades(grades: Grades, shown: number, spread: number, share: number, slope: number): void {
-  const { likely, byShown, byUsed, bySpread } = grades
-  const steepness = likeNormal / spread
+const edgeCount = gradeCount - 1
+/** Share of looks below each edge, and how it grows; laid out like the grades. */
+const atEdges = { below: new Float64Array(edgeCount), byShown: new Float64Array(edgeCount), byUsed: new Float64Array(edgeCount), bySpread: new Float64Array(edgeCount) } // prettier-ignore
+
+/** What shows of a layer in one of the ways it may be clogged. */
+export interface Showing {
+  /** Health that is not clogged, 0 to 1. */
+  readonly shown: number
+  /** How likely this way is. */
+  readonly share: number
+  /** How what shows grows with the share used. */
+  readonly slope: number
+}
+
+function addEdges({ shown, share, slope }: Showing, steepness: number, nextEdge: number): void {
   // The edges stand evenly, so one exponential does for all of them.
   let above = exp((shown - firstEdge) * steepness)
-  const nextEdge = nextEdgeFactor(steepness)
-  const whole = share * (1 - slip)
-  const least = (share * slip) / gradeCount
-  let last = 0
-  let lastSteep = 0
-  let lastWide = 0
-  for (let grade = 0; grade < gradeCount; grade += 1) {
-    let below = 1
-    let steep = 0
-    let wide = 0
-    if (grade < gradeCount - 1) {
-      below = 1 / (1 + above)
-      steep = -steepness * below * (1 - below)
-      wide = (firstEdge + grade * edgeStep - shown) * steep
-      above *= nextEdge
-    }
-    const moved = whole * (steep - lastSteep)
-    likely[grade] = (likely[grade] ?? 0) + Math.max(0, below - last) * whole + least
-    byShown[grade] = (byShown[grade] ?? 0) + moved
-    byUsed[grade] = (byUsed[grade] ?? 0) + moved * slope
-    bySpread[grade] = (bySpread[grade] ?? 0) + whole * (wide - lastWide)
-    last = below
-    lastSteep = steep
-    lastWide = wide
+  for (let edge = 0; edge < edgeCount; edge += 1) {
+    const below = 1 / (1 + above)
+    const steep = -share * steepness * below * (1 - below)
+    atEdges.below[edge] = (atEdges.below[edge] ?? 0) + share * below
+    atEdges.byShown[edge] = (atEdges.byShown[edge] ?? 0) + steep
+    atEdges.byUsed[edge] = (atEdges.byUsed[edge] ?? 0) + steep * slope
+    atEdges.bySpread[edge] = (atEdges.bySpread[edge] ?? 0) + (firstEdge + edge * edgeStep - shown) * steep
+    above *= nextEdge
   }
+}
+
+/**
+ * How likely each grade of a look is, from flat to like new.
+ * @param showing ways in which the layer may show, their shares adding up to 1
+ * @param spread of a look, as a share of health
+ * @param grades written over
+ */
+export function gradesOf(showing: readonly Showing[], spread: number, grades: Grades): void {
+  const steepness = likeNormal / spread
+  const nextEdge = nextEdgeFactor(steepness)
+  atEdges.below.fill(0)
+  atEdges.byShown.fill(0)
+  atEdges.byUsed.fill(0)
+  atEdges.bySpread.fill(0)
+  for (const one of showing) addEdges(one, steepness, nextEdge)
+  let below = 0
+  let byShown = 0
+  let byUsed = 0
+  let bySpread = 0
+  for (let grade = 0; grade < gradeCount; grade += 1) {
+    // Everything is below the last grade's end, whatever shows.
+    const isLast = grade === edgeCount
+    const nextBelow = isLast ? 1 : (atEdges.below[grade] ?? 0)
+    const nextByShown = isLast ? 0 : (atEdges.byShown[grade] ?? 0)
+    const nextByUsed = isLast ? 0 : (atEdges.byUsed[grade] ?? 0)
+    const nextBySpread = isLast ? 0 : (atEdges.bySpread[grade] ?? 0)
+    grades.likely[grade] = Math.max(0, nextBelow - below) * (1 - slip) + slip / gradeCount
+    grades.byShown[grade] = (nextByShown - byShown) * (1 - slip)
+    grades.byUsed[grade] = (nextByUsed - byUsed) * (1 - slip)
+    grades.bySpread[grade] = (nextBySpread - bySpread) * (1 - slip)
+    below = nextBelow
+    byShown = nextByShown
+    byUsed = nextByUsed
+    bySpread = nextBySpread
+  }
+}
+
+/** How likely one grade is; as by `gradesOf`, and much quicker. */
+export function likelihoodOf(grade: number, showing: readonly Showing[], spread: number): number {
+  const steepness = likeNormal / spread
+  const nextEdge = nextEdgeFactor(steepness)
+  let likely = 0
+  for (const { shown, share } of showing) {
+    const above = exp((shown - firstEdge - (grade - 1) * edgeStep) * steepness)
+    const from = grade === 0 ? 0 : 1 / (1 + above)
+    const to = grade === edgeCount ? 1 : 1 / (1 + above * nextEdge)
+    likely += share * Math.max(0, to - from)
+  }
+  return likely * (1 - slip) + slip / gradeCount
 }

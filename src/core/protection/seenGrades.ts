@@ -1,6 +1,6 @@
 import { exp } from '@/core/quantity/steady'
-import { addGrades, type Grades } from './look'
-import type { SeenLook } from './followed'
+import { gradesOf, likelihoodOf, type Grades, type Showing } from './look'
+import type { LookGrade } from './record'
 import type { LayerValues } from './unknowns'
 
 /** Clogging differs from car to car by about this, up and down. House estimates. */
@@ -39,6 +39,38 @@ export const gradingOf = ({ kindness, carelessness }: LayerValues): Grading => (
   wider: exp(carelessness),
 })
 
+interface Mutable {
+  shown: number
+  share: number
+  slope: number
+}
+/** Ways in which a layer may show, written over at each look. */
+const ways: readonly Mutable[] = clogLevels.map(({ share }) => ({ shown: 0, share, slope: 0 }))
+const clear: readonly [Mutable] = [{ shown: 0, share: 1, slope: 0 }]
+
+/**
+ * The ways in which a layer may show at a look.
+ * @param clog what film and minerals hide, as the house reckons; none after a reviving wash
+ * @param used share of the layer's life
+ * @returns valid until the next call
+ */
+function showingOf(clog: number, used: number, kindness: number): readonly Showing[] {
+  const health = healthLeft(used)
+  const slope = healthSlope(used)
+  if (clog === 0) {
+    clear[0].shown = health + kindness
+    clear[0].slope = slope
+    return clear
+  }
+  for (let level = 0; level < ways.length; level += 1) {
+    const free = 1 - Math.min(mostHidden, clog * (clogLevels[level] ?? clogLevels[0]).times)
+    const way = ways[level] ?? clear[0]
+    way.shown = health * free + kindness
+    way.slope = slope * free
+  }
+  return ways
+}
+
 /**
  * How likely each grade of a look is, and how that grows with the share used, with kindness (as by what shows) and with carelessness.
  * @param used share of the layer's life
@@ -46,24 +78,22 @@ export const gradingOf = ({ kindness, carelessness }: LayerValues): Grading => (
  * @param grades written over
  */
 export function seenGrades(
-  { look, clog }: SeenLook,
+  clog: number,
   used: number,
   { kindness, wider }: Grading,
   spread: number,
   grades: Grades,
 ): void {
-  const health = healthLeft(used)
-  const slope = healthSlope(used)
-  const wide = spread * wider
-  grades.likely.fill(0)
-  grades.byShown.fill(0)
-  grades.byUsed.fill(0)
-  grades.bySpread.fill(0)
-  if (look.afterReviving) addGrades(grades, health + kindness, wide, 1, slope)
-  else
-    for (let level = 0; level < clogLevels.length; level += 1) {
-      const { times, share } = clogLevels[level] ?? clogLevels[0]
-      const free = 1 - Math.min(mostHidden, clog * times)
-      addGrades(grades, health * free + kindness, wide, share, slope * free)
-    }
+  gradesOf(showingOf(clog, used, kindness), spread * wider, grades)
+}
+
+/** How likely the grade of a look is. */
+export function seenLikelihood(
+  grade: LookGrade,
+  clog: number,
+  used: number,
+  { kindness, wider }: Grading,
+  spread: number,
+): number {
+  return likelihoodOf(grade, showingOf(clog, used, kindness), spread * wider)
 }

@@ -1,9 +1,11 @@
 import { clogStateOf, type ClogState } from './clogState'
 import type { Followed, FollowedSet } from './followed'
 import { bandOf, dueShares, type Band } from './forecast'
-import type { Learnt } from './learn'
+import { ownBlock } from './information'
+import type { LearntWith } from './learn'
 import { outlookOf, type LayerOutlook } from './outlook'
 import { millisecondsPerDay } from './seasons'
+import type { Told } from './told'
 import { usedBy, wearingOf } from './used'
 
 /** A date as it is expected, and what it lies between in eight of ten cases. */
@@ -26,23 +28,33 @@ export interface ForecastLayer {
 
 export interface SetForecast {
   readonly layers: readonly ForecastLayer[]
-  /** What it was made with. */
-  readonly from: FollowedSet
   readonly outlooks: readonly LayerOutlook[]
-  readonly widen: number
+  /** What it was made with. */
+  readonly made: {
+    readonly from: FollowedSet
+    readonly told: Told | undefined
+    /** The set's own block of information. */
+    readonly own: Float64Array
+    readonly ofShop: Float64Array
+    readonly shop: Float64Array
+    readonly widen: number
+  }
 }
 
 /** Where what is known has moved by less, nobody sees it in a date. */
 const unseen = 1e-3
 
-const isNear = (one: LayerOutlook, other: LayerOutlook | undefined): boolean =>
-  other !== undefined &&
-  (['sooner', 'changed', 'harsher'] as const).every(
-    (value) => Math.abs(one.values[value] - other.values[value]) < unseen,
-  ) &&
-  one.covariance.every((row, i) =>
-    row.every((value, j) => Math.abs(value - (other.covariance[i]?.[j] ?? 0)) < unseen / 5),
-  )
+const areNear = (one: Float64Array, other: Float64Array, most: number): boolean =>
+  one.length === other.length && one.every((value, at) => Math.abs(value - (other[at] ?? 0)) <= most)
+
+/** Whether a forecast would come out the same: neither the set nor what is known of it or of the shop has moved. */
+const isSame = (one: SetForecast['made'], other: SetForecast['made']): boolean =>
+  one.from === other.from &&
+  one.told === other.told &&
+  one.widen === other.widen &&
+  areNear(one.own, other.own, 0) &&
+  areNear(one.ofShop, other.ofShop, unseen) &&
+  areNear(one.shop, other.shop, unseen / 5)
 
 const datesOf = ({ p10, p50, p90 }: Band, now: number): DateBand => {
   const date = (days: number): Date => new Date(now + days * millisecondsPerDay)
@@ -63,24 +75,26 @@ function forecastLayer(one: Followed, outlook: LayerOutlook, now: number, widen:
 /** The forecast of a set's layers that are on; one made before stays where neither the set nor what is known of it has moved. */
 export function setForecast(
   set: FollowedSet,
-  learnt: Learnt,
+  learnt: LearntWith,
   now: number,
   widen: number,
   before?: SetForecast,
 ): SetForecast {
   const setAt = learnt.unknowns.setAt.get(set.record.set.id) ?? 0
+  const made = {
+    from: set,
+    told: learnt.told.get(set),
+    own: ownBlock(learnt.covariance, setAt),
+    ofShop: learnt.values.ofShop,
+    shop: learnt.covariance.shop,
+    widen,
+  }
+  if (before && isSame(made, before.made)) return before
   const live = set.layers.filter(({ layer }) => layer.endedAt === null)
   const outlooks = live.map((one) => outlookOf(one, setAt, learnt))
-  if (
-    before?.from === set &&
-    before.widen === widen &&
-    outlooks.every((outlook, at) => isNear(outlook, before.outlooks[at]))
-  )
-    return before
   return {
-    from: set,
+    made,
     outlooks,
-    widen,
     layers: live.flatMap((one, at) => {
       const outlook = outlooks[at]
       return outlook ? [forecastLayer(one, outlook, now, widen)] : []

@@ -1,7 +1,8 @@
-import type { FollowedSet, SeenLook } from './followed'
+import type { FollowedSet } from './followed'
 import { gradeCount, noGrades } from './look'
-import type { LookGrade, WearEstimates } from './record'
-import { gradingOf, seenGrades, type Grading } from './seenGrades'
+import type { WearEstimates } from './record'
+import { gradingOf, seenGrades, seenLikelihood, type Grading } from './seenGrades'
+import type { Sight } from './sights'
 import { layerValues, ofSet, ofShop, type Unknowns, type Values } from './unknowns'
 import { usedBy, usedSlopes, wearingOf, type Wearing } from './used'
 import { log } from '@/core/quantity/steady'
@@ -40,83 +41,103 @@ function valuesOf(spots: readonly number[], set: number, values: Values): Float6
 }
 
 const graded = noGrades()
-/** Information among share used, kindness and carelessness. */
-const said = new Float64Array(9)
-const score = new Float64Array(3)
 
-/** Turns the graded look into slopes and information of its three bases. */
-function tell(grade: LookGrade, news: number): void {
-  const { likely, byUsed, byShown, bySpread } = graded
-  said.fill(0)
+/** Values of one layer that looks tell of: sooner, changed, harsher, kindness, carelessness. */
+const valueCount = 5
+/** Slopes of the looks at one product by those values, and the expected information among them, its upper half row by row. */
+const slopes = new Float64Array(valueCount)
+const among = new Float64Array((valueCount * (valueCount + 1)) / 2)
+
+const add = (sums: Float64Array, at: number, value: number): void => {
+  sums[at] = (sums[at] ?? 0) + value
+}
+
+/** Adds what one thing that was seen tells. */
+function addSight(
+  { wear, clog, grade, wider, news }: Sight,
+  wearing: Wearing,
+  grading: Grading,
+  lookSpread: number,
+): void {
+  const { used, sooner, changed, harsher } = usedSlopes(wear, wearing)
+  seenGrades(clog, used, grading, lookSpread * wider, graded)
+  // Information among share used, kindness and carelessness, over all grades.
+  let [uu, uk, uc, kk, kc, cc] = [0, 0, 0, 0, 0, 0]
   for (let at = 0; at < gradeCount; at += 1) {
-    const one = news / (likely[at] ?? 1)
-    const u = byUsed[at] ?? 0
-    const k = byShown[at] ?? 0
-    const c = bySpread[at] ?? 0
-    said[0] = (said[0] ?? 0) + one * u * u
-    said[1] = (said[1] ?? 0) + one * u * k
-    said[2] = (said[2] ?? 0) + one * u * c
-    said[4] = (said[4] ?? 0) + one * k * k
-    said[5] = (said[5] ?? 0) + one * k * c
-    said[8] = (said[8] ?? 0) + one * c * c
+    const weight = news / (graded.likely[at] ?? 1)
+    const u = graded.byUsed[at] ?? 0
+    const k = graded.byShown[at] ?? 0
+    const c = graded.bySpread[at] ?? 0
+    uu += weight * u * u
+    uk += weight * u * k
+    uc += weight * u * c
+    kk += weight * k * k
+    kc += weight * k * c
+    cc += weight * c * c
   }
-  said[3] = said[1] ?? 0
-  said[6] = said[2] ?? 0
-  said[7] = said[5] ?? 0
-  const one = news / (likely[grade] ?? 1)
-  score[0] = one * (byUsed[grade] ?? 0)
-  score[1] = one * (byShown[grade] ?? 0)
-  score[2] = one * (bySpread[grade] ?? 0)
+  const weight = news / (graded.likely[grade] ?? 1)
+  const u = weight * (graded.byUsed[grade] ?? 0)
+  add(slopes, 0, sooner * u)
+  add(slopes, 1, changed * u)
+  add(slopes, 2, harsher * u)
+  add(slopes, 3, weight * (graded.byShown[grade] ?? 0))
+  add(slopes, 4, weight * (graded.bySpread[grade] ?? 0))
+  add(among, 0, sooner * sooner * uu)
+  add(among, 1, sooner * changed * uu)
+  add(among, 2, sooner * harsher * uu)
+  add(among, 3, sooner * uk)
+  add(among, 4, sooner * uc)
+  add(among, 5, changed * changed * uu)
+  add(among, 6, changed * harsher * uu)
+  add(among, 7, changed * uk)
+  add(among, 8, changed * uc)
+  add(among, 9, harsher * harsher * uu)
+  add(among, 10, harsher * uk)
+  add(among, 11, harsher * uc)
+  add(among, 12, kk)
+  add(among, 13, kc)
+  add(among, 14, cc)
 }
 
-/** Unknowns of one look: sooner and changed of the set, its product, winters, kindness, carelessness; and the base each goes by. */
-const bases = [0, 0, 0, 0, 1, 2] as const
-const places = Int32Array.from([0, 1, 0, 0, 0, 0])
-const times = Float64Array.from([0, 0, 0, 0, 1, 1])
+/** Unknowns that the values of a layer come from: sooner and changed of the set, its product, and the shop's three. */
+const unknownCount = ofSet + 1 + ofShop
+/** Which value each stands for; a product that lasts longer makes it less soon. */
+const valueOf = [0, 1, 0, 2, 3, 4] as const
+const signs = [1, 1, -1, 1, 1, 1] as const
 
-function addTold({ slopes, information }: Told): void {
-  const count = slopes.length
-  for (let i = 0; i < bases.length; i += 1) {
-    const place = places[i] ?? 0
-    const base = bases[i] ?? 0
-    const factor = times[i] ?? 0
-    slopes[place] = (slopes[place] ?? 0) + factor * (score[base] ?? 0)
-    for (let j = 0; j < bases.length; j += 1) {
-      const cell = place * count + (places[j] ?? 0)
-      information[cell] =
-        (information[cell] ?? 0) + factor * (times[j] ?? 0) * (said[base * 3 + (bases[j] ?? 0)] ?? 0)
+/** Where the information among two values stands. */
+const cellOf = (one: number, other: number): number => {
+  const [row, column] = one < other ? [one, other] : [other, one]
+  return row * valueCount - (row * (row - 1)) / 2 + column - row
+}
+
+/** Adds what was gathered at one product to what the set tells. */
+function addProduct(told: Told, productPlace: number): void {
+  const count = told.slopes.length
+  const placeOf = (unknown: number): number =>
+    unknown < ofSet ? unknown : unknown === ofSet ? productPlace : count - unknownCount + unknown
+  for (let i = 0; i < unknownCount; i += 1) {
+    const [place, value, sign] = [placeOf(i), valueOf[i] ?? 0, signs[i] ?? 1]
+    told.slopes[place] = (told.slopes[place] ?? 0) + sign * (slopes[value] ?? 0)
+    for (let j = 0; j < unknownCount; j += 1) {
+      const cell = place * count + placeOf(j)
+      told.information[cell] =
+        (told.information[cell] ?? 0) + sign * (signs[j] ?? 1) * (among[cellOf(value, valueOf[j] ?? 0)] ?? 0)
     }
-  }
-}
-
-const nothingSensed = { grade: 0, wider: 1, news: 0 } as const
-
-function addSeen(into: Told, seen: SeenLook, wearing: Wearing, grading: Grading, lookSpread: number): void {
-  const used = usedSlopes(seen.wear, wearing)
-  times[0] = used.sooner
-  times[1] = used.changed
-  times[2] = -used.sooner
-  times[3] = used.harsher
-  for (let sense = 0; sense < seen.senses.length; sense += 1) {
-    const { grade, wider, news } = seen.senses[sense] ?? nothingSensed
-    seenGrades(seen, used.used, grading, lookSpread * wider, graded)
-    tell(grade, news)
-    addTold(into)
   }
 }
 
 /** Gathers what a set's looks tell, at some values of all unknowns. */
 export function toldBy(
-  { layers }: FollowedSet,
+  { seen }: FollowedSet,
   set: number,
   unknowns: Unknowns,
   values: Values,
   estimates: WearEstimates,
 ): Told {
   const products = unknowns.productAt.size
-  const looked = layers.filter(({ looks }) => looks.length > 0)
-  const own = [...new Set(looked.map(({ layer }) => unknowns.productAt.get(layer.productId) ?? 0))]
-  const spots = [...own, ...Array.from({ length: ofShop }, (_, at) => products + at)]
+  const spots = seen.map(({ productId }) => unknowns.productAt.get(productId) ?? 0)
+  for (let shop = 0; shop < ofShop; shop += 1) spots.push(products + shop)
   const count = ofSet + spots.length
   const told = {
     spots,
@@ -124,14 +145,14 @@ export function toldBy(
     information: new Float64Array(count * count),
     at: valuesOf(spots, set, values),
   }
-  for (const { layer, looks } of looked) {
-    const product = unknowns.productAt.get(layer.productId) ?? 0
-    const here = layerValues(values, set, product, products)
+  seen.forEach(({ sights }, place) => {
+    const here = layerValues(values, set, spots[place] ?? 0, products)
     const [wearing, grading] = [wearingOf(here), gradingOf(here)]
-    places[2] = ofSet + own.indexOf(product)
-    for (let shop = 0; shop < ofShop; shop += 1) places[3 + shop] = count - ofShop + shop
-    for (const seen of looks) addSeen(told, seen, wearing, grading, estimates.lookSpread)
-  }
+    slopes.fill(0)
+    among.fill(0)
+    for (const sight of sights) addSight(sight, wearing, grading, estimates.lookSpread)
+    addProduct(told, ofSet + place)
+  })
   return told
 }
 
@@ -140,22 +161,19 @@ export function toldBy(
  * @param values with the set's own two alone
  */
 export function fitOf(
-  { layers }: FollowedSet,
+  { seen }: FollowedSet,
   unknowns: Unknowns,
   values: Values,
   estimates: WearEstimates,
 ): number {
   const products = unknowns.productAt.size
   let fit = 0
-  for (const { layer, looks } of layers) {
-    if (looks.length === 0) continue
-    const here = layerValues(values, 0, unknowns.productAt.get(layer.productId) ?? 0, products)
+  for (const { productId, sights } of seen) {
+    const here = layerValues(values, 0, unknowns.productAt.get(productId) ?? 0, products)
     const [wearing, grading] = [wearingOf(here), gradingOf(here)]
-    for (const seen of looks)
-      for (const { grade, wider, news } of seen.senses) {
-        seenGrades(seen, usedBy(seen.wear, wearing), grading, estimates.lookSpread * wider, graded)
-        fit += news * log(graded.likely[grade] ?? 1)
-      }
+    for (const { wear, clog, grade, wider, news } of sights)
+      fit +=
+        news * log(seenLikelihood(grade, clog, usedBy(wear, wearing), grading, estimates.lookSpread * wider))
   }
   return fit
 }

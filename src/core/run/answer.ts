@@ -1,3 +1,4 @@
+import type { LookGrade } from '@/core/protection/record'
 import type { Soil } from '@/core/soils/soil'
 import type { Zone } from '@/core/wheel/zone'
 
@@ -32,7 +33,12 @@ export type Answer =
       readonly place?: RoundPlace
     }
   | { readonly question: 'iron'; readonly iron: IronSight }
-  | { readonly question: 'look'; readonly stayed: readonly Stayed[] }
+  | {
+      readonly question: 'look'
+      readonly stayed: readonly Stayed[]
+      /** What the rinse did on the protection; absent where nobody looked at that. */
+      readonly beading?: LookGrade
+    }
   | {
       readonly question: 'testSpot'
       readonly spot: SpotSight

@@ -5,6 +5,8 @@ import type { Job } from '@/core/job/job'
 import type { TestSpot } from '@/core/job/testSpot'
 import type { PlannedProtection, Stage, Step } from '@/core/plan/plan'
 import { surfaceOf } from '@/core/rules/judge'
+import { beads } from '@/core/protection/kinds'
+import type { LookGrade } from '@/core/protection/record'
 import type { Leftover } from '@/core/run/leftover'
 import type { RunState } from '@/core/run/runState'
 import { positions, type Position } from '@/core/wheel/position'
@@ -22,6 +24,13 @@ export interface ProductUse {
   readonly costMinor: number
 }
 
+/** A look at the protection of one wheel, taken down at the second look. */
+export interface Beading {
+  readonly position: Position
+  readonly at: Date
+  readonly grade: LookGrade
+}
+
 /** What a job has come to, as far as it was worked. */
 export interface JobOutcome {
   /** What was still there when it was last looked at. */
@@ -33,6 +42,8 @@ export interface JobOutcome {
   readonly clockSeconds: number | null
   /** What the wash did to the protection that was on. */
   readonly wash: Wash
+  /** How water beaded on what was on, by wheel, where somebody looked. */
+  readonly beadings: readonly Beading[]
   /** Wheels from which the old protection went. */
   readonly stripped: readonly Position[]
   readonly applied: readonly (PlannedProtection & { readonly productName: string })[]
@@ -71,6 +82,21 @@ function leftoversOf({ plan, settled }: RunState): Leftover[] {
     return found.filter(
       ({ zone, soil }, at) => found.findIndex((one) => one.zone === zone && one.soil === soil) === at,
     )
+  })
+}
+
+/** The last look at each wheel that had protection on, and still has. */
+function beadingsOf({ corners }: Job, { plan, settled }: RunState, stripped: readonly Position[]): Beading[] {
+  return corners.flatMap(({ position, protection }): Beading[] => {
+    if (!protection.some(beads) || stripped.includes(position)) return []
+    const seen = plan.steps.findLast((step) => {
+      const answer = settled.get(step.id)?.answer
+      return step.corner === position && answer?.question === 'look' && answer.beading !== undefined
+    })
+    const one = seen && settled.get(seen.id)
+    return one?.answer?.question === 'look' && one.answer.beading !== undefined
+      ? [{ position, at: one.tappedAt, grade: one.answer.beading }]
+      : []
   })
 }
 
@@ -156,13 +182,15 @@ function tyreRoundsOf({ plan, settled }: RunState): JobOutcome['tyreRounds'] {
 /** What a job has come to when it is written down. Only stages of which a step was really done count. */
 export function jobOutcome(job: Job, state: RunState): JobOutcome {
   const done = doneSteps(state)
+  const stripped = strippedBy(job, state, done)
   return {
     leftovers: leftoversOf(state),
     used: usedOf(state, done),
     operatorSeconds: done.reduce((sum, step) => sum + step.operatorSeconds, 0),
     clockSeconds: workedSeconds(state),
     wash: washOf(job, state),
-    stripped: strippedBy(job, state, done),
+    beadings: beadingsOf(job, state, stripped),
+    stripped,
     applied: state.plan.protections.flatMap((protection) => {
       const stage = state.plan.stages.find(
         ({ productId, corners }) => productId === protection.productId && corners.includes(protection.corner),

@@ -1,5 +1,7 @@
 import type { Fitting } from '@/core/due/dueSet'
+import type { ProtectionKind } from '@/core/protection/kinds'
 import type { ServiceId } from '@/core/services/service'
+import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
 
 /** When a set was visited, by what for. */
@@ -9,7 +11,26 @@ export interface SetVisits {
   readonly lastAt: Date
 }
 
-export async function visitsBySet(database: Queryable): Promise<Map<string, SetVisits>> {
+/** What a set's due things depend on beside its protection. */
+export interface DueFacts {
+  readonly visits: SetVisits | null
+  /** The last time it was put on by a change of wheels, or refitted after a wheels-off clean. */
+  readonly fitting: Fitting | null
+  readonly cures: readonly ToldCure[]
+}
+
+/** A layer whose cure a person gave from the label. */
+export interface ToldCure {
+  readonly position: Position
+  readonly kind: ProtectionKind
+  readonly appliedAt: Date
+  readonly productName: string
+  readonly until: Date
+}
+
+type Ids = readonly string[] | null
+
+async function visitsBySet(database: Queryable, ids: Ids): Promise<Map<string, SetVisits>> {
   const rows = await database.query<{
     wheel_set_id: string
     service: ServiceId | null
@@ -17,7 +38,8 @@ export async function visitsBySet(database: Queryable): Promise<Map<string, SetV
     last_at: Date
   }>(
     `select wheel_set_id, service, min(finished_at) as first_at, max(finished_at) as last_at
-     from visit group by wheel_set_id, service`,
+     from visit where ($1::uuid[] is null or wheel_set_id = any($1)) group by wheel_set_id, service`,
+    [ids],
   )
   const sets = new Map<string, { byService: Map<ServiceId, Date>; firstAt: Date; lastAt: Date }>()
   for (const row of rows) {
@@ -34,49 +56,62 @@ export async function visitsBySet(database: Queryable): Promise<Map<string, SetV
   return sets
 }
 
-/** The last fitting of every set that was put on by a change of wheels, or refitted after a wheels-off clean. */
-export async function fittingsBySet(database: Queryable): Promise<Map<string, Fitting>> {
+async function fittingsBySet(database: Queryable, ids: Ids): Promise<Map<string, Fitting>> {
   const rows = await database.query<{ id: string; at: Date; torque: number | null }>(
     `select distinct on (id) id, at, torque from (
        select mounted_set_id as id, changed_at as at, torque_newton_metres as torque
          from wheel_change where mounted_set_id is not null
        union all
        select wheel_set_id, finished_at, null from visit where service = 'wheelsOff') f
-     order by id, at desc`,
+     where ($1::uuid[] is null or id = any($1)) order by id, at desc`,
+    [ids],
   )
   return new Map(rows.map(({ id, at, torque }) => [id, { at, torqueNewtonMetres: torque }]))
 }
 
-/** Layers whose cure a person gave from the label, by set, axle, kind, day and product as the forecast names them. */
-export async function toldCures(database: Queryable): Promise<
-  readonly {
-    wheelSetId: string
-    position: string
-    kind: string
-    appliedAt: Date
-    productName: string
-    until: Date
-  }[]
-> {
+async function curesBySet(database: Queryable, ids: Ids): Promise<Map<string, ToldCure[]>> {
   const rows = await database.query<{
     wheel_set_id: string
-    position: string
-    kind: string
+    position: Position
+    kind: ProtectionKind
     applied_at: Date
     product_name: string
     cure_until: Date
   }>(
     `select wheel_set_id, position, kind, applied_at, product_name, cure_until from protection_layer
-     where cure_until is not null and ended_at is null`,
+     where cure_until is not null and ended_at is null and ($1::uuid[] is null or wheel_set_id = any($1))`,
+    [ids],
   )
-  return rows.map((row) => ({
-    wheelSetId: row.wheel_set_id,
-    position: row.position,
-    kind: row.kind,
-    appliedAt: row.applied_at,
-    productName: row.product_name,
-    until: row.cure_until,
-  }))
+  const sets = new Map<string, ToldCure[]>()
+  for (const row of rows) {
+    const own = sets.get(row.wheel_set_id) ?? []
+    own.push({
+      position: row.position,
+      kind: row.kind,
+      appliedAt: row.applied_at,
+      productName: row.product_name,
+      until: row.cure_until,
+    })
+    sets.set(row.wheel_set_id, own)
+  }
+  return sets
+}
+
+/**
+ * What the due things of some sets depend on beside their protection.
+ * @param ids null: all sets; those without anything are left out then
+ */
+export async function readDueFacts(database: Queryable, ids: Ids): Promise<Map<string, DueFacts>> {
+  const visits = await visitsBySet(database, ids)
+  const fittings = await fittingsBySet(database, ids)
+  const cures = await curesBySet(database, ids)
+  const known = ids ?? [...visits.keys(), ...fittings.keys(), ...cures.keys()]
+  return new Map(
+    known.map((id) => [
+      id,
+      { visits: visits.get(id) ?? null, fitting: fittings.get(id) ?? null, cures: cures.get(id) ?? [] },
+    ]),
+  )
 }
 
 /** Instants of all visits since one, for what goes through the filter. */

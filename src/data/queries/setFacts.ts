@@ -1,7 +1,7 @@
 import type { LayerFacts, LookFacts, SetFacts, WashFacts } from '@/core/protection/setFacts'
 import type { LookGrade } from '@/core/protection/record'
 import { beads, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import type { Axle, Position, VehicleKind } from '@/core/wheel/position'
+import { axleOf, type Axle, type Position, type VehicleKind } from '@/core/wheel/position'
 import { discFactors, padFactors, type DiscKind, type PadKind } from '@/core/wheel/brakes'
 import type { Queryable } from '../database'
 
@@ -36,35 +36,40 @@ interface Gathered<Entry> {
   id: string
   entries: Entry[]
 }
-type LayerEntry = [Axle, Position[], ProtectionKind, string, number, number | null, number]
-type WashEntry = [number, number | null, boolean]
-type LookEntry = [number, Position[], LookGrade, LookGrade | null, LookGrade | null, boolean]
+type LayerEntry = [string, ProtectionKind, string, number, number | null, number]
 type TimedEntry = [number, number]
 type ChangeEntry = [number, string | null]
 
-const milliseconds = (column: string): string => `(extract(epoch from ${column}) * 1000)::float8`
+const milliseconds = (column: string): string => `(date_part('epoch', ${column}) * 1000)::bigint`
 
-/** Layers nobody looked at and that are gone tell nothing. */
+/**
+ * Layers of a set, each with its wheels. Those that are gone tell something only where somebody looked, or where they lay over a
+ * coating.
+ */
 const layersQuery = `
-  select wheel_set_id as id, json_agg(json_build_array(axle, positions, kind, product_name, applied, ended, coats)) as entries
-  from (select wheel_set_id, axle, json_agg(position) as positions, kind, product_name,
+  select wheel_set_id as id, json_agg(json_build_array(positions, kind, product_name, applied, ended, coats)) as entries
+  from (select wheel_set_id, string_agg(position, ' ') as positions, kind, product_name,
           ${milliseconds('applied_at')} as applied, ${milliseconds('ended_at')} as ended, max(coats) as coats
-        from (select *, case when position like 'front%' then 'front' else 'rear' end as axle from protection_layer) l
+        from protection_layer
         where ($1::uuid[] is null or wheel_set_id = any($1))
-          and (ended_at is null or kind = any($2) and exists (select 1 from look k
-               where k.wheel_set_id = l.wheel_set_id and k.seen_at between l.applied_at and l.ended_at))
-        group by wheel_set_id, axle, kind, product_name, applied_at, ended_at) g
+          and (ended_at is null or kind = 'coatingTopper'
+               or kind = any($2) and wheel_set_id in (select wheel_set_id from look))
+        group by wheel_set_id, applied_at, ended_at, kind, product_name) g
   group by wheel_set_id`
+
+/** A list as one text: half the time of a list of lists. Nothing in it may hold the signs that part it. */
+const packed = (columns: readonly string[], order: string): string =>
+  `string_agg(concat_ws(',', ${columns.map((column) => `coalesce((${column})::text, '')`).join(', ')}), ';' order by ${order})`
+const unpacked = (entries: string): string[][] => entries.split(';').map((entry) => entry.split(','))
 
 const washesQuery = `
   select wheel_set_id as id,
-    json_agg(json_build_array(${milliseconds('finished_at')}, wear, is_reviving) order by finished_at, id) as entries
+    ${packed([milliseconds('finished_at'), 'wear', 'is_reviving'], 'finished_at, id')} as entries
   from visit where ($1::uuid[] is null or wheel_set_id = any($1)) group by wheel_set_id`
 
 const looksQuery = `
   select wheel_set_id as id,
-    json_agg(json_build_array(${milliseconds('seen_at')}, positions, beading, release, slickness, is_after_reviving)
-      order by seen_at, id) as entries
+    ${packed([milliseconds('seen_at'), `array_to_string(positions, ' ')`, 'beading', 'release', 'slickness', 'is_after_reviving'], 'seen_at, id')} as entries
   from look where ($1::uuid[] is null or wheel_set_id = any($1)) group by wheel_set_id`
 
 const byVehicle = (table: string, time: string, value: string): string => `
@@ -96,8 +101,15 @@ export async function readSetFacts(
   }
   const sets = await database.query<SetRow>(setsQuery, [ids])
   const layers = await gathered<LayerEntry>(layersQuery, [protectionKinds.filter(beads)])
-  const washes = await gathered<WashEntry>(washesQuery)
-  const looks = await gathered<LookEntry>(looksQuery)
+  const packedBySet = async <Entry>(text: string, entryOf: (fields: string[]) => Entry) =>
+    new Map(
+      (await database.query<{ id: string; entries: string }>(text, [ids])).map(({ id, entries }) => [
+        id,
+        unpacked(entries).map(entryOf),
+      ]),
+    )
+  const washes = await packedBySet(washesQuery, washOf)
+  const looks = await packedBySet(looksQuery, lookOf)
   const readings = await gathered<TimedEntry>(byVehicle('odometer_reading', 'read_at', 'kilometres'))
   const told = await gathered<TimedEntry>(byVehicle('driving_change', 'from_at', 'kilometres_per_week'))
   const changes = await gathered<ChangeEntry>(byVehicle('wheel_change', 'changed_at', 'mounted_set_id'))
@@ -128,34 +140,55 @@ export async function readSetFacts(
         at: new Date(at),
         mountedSetId,
       })),
-      layers: (layers.get(row.id) ?? []).map(layerOf),
-      washes: (washes.get(row.id) ?? []).map(([at, wear, reviving]): WashFacts => ({
-        at: new Date(at),
-        wear,
-        reviving,
-      })),
-      looks: (looks.get(row.id) ?? []).map(lookOf),
+      layers: (layers.get(row.id) ?? []).flatMap(layersOf),
+      washes: washes.get(row.id) ?? [],
+      looks: looks.get(row.id) ?? [],
     }
   })
 }
 
-const layerOf = ([axle, positions, kind, productName, applied, ended, coats]: LayerEntry): LayerFacts => ({
-  axle,
-  positions,
-  kind,
-  productName,
-  appliedAt: new Date(applied),
-  endedAt: ended === null ? null : new Date(ended),
-  coats,
+const axles: readonly Axle[] = ['front', 'rear']
+const positionsOf = (text: string): Position[] => text.split(' ') as Position[]
+
+/** What is on both axles wears at each in its own way. */
+function layersOf([text, kind, productName, applied, ended, coats]: LayerEntry): LayerFacts[] {
+  const positions = positionsOf(text)
+  return axles.flatMap((axle): LayerFacts[] => {
+    const own = positions.filter((position) => axleOf(position) === axle)
+    return own.length === 0
+      ? []
+      : [
+          {
+            axle,
+            positions: own,
+            kind,
+            productName,
+            appliedAt: new Date(applied),
+            endedAt: ended === null ? null : new Date(ended),
+            coats,
+          },
+        ]
+  })
+}
+
+/** PostgreSQL's texts of numbers that may be missing, and of yes and no. */
+const numberOf = (text: string | undefined): number | null => (text ? Number(text) : null)
+const gradeOf = (text: string | undefined): LookGrade | null => numberOf(text) as LookGrade | null
+const isYes = (text: string | undefined): boolean => text === 'true'
+
+const washOf = ([at, wear, reviving]: string[]): WashFacts => ({
+  at: new Date(Number(at)),
+  wear: numberOf(wear),
+  reviving: isYes(reviving),
 })
 
-const lookOf = ([at, positions, beading, release, slickness, afterReviving]: LookEntry): LookFacts => ({
-  at: new Date(at),
-  positions,
-  beading,
-  release,
-  slickness,
-  afterReviving,
+const lookOf = ([at, positions = '', beading, release, slickness, afterReviving]: string[]): LookFacts => ({
+  at: new Date(Number(at)),
+  positions: positionsOf(positions),
+  beading: gradeOf(beading) ?? 0,
+  release: gradeOf(release),
+  slickness: gradeOf(slickness),
+  afterReviving: isYes(afterReviving),
 })
 
 /** Sets whose protection has changed since a number, and the number of the last change. */

@@ -2,8 +2,11 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Stage } from '@/core/plan/plan'
 import { foams, type Answer, type Foam, type SpotSight, type Stayed } from '@/core/run/answer'
+import type { LookGrade } from '@/core/protection/record'
 import type { Question as Asked } from '@/core/work/question'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
+import { BeadPicture } from '../look/BeadPicture'
+import { beadNames, lookGrades } from '../look/lookWords'
 import { FoamPicture } from './FoamPicture'
 import { StayedPanel } from './StayedPanel'
 
@@ -19,6 +22,8 @@ interface QuestionProps {
   /** What is done before it is asked: "Rinsed, clean". */
   readonly word: string
   readonly wheel: DrawnWheel | undefined
+  /** Whether it has protection on that the look can be at, too. */
+  readonly isProtected: boolean
   /** What is tried, where a test spot is asked for. */
   readonly tried: readonly Stage[]
   readonly answer: (answer: Answer) => void
@@ -83,9 +88,12 @@ function IronQuestion({ answer }: QuestionProps) {
   )
 }
 
-function LookQuestion({ answer, wheel, word }: QuestionProps) {
+function LookQuestion({ answer, wheel, word, isProtected }: QuestionProps) {
+  const [beading, setBeading] = useState<LookGrade | null>(null)
   const [stayed, setStayed] = useState<readonly Stayed[]>([])
   const [isOpen, setOpen] = useState(false)
+  const say = (what: readonly Stayed[]) =>
+    answer({ question: 'look', stayed: what, ...(beading === null ? {} : { beading }) })
   if (isOpen && wheel)
     return (
       <StayedPanel
@@ -94,7 +102,7 @@ function LookQuestion({ answer, wheel, word }: QuestionProps) {
         change={setStayed}
         doneWord="Treat it"
         done={() => {
-          answer({ question: 'look', stayed })
+          say(stayed)
           // What follows begins at the top, not where the soils were chosen.
           window.scrollTo({ top: 0 })
         }}
@@ -103,12 +111,39 @@ function LookQuestion({ answer, wheel, word }: QuestionProps) {
     )
   return (
     <div className="run-question is-pair" role="group" aria-label="Look">
-      <Button className="btn-done" data-best="" onClick={() => answer({ question: 'look', stayed: [] })}>
+      {isProtected && <Beading beading={beading} choose={setBeading} />}
+      <Button className="btn-done" data-best="" onClick={() => say([])}>
         {word}
       </Button>
       <Button variant="outline-secondary" onClick={() => setOpen(true)}>
         Something stayed
       </Button>
+    </div>
+  )
+}
+
+/** How the rinse beads on the protection: one tap more for who wants its date right. */
+function Beading({
+  beading,
+  choose,
+}: {
+  readonly beading: LookGrade | null
+  readonly choose: (beading: LookGrade | null) => void
+}) {
+  return (
+    <div className="run-beading" role="group" aria-label="The rinse on it">
+      {lookGrades.map((grade) => (
+        <button
+          key={grade}
+          type="button"
+          className="bead-choice"
+          aria-pressed={beading === grade}
+          onClick={() => choose(beading === grade ? null : grade)}
+        >
+          <BeadPicture grade={grade} />
+          {beadNames[grade]}
+        </button>
+      ))}
     </div>
   )
 }

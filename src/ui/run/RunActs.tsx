@@ -3,6 +3,7 @@ import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
 import { triedStageIds } from '@/core/plan/stepId'
 import type { Card, Step } from '@/core/plan/plan'
+import { beads } from '@/core/protection/kinds'
 import { filmToWet } from '@/core/run/urgentClock'
 import { ProblemAlert } from '../form/ProblemAlert'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
@@ -60,6 +61,7 @@ export function RunActs(props: RunActsProps) {
           asks={asks}
           word={buttonWord(tap, steps)}
           wheel={wheel}
+          isProtected={isProtected(bay, wheel)}
           tried={state.plan.stages.filter(({ id }) => names.includes(id))}
           answer={bay.answer}
           pass={() => cards.settle(steps)}
@@ -83,6 +85,11 @@ export function RunActs(props: RunActsProps) {
     </div>
   )
 }
+
+/** Whether a wheel has something on that water beads on. */
+const isProtected = ({ job }: Bay, wheel: DrawnWheel | undefined): boolean =>
+  job?.corners.some(({ position, protection }) => position === wheel?.position && protection.some(beads)) ??
+  false
 
 /** Where one is, and what is seldom wanted. */
 function RarerActs({ jobId, title, bay, inHand, who, isAlone, nowMilliseconds, endHere }: RunActsProps) {
