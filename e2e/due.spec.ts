@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { workThrough } from './jobActions'
 import { expect, test } from './server'
 
 const openSet = async (page: Page, name: string): Promise<string> => {
@@ -156,4 +157,28 @@ test('the care card says what is on the wheels and what never to use', async ({ 
   await page.goto(`${href}/care`)
   await expect(page.locator('.care-card')).toContainText('Stone Skin, ceramic coating, since')
   await expect(page.locator('.care-card')).toContainText('Never')
+})
+
+test('the second look takes down how the rinse beads, and it stands with the set once the job is done', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  const href = await openSet(page, 'Mossen')
+  await page.goto(`${href}/protection`)
+  const before = await page.getByText(/uneven patches/).count()
+  await page.goto(href)
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByLabel('Service').selectOption('maintain')
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  const beading = page.getByRole('group', { name: 'Water on its protection' })
+  await workThrough(page, async () => {
+    if (await beading.isVisible()) await beading.getByRole('button', { name: 'uneven patches' }).click()
+    await page.locator('.run-acts [data-best]').click()
+  })
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.waitForURL('**/log**')
+  await page.goto(`${href}/protection`)
+  await expect(page.getByText(/uneven patches/)).toHaveCount(before + 4)
 })

@@ -23,9 +23,9 @@ export interface Learnt {
 
 const mostTurns = 30
 /** Values are found to so little, natural logarithm; less well where they only tell what is worth learning. */
-const nearEnough = { open: { sets: 0.08, shop: 0.05 }, held: { sets: 0.006, shop: 0.003 } } as const
-/** Where only a little was added to what was learnt, nobody sees the difference of so many times more. */
-const addedNear = 2
+const nearEnough = { open: { sets: 0.1, shop: 0.1 }, held: { sets: 0.006, shop: 0.003 } } as const
+/** In a large shop, and where only a little was added to what was learnt, nobody sees the difference of so many times more. */
+const easyNear = 2
 
 /** What the looks at each set told last. */
 export type ToldBefore = ReadonlyMap<FollowedSet, Told>
@@ -191,13 +191,13 @@ export function learnFrom(
   )
   const looks = sets.reduce((sum, { record }) => sum + record.looks.length, 0)
   const left = withoutUntold(open, looks)
-  const held = heldFrom(open.values, left)
+  const own = heldFrom(open.values, left)
   // A part of the shop knows of its products and ways; of the other sets only what was just found.
   const begin = start
     ? startOf(left, start.held)
     : known
-      ? { ...held, ofShop: startOf(left, known.held).ofShop }
-      : held
+      ? { ...own, ofShop: startOf(left, known.held).ofShop }
+      : own
   return {
     open,
     held: learnWith(
@@ -206,7 +206,7 @@ export function learnFrom(
       estimates,
       begin,
       start?.held.told ?? open.told,
-      start ? { ...nearEnough.held, shop: addedNear * nearEnough.held.shop } : nearEnough.held,
+      known ? { ...nearEnough.held, shop: easyNear * nearEnough.held.shop } : nearEnough.held,
     ),
   }
 }

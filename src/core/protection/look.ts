@@ -90,10 +90,8 @@ function addEdges({ shown, share, slope }: Showing, steepness: number, nextEdge:
 export function gradesOf(showing: readonly Showing[], spread: number, grades: Grades): void {
   const steepness = likeNormal / spread
   const nextEdge = nextEdgeFactor(steepness)
-  atEdges.below.fill(0)
-  atEdges.byShown.fill(0)
-  atEdges.byUsed.fill(0)
-  atEdges.bySpread.fill(0)
+  for (let edge = 0; edge < edgeCount; edge += 1)
+    atEdges.below[edge] = atEdges.byShown[edge] = atEdges.byUsed[edge] = atEdges.bySpread[edge] = 0
   for (const one of showing) addEdges(one, steepness, nextEdge)
   let below = 0
   let byShown = 0

@@ -80,21 +80,25 @@ function coveredBy(coating: LayerFacts, layers: readonly LayerFacts[], own: OwnE
   })
 }
 
-/** What a look was at: of all that was on those wheels before it, what was put on last. */
-function seenLayer(look: LookFacts, axle: Axle, layers: readonly LayerFacts[]): LayerFacts | undefined {
-  return layers
-    .filter(
-      (layer) =>
-        beads(layer.kind) &&
-        layer.axle === axle &&
-        layer.appliedAt < look.at &&
-        (layer.endedAt === null || layer.endedAt >= look.at) &&
-        layer.positions.some((position) => look.positions.includes(position)),
-    )
+/** Layers that looks can be at, those put on last first; a topper lies over what was put on with it. */
+const lookedAt = (layers: readonly LayerFacts[]): LayerFacts[] =>
+  layers
+    .filter(({ kind }) => beads(kind))
     .sort(
-      (a, b) => b.appliedAt.getTime() - a.appliedAt.getTime() || Number(b.kind === 'coatingTopper') - 1,
-    )[0]
-}
+      (a, b) =>
+        b.appliedAt.getTime() - a.appliedAt.getTime() ||
+        Number(b.kind === 'coatingTopper') - Number(a.kind === 'coatingTopper'),
+    )
+
+/** What a look was at: of all that was on those wheels before it, what was put on last. */
+const seenLayer = (look: LookFacts, axle: Axle, lastFirst: readonly LayerFacts[]): LayerFacts | undefined =>
+  lastFirst.find(
+    (layer) =>
+      layer.axle === axle &&
+      layer.appliedAt < look.at &&
+      (layer.endedAt === null || layer.endedAt >= look.at) &&
+      layer.positions.some((position) => look.positions.includes(position)),
+  )
 
 const byTime = (a: { readonly at: Date }, b: { readonly at: Date }): number => a.at.getTime() - b.at.getTime()
 
@@ -114,9 +118,10 @@ export function setRecordOf(facts: SetFacts, own: OwnEstimates): SetRecord {
       ...(covered.length > 0 ? { covered } : {}),
     }
   })
+  const lastFirst = lookedAt(layers)
   const looks = facts.looks.flatMap((look): WornLook[] =>
     [...new Set(look.positions.map(axleOf))].flatMap((axle): WornLook[] => {
-      const layer = seenLayer(look, axle, layers)
+      const layer = seenLayer(look, axle, lastFirst)
       return layer
         ? [
             {

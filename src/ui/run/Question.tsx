@@ -131,7 +131,8 @@ function Beading({
   readonly choose: (beading: LookGrade | null) => void
 }) {
   return (
-    <div className="run-beading" role="group" aria-label="The rinse on it">
+    <div className="run-beading" role="group" aria-labelledby="run-beading-ask">
+      <p id="run-beading-ask">Water on its protection, if you like</p>
       {lookGrades.map((grade) => (
         <button
           key={grade}
