@@ -1,10 +1,11 @@
 import { cureEnds } from '@/core/due/cure'
-import { dueLists, type DueShop } from '@/core/due/dueList'
+import { dueLists, layersDue, type DueShop } from '@/core/due/dueList'
 import type { DueItem, Sureness } from '@/core/due/dueItem'
 import { surenessOf } from '@/core/due/layerDates'
-import type { DueSet } from '@/core/due/dueSet'
+import type { DueContext, DueSet } from '@/core/due/dueSet'
 import { drivenBy } from '@/core/protection/drivenBy'
-import { layerId, productId } from '@/core/protection/setFacts'
+import { layerId, productId, type SetFacts } from '@/core/protection/setFacts'
+import type { SetForecast } from '@/core/protection/setForecast'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { isStoredAt } from '@/core/protection/wheelChange'
 import { axleOf, type Position } from '@/core/wheel/position'
@@ -27,6 +28,7 @@ export interface NamedDue extends DueItem {
 }
 
 const monthDays = 60
+const millisecondsPerMinute = 60_000
 
 /** Where a set is now: without any change of wheels, by the season it is for. */
 function isMounted({ id, changes, isOnlySet, season }: NamedSetFacts, isWinter: boolean, now: Date): boolean {
@@ -34,9 +36,12 @@ function isMounted({ id, changes, isOnlySet, season }: NamedSetFacts, isWinter: 
   return season === null || (season === 'winter') === isWinter
 }
 
+const noCures: ReadonlyMap<string, Date> = new Map()
 /** Cures that a person gave, by layer as the forecast names them. */
-const curesByLayer = (wheelSetId: string, cures: readonly ToldCure[]): Map<string, Date> =>
-  new Map(cures.map((one) => [layerId(wheelSetId, { ...one, axle: axleOf(one.position) }), one.until]))
+const curesByLayer = (wheelSetId: string, cures: readonly ToldCure[]): ReadonlyMap<string, Date> =>
+  cures.length === 0
+    ? noCures
+    : new Map(cures.map((one) => [layerId(wheelSetId, { ...one, axle: axleOf(one.position) }), one.until]))
 
 /** Everything known of some sets that their due things are worked out from. */
 function dueSets(room: ProtectionRoom, now: Date, isAsked: (facts: NamedSetFacts) => boolean): DueSet[] {
@@ -63,6 +68,29 @@ function dueSets(room: ProtectionRoom, now: Date, isAsked: (facts: NamedSetFacts
     ]
   })
 }
+
+interface KeptItems {
+  readonly facts: SetFacts
+  readonly cures: ReadonlyMap<string, Date>
+  readonly minute: number
+  readonly items: DueItem[]
+}
+
+/** What was due of a set's layers when it was last asked; a forecast that moved is another one. */
+const keptItems = new WeakMap<SetForecast, KeptItems>()
+
+/** What is due of a set's layers, kept for a minute. */
+function layersDueOf(set: DueSet, context: DueContext): DueItem[] {
+  const minute = context.now.getTime()
+  const kept = keptItems.get(set.forecast)
+  if (kept?.minute === minute && kept.facts === set.facts && kept.cures === set.cureUntil) return kept.items
+  const items = layersDue(set, context)
+  keptItems.set(set.forecast, { facts: set.facts, cures: set.cureUntil, minute, items })
+  return items
+}
+
+/** Everything is due to the minute. */
+const toTheMinute = (now: Date): Date => new Date(now.getTime() - (now.getTime() % millisecondsPerMinute))
 
 async function filterOf(
   database: Database,
@@ -113,8 +141,9 @@ export async function listOpenAndPutAway(
     reminders: reminders.filter((one) => ofShop || one.wheelSetId === wheelSetId),
     marks,
     estimates: room.following.estimates,
+    layersDueOf,
   }
-  const lists = dueLists(shop, { now, own: settings.estimates })
+  const lists = dueLists(shop, { now: toTheMinute(now), own: settings.estimates })
   const named = (items: readonly DueItem[]): NamedDue[] =>
     items
       .filter((item) => ofShop || item.wheelSetId === wheelSetId)

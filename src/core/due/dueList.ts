@@ -18,13 +18,20 @@ export interface DueShop {
   readonly reminders: readonly Reminder[]
   readonly marks: DueMarks
   readonly estimates: WearEstimates
+  /** `layersDue`, where the caller keeps what it gave. */
+  readonly layersDueOf?: typeof layersDue
 }
 
-/** What is due of one set by itself. */
-export const setDue = (set: DueSet, marks: DueMarks, context: DueContext): DueItem[] => [
+/** What is due of a set's layers; no mark moves it. */
+export const layersDue = (set: DueSet, context: DueContext): DueItem[] => [
   ...protectionDue(set, context),
   ...rubberDue(set, context),
   ...cureDue(set, context),
+]
+
+/** What is due of one set by itself. */
+const setDue = (set: DueSet, { marks, layersDueOf = layersDue }: DueShop, context: DueContext): DueItem[] => [
+  ...layersDueOf(set, context),
   ...intervalDue(set, marks, context),
   ...torqueDue(set, marks, context),
 ]
@@ -54,7 +61,7 @@ export interface DueLists {
 export function dueLists(shop: DueShop, context: DueContext): DueLists {
   const { marks } = shop
   const items = [
-    ...shop.sets.flatMap((set) => setDue(set, marks, context)),
+    ...shop.sets.flatMap((set) => setDue(set, shop, context)),
     ...seasonsDue(shop, context),
     ...resinDue(shop.filter, context),
     ...toolDue(shop.tools, context),

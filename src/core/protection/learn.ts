@@ -23,9 +23,9 @@ export interface Learnt {
 
 const mostTurns = 30
 /** Values are found to so little, natural logarithm; less well where they only tell what is worth learning. */
-const nearEnough = { open: { sets: 0.1, shop: 0.1 }, held: { sets: 0.006, shop: 0.003 } } as const
-/** In a large shop, and where only a little was added to what was learnt, nobody sees the difference of so many times more. */
-const easyNear = 2
+const nearEnough = { open: { sets: 0.1, shop: 0.1 }, held: { sets: 0.004, shop: 0.001 } } as const
+/** In a large shop no set hangs on the others by more: so many times less well. */
+const easyNear = 6
 
 /** What the looks at each set told last. */
 export type ToldBefore = ReadonlyMap<FollowedSet, Told>
@@ -178,8 +178,8 @@ export function learnFrom(
     products,
     estimates,
   )
-  const known =
-    start ?? (sets.length > 2 * fewSets ? learnFrom(someOf(sets), products, estimates) : undefined)
+  const isLarge = sets.length > 2 * fewSets
+  const known = start ?? (isLarge ? learnFrom(someOf(sets), products, estimates) : undefined)
   const untold: ToldBefore = new Map()
   const open = learnWith(
     sets,
@@ -206,7 +206,7 @@ export function learnFrom(
       estimates,
       begin,
       start?.held.told ?? open.told,
-      known ? { ...nearEnough.held, shop: easyNear * nearEnough.held.shop } : nearEnough.held,
+      isLarge ? { ...nearEnough.held, shop: easyNear * nearEnough.held.shop } : nearEnough.held,
     ),
   }
 }
