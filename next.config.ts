@@ -4,11 +4,16 @@ const config: NextConfig = {
   serverExternalPackages: ['@electric-sql/pglite'],
   poweredByHeader: false,
   devIndicators: false,
+  images: { unoptimized: true },
   // Only what says 'use memo': the plan, which is drawn again while an order is worked out.
   reactCompiler: { compilationMode: 'annotation' },
   // `npm test` checks the types; a build that is only to be started need not do it again.
   typescript: { ignoreBuildErrors: true },
-  experimental: { optimizePackageImports: ['react-bootstrap', 'lucide-react'] },
+  experimental: {
+    optimizePackageImports: ['react-bootstrap', 'lucide-react'],
+    // Imports are held to their own limits, with a message of their own.
+    serverActions: { bodySizeLimit: '4mb' },
+  },
   sassOptions: {
     // Bootstrap 5.3 still uses @import inside; its own warnings are not ours to mend.
     quietDeps: true,
