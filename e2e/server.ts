@@ -21,6 +21,8 @@ const freePort = (): Promise<number> =>
 
 export interface AppServer {
   readonly address: string
+  /** Where the shop's network would come in; open only where it was let in. */
+  readonly networkAddress: string
   readonly folder: string
   readonly process: ChildProcess
   /** Everything the server wrote to its error output. */
@@ -28,25 +30,29 @@ export interface AppServer {
   stop(signal?: NodeJS.Signals): Promise<void>
 }
 
-/** Starts the built application on a data folder. */
-export async function startServer(folder: string): Promise<AppServer> {
+/**
+ * Starts the built application on a data folder.
+ * @param lan whether the shop's network is let in; it is this machine alone here
+ */
+export async function startServer(folder: string, lan = false): Promise<AppServer> {
   const port = await freePort()
+  const lanPort = await freePort()
   const address = `http://127.0.0.1:${port}`
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      cwd: root,
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        NEXT_TELEMETRY_DISABLED: '1',
-        EVEN_SPOKE_DATA: folder,
-        EVEN_SPOKE_ADDRESS: address,
-      },
-      stdio: ['ignore', 'ignore', 'pipe'],
+  const child = spawn(process.execPath, ['scripts/server/server.mjs'], {
+    cwd: root,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      EVEN_SPOKE_DATA: folder,
+      EVEN_SPOKE_ADDRESS: address,
+      EVEN_SPOKE_PORT: String(port),
+      EVEN_SPOKE_LAN: lan ? '1' : '',
+      EVEN_SPOKE_LAN_PORT: String(lanPort),
+      EVEN_SPOKE_LAN_HOST: '127.0.0.1',
     },
-  )
+    stdio: ['ignore', 'ignore', 'pipe'],
+  })
   let errors = ''
   child.stderr?.on('data', (data: Buffer) => (errors += data.toString()))
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()))
@@ -63,6 +69,7 @@ export async function startServer(folder: string): Promise<AppServer> {
   }
   return {
     address,
+    networkAddress: `https://127.0.0.1:${lanPort}`,
     folder,
     process: child,
     errors: () => errors,

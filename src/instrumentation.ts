@@ -3,4 +3,6 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return
   const { openAtStart } = await import('./data/openAtStart')
   await openAtStart()
+  const { openNetworkAsKept } = await import('./services/pairing/openNetworkAsKept')
+  await openNetworkAsKept()
 }

@@ -46,25 +46,28 @@ function stopWithCaller(child) {
 /** Starts the built application and resolves with it once it answers; a failed start ends this process with its code. */
 export async function serve({ dataFolder, port, app = root, healthPath = '/api/health' }) {
   const address = `http://${host}:${port}`
-  const child = spawn(
-    process.execPath,
-    [join(root, bin.next), 'start', app, '-H', host, '-p', String(port)],
-    {
-      cwd: root,
-      env: {
-        ...process.env,
-        NEXT_TELEMETRY_DISABLED: '1',
-        NODE_ENV: 'production',
-        EVEN_SPOKE_DATA: dataFolder,
-        EVEN_SPOKE_ADDRESS: address,
-        EVEN_SPOKE_STOPS_WITH_PARENT: '1',
-        EVEN_SPOKE_TAKE_OVER: flag('take-over') ? '1' : '',
-        EVEN_SPOKE_RECOVERY: flag('last-good') ? 'lastGood' : flag('as-it-is') ? 'asItIs' : '',
-      },
-      // Nothing is ever written to its input: that it ends tells the application that this process has ended.
-      stdio: ['pipe', 'ignore', 'inherit'],
+  const program =
+    app === root
+      ? [join(root, 'scripts/server/server.mjs')]
+      : [join(root, bin.next), 'start', app, '-H', host, '-p', String(port)]
+  const child = spawn(process.execPath, program, {
+    cwd: root,
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: 'production',
+      EVEN_SPOKE_DATA: dataFolder,
+      EVEN_SPOKE_ADDRESS: address,
+      EVEN_SPOKE_PORT: String(port),
+      EVEN_SPOKE_LAN: flag('lan') ? '1' : '',
+      EVEN_SPOKE_NAMES: option('names') ?? process.env.EVEN_SPOKE_NAMES ?? '',
+      EVEN_SPOKE_STOPS_WITH_PARENT: '1',
+      EVEN_SPOKE_TAKE_OVER: flag('take-over') ? '1' : '',
+      EVEN_SPOKE_RECOVERY: flag('last-good') ? 'lastGood' : flag('as-it-is') ? 'asItIs' : '',
     },
-  )
+    // Nothing is ever written to its input: that it ends tells the application that this process has ended.
+    stdio: ['pipe', 'ignore', 'inherit'],
+  })
   let ended = null
   child.once('exit', (code, signal) => {
     ended = code ?? (signal ? 1 : 0)

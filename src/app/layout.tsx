@@ -3,8 +3,9 @@ import '@fontsource/barlow-condensed/600.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import '@/ui/theme/theme.scss'
 import type { Metadata, Viewport } from 'next'
-import { cookies } from 'next/headers'
+import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
+import { askerHeaders } from '@/gate/asker'
 import { Mark } from '@/ui/frame/Mark'
 import { PlaceLinks } from '@/ui/frame/PlaceLinks'
 import { ThemeToggle } from '@/ui/frame/ThemeToggle'
@@ -23,6 +24,7 @@ export const viewport: Viewport = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value
+  const role = (await headers()).get(askerHeaders.role)
   return (
     <html
       lang="en"
@@ -33,18 +35,18 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <a href="#main" className="skip-link">
           Skip to the content
         </a>
-        <div className="frame">
+        <div className={role ? 'frame' : 'frame is-outside'}>
           <nav className="frame-nav" aria-label="Places">
             <div className="frame-mark">
               <Mark />
             </div>
-            <PlaceLinks />
+            {role && <PlaceLinks role={role === 'bay' ? 'bay' : 'owner'} />}
             <div className="frame-foot">
               <ThemeToggle />
             </div>
           </nav>
           <main id="main" className="frame-main">
-            <DeviceTaps />
+            {role && <DeviceTaps />}
             {children}
           </main>
         </div>

@@ -1,7 +1,2 @@
-import { headers } from 'next/headers'
-
-/** Where the server reaches itself; only the loopback is ever named. */
-export async function ownOrigin(): Promise<string> {
-  const port = (await headers()).get('host')?.match(/:(\d+)$/)?.[1] ?? process.env.PORT ?? '3000'
-  return `http://127.0.0.1:${port}`
-}
+/** Where the server reaches itself: as it was started, never as a request names it. */
+export const ownOrigin = (): string => process.env.EVEN_SPOKE_ADDRESS ?? 'http://127.0.0.1:3000'

@@ -17,6 +17,10 @@ export async function openAtStart(): Promise<void> {
   }
 }
 
+/** The program's own server takes no more requests and ends those that run; a plain one offers no such thing. */
+const quiet = async (): Promise<void> =>
+  (globalThis as typeof globalThis & { evenSpokeQuiet?: () => Promise<void> }).evenSpokeQuiet?.()
+
 /**
  * A request to stop, or the end of the script that started this process, closes the database before the process ends.
  * The framework's own handlers are taken off: they end the process without waiting for that.
@@ -27,7 +31,8 @@ function stopInOrder(): void {
     if (stopping) return
     stopping = true
     setTimeout(() => process.exit(code), longestStopMilliseconds).unref()
-    closeDatabase()
+    quiet()
+      .then(closeDatabase)
       .catch((error: unknown) => process.stderr.write(`Closing the data failed: ${String(error)}\n`))
       .finally(() => process.exit(code))
   }

@@ -12,17 +12,17 @@ import { ownOrigin } from '../ownOrigin'
 const offset = v.pipe(v.number(), v.integer(), v.minValue(-720), v.maxValue(840))
 const asked = v.strictObject({ position: v.picklist(positions), airCelsius: v.pipe(v.number(), v.finite()) })
 
-const addresses = async () => deviceAddresses(await ownOrigin())
+const addresses = () => deviceAddresses(ownOrigin())
 
 /** Asks the weather feed for the shop's place. */
 export async function askWeather(utcOffsetMinutes: number): Promise<Result<WeatherReading>> {
   const minutes = v.is(offset, utcOffsetMinutes) ? utcOffsetMinutes : 0
-  return readWeather(await addresses(), (await readSettings(await database())).place, minutes)
+  return readWeather(addresses(), (await readSettings(await database())).place, minutes)
 }
 
 /** Reads the thermometer that is held at a wheel. */
 export async function askThermometer(input: unknown): Promise<Result<ThermometerReading>> {
   const read = v.safeParse(asked, input)
   if (!read.success) return fail({ path: 'thermometer', found: '', mend: 'Say at which wheel it is held.' })
-  return readThermometer(await addresses(), read.output.position, read.output.airCelsius)
+  return readThermometer(addresses(), read.output.position, read.output.airCelsius)
 }

@@ -57,7 +57,7 @@ export async function renewCalendar(): Promise<Refusal> {
 /** Lets the simulated calendar fetch the address, and gives what it got. */
 export async function trySubscription(): Promise<Result<readonly SubscribedEvent[]>> {
   const secret = await calendarSecret(await database())
-  return subscribe(`${await ownOrigin()}/api/calendar/${secret}.ics`)
+  return subscribe(`${ownOrigin()}/api/calendar/${secret}.ics`)
 }
 
 /** Keeps a reading of the water. */
@@ -73,7 +73,7 @@ export async function keepWater(input: unknown): Promise<Refusal> {
 /** Reads the meter for dissolved solids. */
 export async function askTdsMeter(): Promise<Result<TdsReading>> {
   const { filter } = await readSettings(await database())
-  return readTdsMeter(deviceAddresses(await ownOrigin()), filter?.hardnessPpm ?? 250)
+  return readTdsMeter(deviceAddresses(ownOrigin()), filter?.hardnessPpm ?? 250)
 }
 
 /** Keeps a reminder of one's own. */

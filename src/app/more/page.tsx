@@ -1,25 +1,30 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { askerRole } from '../asker'
+import { mayOpen } from '@/gate/roles'
 import { morePlaces } from '@/ui/frame/places'
 
 export const metadata: Metadata = { title: 'More' }
 
 /** Places that have no room in the bar of a phone. */
-export default function MorePage() {
+export default async function MorePage() {
+  const role = await askerRole()
   return (
     <>
       <header className="place-head">
         <h1>More</h1>
       </header>
       <ul className="rows">
-        {morePlaces.map(({ href, name, purpose }) => (
-          <li key={href} className="row-item more-row">
-            <Link href={href} prefetch={false}>
-              {name}
-            </Link>
-            <span className="soft">{purpose}</span>
-          </li>
-        ))}
+        {morePlaces
+          .filter(({ href }) => mayOpen(role, href))
+          .map(({ href, name, purpose }) => (
+            <li key={href} className="row-item more-row">
+              <Link href={href} prefetch={false}>
+                {name}
+              </Link>
+              <span className="soft">{purpose}</span>
+            </li>
+          ))}
       </ul>
     </>
   )

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import Link from 'next/link'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { SettingsForm } from '@/ui/settings/SettingsForm'
@@ -15,6 +16,9 @@ export default async function SettingsPage() {
           <h1>Settings</h1>
           <p className="lead-text">Plans made from now on follow these, and say which of them decided.</p>
         </div>
+        <Link href="/settings/phones" className="btn btn-outline-secondary" prefetch={false}>
+          Phones and tablets
+        </Link>
       </header>
       <SettingsForm initial={await readSettings(await database())} save={saveSettings} />
     </>

@@ -13,6 +13,7 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
+import { mayOpen, type DeviceRole } from '@/gate/roles'
 import { mainPlaces, morePlaces, type PlaceName } from './places'
 
 const icons: Record<PlaceName, typeof Sun> = {
@@ -28,8 +29,9 @@ const icons: Record<PlaceName, typeof Sun> = {
 }
 
 /** Links to the places, the current one marked. Jobs belong to Today. */
-export function PlaceLinks() {
+export function PlaceLinks({ role }: { readonly role: DeviceRole }) {
   const path = usePathname()
+  const may = ({ href }: { readonly href: string }) => mayOpen(role, href)
   const isHere = (href: string) =>
     href === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(href)
   const link = (href: string, name: PlaceName, className: string, here: boolean) => {
@@ -49,8 +51,8 @@ export function PlaceLinks() {
   }
   return (
     <>
-      {mainPlaces.map(({ href, name }) => link(href, name, '', isHere(href)))}
-      {morePlaces.map(({ href, name }) => link(href, name, 'on-desk', isHere(href)))}
+      {mainPlaces.filter(may).map(({ href, name }) => link(href, name, '', isHere(href)))}
+      {morePlaces.filter(may).map(({ href, name }) => link(href, name, 'on-desk', isHere(href)))}
       {link('/more', 'More', 'on-phone', path === '/more' || morePlaces.some(({ href }) => isHere(href)))}
     </>
   )

@@ -3,7 +3,6 @@ import type { Metadata } from 'next'
 import { headers } from 'next/headers'
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { toString as qrSvg } from 'qrcode'
 import { familyOf } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'
 import { cautionsFor } from '@/core/words/cautions'
@@ -13,6 +12,8 @@ import { findBottle } from '@/data/queries/bottles'
 import { readSettings } from '@/data/queries/settings'
 import { PrintButton } from '@/ui/PrintButton'
 import { formatMillilitres } from '@/ui/format/format'
+import { networkAddress } from '@/services/pairing/network'
+import { qrOf } from '../../qrOf'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Bottle' }
@@ -26,7 +27,8 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
   const family = familyOf(bottle.family)
   const mix = { from: bottle.fraction, to: bottle.fraction }
   const host = (await headers()).get('host') ?? 'localhost'
-  const qr = await qrSvg(`http://${host}/bench/${id}`, { type: 'svg', margin: 0 })
+  // A camera is never the desk itself.
+  const qr = await qrOf(`${networkAddress() ?? `http://${host}`}/bench/${id}`)
   const concentrate = bottle.fraction * bottle.totalMillilitres
   return (
     <>

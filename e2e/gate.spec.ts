@@ -1,0 +1,218 @@
+import { createServer } from 'node:http'
+import { request as ask } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { cpSync, rmSync } from 'node:fs'
+import type { Browser, BrowserContext, Page } from '@playwright/test'
+import { expect, newFolder, startServer, test, type AppServer } from './server'
+
+const phone = {
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+  isMobile: true,
+  ignoreHTTPSErrors: true,
+}
+
+/** A server with the demo data that lets the network in. */
+async function openServer(): Promise<{ server: AppServer; end: () => Promise<void> }> {
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  const server = await startServer(folder, true)
+  return {
+    server,
+    end: async () => {
+      await server.stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+async function codeFor(desk: Page, role: 'Bay' | 'Owner'): Promise<string> {
+  await desk.goto('/settings/phones')
+  await desk.getByRole('button', { name: new RegExp(`^${role}`) }).click()
+  return (await desk.locator('.pair-spoken').textContent()) ?? ''
+}
+
+/** A phone of its own that was let in. */
+async function paired(
+  browser: Browser,
+  server: AppServer,
+  desk: Page,
+  role: 'Bay' | 'Owner',
+): Promise<BrowserContext> {
+  const code = await codeFor(desk, role)
+  const context = await browser.newContext({ ...phone, baseURL: server.networkAddress })
+  const page = await context.newPage()
+  await page.goto(`/pair#${code.replace(' ', '')}`)
+  await page.getByLabel('Name of this device').fill(`${role} phone`)
+  await page.getByRole('button', { name: 'Let it in' }).click()
+  await page.waitForURL(`${server.networkAddress}/`)
+  return context
+}
+
+test('a phone comes in with the code of the desk, sees what is the bay’s, and is out within a second', async ({
+  browser,
+}) => {
+  test.setTimeout(90_000)
+  const { server, end } = await openServer()
+  const desk = await browser.newPage({ baseURL: server.address })
+  const stranger = await browser.newContext({ ...phone, baseURL: server.networkAddress })
+  const page = await stranger.newPage()
+  await page.goto('/due')
+  await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible()
+  expect((await stranger.request.get('/api/cabinet/json')).status()).toBe(401)
+  const code = await codeFor(desk, 'Bay')
+  expect(
+    (await stranger.request.post('/api/pair', { data: { code: 'ABCD EFGH', name: 'x' } })).status(),
+  ).toBe(403)
+  await desk.close()
+  const again = await browser.newPage({ baseURL: server.address })
+  expect(code).toMatch(/^[A-Z0-9]{4} [A-Z0-9]{4}$/)
+  const bay = await paired(browser, server, again, 'Bay')
+  const [cookie] = await bay.cookies()
+  expect(cookie).toMatchObject({ httpOnly: true, secure: true, sameSite: 'Strict' })
+  for (const [path, status] of [
+    ['/', 200],
+    ['/wheels', 200],
+    ['/due', 200],
+    ['/settings', 403],
+    ['/cabinet', 403],
+    ['/settings/phones', 403],
+    ['/api/cabinet/json', 403],
+  ] as const)
+    // prettier-ignore
+    expect((await bay.request.get(path)).status(), path).toBe(status)
+  // What only the server itself may say of a request is not believed.
+  const spoofed = { 'x-even-spoke-door': 'desk', 'x-even-spoke-role': 'owner' }
+  expect((await stranger.request.get('/api/cabinet/json', { headers: spoofed })).status()).toBe(401)
+  const owner = await paired(browser, server, again, 'Owner')
+  expect((await owner.request.get('/api/cabinet/json')).status()).toBe(200)
+  await again.reload()
+  await again.getByRole('button', { name: 'Put Bay phone out' }).click()
+  await expect(again.getByRole('button', { name: 'Put Bay phone out' })).toHaveCount(0)
+  await expect.poll(async () => (await bay.request.get('/api/clock')).status(), { timeout: 1000 }).toBe(401)
+  expect((await owner.request.get('/api/clock')).status()).toBe(200)
+  await end()
+})
+
+test('a code is good once, and guessing is locked out', async ({ browser }) => {
+  const { server, end } = await openServer()
+  const desk = await browser.newPage({ baseURL: server.address })
+  const context = await browser.newContext({ ...phone, baseURL: server.networkAddress })
+  const pair = async (code: string) =>
+    (await context.request.post('/api/pair', { data: { code, name: 'Phone' } })).json() as Promise<{
+      role?: string
+      problems?: { mend: string }[]
+    }>
+  const code = await codeFor(desk, 'Bay')
+  expect(await pair(code.toLowerCase())).toEqual({ role: 'bay' })
+  expect((await pair(code)).problems?.[0]?.mend).toContain('was used')
+  for (let wrong = 0; wrong < 4; wrong += 1) await pair('WRONGONE')
+  const fresh = await codeFor(desk, 'Bay')
+  expect((await pair(fresh)).problems?.[0]?.mend).toContain('Wait')
+  await end()
+})
+
+test('the desk asks for its passphrase once one is set', async ({ browser }) => {
+  const { server, end } = await openServer()
+  const desk = await browser.newPage({ baseURL: server.address })
+  await desk.goto('/settings/phones')
+  await desk.getByLabel('Passphrase', { exact: true }).fill('short')
+  await desk.getByRole('button', { name: 'Set it' }).click()
+  await expect(desk.getByText('at least 8 characters')).toBeVisible()
+  await desk.getByLabel('Passphrase', { exact: true }).fill('a long wet glove')
+  await desk.getByRole('button', { name: 'Set it' }).click()
+  await expect(desk.getByText('Other windows of this desk')).toBeVisible()
+  const other = await browser.newContext({ baseURL: server.address })
+  const page = await other.newPage()
+  await page.goto('/cabinet')
+  await expect(page.getByRole('heading', { name: 'This desk is locked' })).toBeVisible()
+  await page.getByLabel('Passphrase of this desk').fill('another one')
+  await page.getByRole('button', { name: 'Open it' }).click()
+  await expect(page.getByText('after some wrong ones')).toBeVisible()
+  await page.getByLabel('Passphrase of this desk').fill('a long wet glove')
+  await page.getByRole('button', { name: 'Open it' }).click()
+  await page.waitForURL(`${server.address}/`)
+  await end()
+})
+
+test('pages of another origin cannot write, read or frame it, and another name is not answered', async ({
+  page,
+  server,
+}) => {
+  const elsewhere = createServer((_request, response) => {
+    response
+      .writeHead(200, { 'content-type': 'text/html' })
+      .end('<!doctype html><title>elsewhere</title><body></body>')
+  })
+  await new Promise<void>((resolve) => elsewhere.listen(0, '127.0.0.1', resolve))
+  const { port } = elsewhere.address() as AddressInfo
+  await page.goto(`http://127.0.0.1:${port}/`)
+  const ended: string[] = []
+  page.on('requestfailed', (request) => ended.push(request.url()))
+  page.on('response', (response) => {
+    if (response.url().startsWith(server.address)) {
+      ended.push(response.url())
+      expect(response.status()).toBe(403)
+    }
+  })
+  await page.evaluate(async (address) => {
+    const form = (enctype: string, path: string) => {
+      const element = document.createElement('form')
+      Object.assign(element, { method: 'POST', enctype, action: address + path, target: 'sink' })
+      element.innerHTML = '<input name=\'{"device":"thermometer","mode":"silent","x":"\' value=\'"}\'>'
+      document.body.append(element)
+      element.submit()
+    }
+    const frame = document.createElement('iframe')
+    frame.name = 'sink'
+    document.body.append(frame)
+    await fetch(`${address}/api/devices/modes`, {
+      method: 'POST',
+      mode: 'no-cors',
+      body: '{"device":"thermometer","mode":"silent"}',
+    }).catch(() => undefined)
+    await fetch(`${address}/api/cabinet/json`, { mode: 'no-cors' }).catch(() => undefined)
+    form('text/plain', '/api/devices/modes')
+  }, server.address)
+  await expect
+    .poll(() => ended.filter((url) => url.startsWith(server.address)).length)
+    .toBeGreaterThanOrEqual(3)
+  expect(await (await page.request.get(`${server.address}/api/devices/modes`)).json()).toMatchObject({
+    thermometer: 'well',
+  })
+  const framed = await page.evaluate(async (address) => {
+    const frame = document.createElement('iframe')
+    frame.src = `${address}/`
+    document.body.append(frame)
+    await new Promise((resolve) => frame.addEventListener('load', resolve))
+    return frame.contentDocument === null
+  }, server.address)
+  expect(framed).toBe(true)
+  const status = await new Promise<number>((resolve, reject) =>
+    ask(`${server.address}/api/clock`, { headers: { host: 'rebound.example' } }, (answer) =>
+      resolve(answer.statusCode ?? 0),
+    )
+      .once('error', reject)
+      .end(),
+  )
+  expect(status).toBe(421)
+  elsewhere.closeAllConnections()
+  elsewhere.close()
+})
+
+test('every kind of answer carries the headers, and nothing tells a stack or a path', async ({ request }) => {
+  const answers = await Promise.all([
+    request.get('/'), request.get('/nothing'), request.get('/api/clock'), request.get('/api/nothing'), request.get('/icon.svg'),
+    request.post('/api/plan', { data: 'no job' }), request.post('/api/plan', { headers: { 'content-type': 'text/plain' }, data: 'x' }),
+    request.get('/wheels/%00'), request.get('/wheels/%ff'), request.get('/wheels?q=%00'), request.fetch('/', { method: 'PUT' }),
+  ]) // prettier-ignore
+  for (const answer of answers) {
+    const headers = answer.headers()
+    expect(answer.status(), answer.url()).toBeLessThan(500)
+    expect(headers['content-security-policy'], answer.url()).toContain("frame-ancestors 'none'")
+    expect(headers['x-content-type-options']).toBe('nosniff')
+    expect(headers['cross-origin-resource-policy']).toBe('same-origin')
+    expect(headers['cache-control'], answer.url()).toContain('no-store')
+    expect(await answer.text()).not.toMatch(/\n\s+at |node_modules|\/work\//)
+  }
+})

@@ -1,0 +1,163 @@
+// The application's own server: plain HTTP for this machine alone and, once it is opened, HTTPS for the shop's network.
+import { X509Certificate } from 'node:crypto'
+import { createServer } from 'node:http'
+import { createServer as createSecureServer } from 'node:https'
+import { join } from 'node:path'
+import next from 'next'
+import { root } from '../lib/run.mjs'
+import { certificatesFor } from './certificates.mjs'
+import { ownAddresses, ownHostNames } from './network.mjs'
+import { trustPage } from './trustPage.mjs'
+
+const loopback = '127.0.0.1'
+const port = Number(process.env.EVEN_SPOKE_PORT)
+const lanPort = Number(process.env.EVEN_SPOKE_LAN_PORT ?? port + 1)
+const lanHost = process.env.EVEN_SPOKE_LAN_HOST ?? '0.0.0.0'
+const moreNames = process.env.EVEN_SPOKE_NAMES ?? ''
+
+/** Headers that only this server may set: which door a request came through, and from where. */
+const ownHeaders = [
+  'x-even-spoke-door',
+  'x-even-spoke-peer',
+  'x-even-spoke-role',
+  'x-even-spoke-device',
+  'x-nonce',
+]
+const forwarded = [
+  'forwarded',
+  'x-forwarded-for',
+  'x-forwarded-host',
+  'x-forwarded-proto',
+  'x-forwarded-port',
+  'x-real-ip',
+]
+/** Open requests end before the data is closed, but nobody waits longer for them, ms. */
+const longestQuietMilliseconds = 5000
+const dayMilliseconds = 86_400_000
+
+const running = new Set()
+
+/** Marks a request with the door it came through and passes it on. */
+const through = (door, handle) => (request, response) => {
+  const came = forwarded.some((name) => request.headers[name] !== undefined)
+  const peer =
+    request.headers['x-forwarded-for']?.split(',').at(-1)?.trim() ?? request.socket.remoteAddress ?? ''
+  for (const name of [...ownHeaders, ...forwarded]) delete request.headers[name]
+  // What another server passes on was not asked at this desk.
+  request.headers['x-even-spoke-door'] = came ? 'lan' : door
+  request.headers['x-even-spoke-peer'] = peer
+  running.add(response)
+  response.once('close', () => running.delete(response))
+  handle(request, response).catch(() => response.destroy())
+}
+
+const listen = (server, at, host) =>
+  new Promise((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(at, host, () => {
+      server.off('error', reject)
+      resolve(server)
+    })
+  })
+
+const closed = (server) =>
+  new Promise((resolve) => {
+    server.close(resolve)
+    server.closeIdleConnections()
+  })
+
+/** The shop's network: open or not, and how it is reached. */
+class Network {
+  constructor(handle) {
+    this.handle = handle
+    this.open_ = null
+    /** One change at a time. */
+    this.last = Promise.resolve()
+  }
+
+  state() {
+    return (
+      this.open_ && {
+        port: lanPort,
+        trustPort: lanPort + 1,
+        names: this.open_.names,
+        print: this.open_.print,
+      }
+    )
+  }
+
+  change(wanted) {
+    this.last = this.last.catch(() => undefined).then(() => (wanted ? this.open() : this.close()))
+    return this.last
+  }
+
+  async open() {
+    if (this.open_) return
+    const addresses = ownAddresses()
+    const names = [...addresses, ...ownHostNames(), ...moreNames.split(',').filter(Boolean)]
+    const certificates = await this.certificates(names)
+    const main = await listen(
+      createSecureServer(
+        { key: certificates.key, cert: certificates.certificate },
+        through('lan', this.handle),
+      ),
+      lanPort,
+      lanHost,
+    )
+    const at = addresses[0] ?? names[0] ?? loopback
+    const trust = await listen(
+      createServer(trustPage(certificates.authority, `https://${at}:${lanPort}/pair`)),
+      lanPort + 1,
+      lanHost,
+    ).catch(async (error) => {
+      await closed(main)
+      throw error
+    })
+    process.env.EVEN_SPOKE_NAMES = names.map((name) => (name.includes(':') ? `[${name}]` : name)).join(',')
+    const print = new X509Certificate(certificates.authority).fingerprint256
+    const renew = setInterval(async () => {
+      const again = await this.certificates(names)
+      if (again.isNew) main.setSecureContext({ key: again.key, cert: again.certificate })
+    }, dayMilliseconds)
+    renew.unref()
+    this.open_ = { main, trust, names, print, renew }
+  }
+
+  certificates(names) {
+    return certificatesFor(join(process.env.EVEN_SPOKE_DATA ?? root, 'network'), [
+      ...names,
+      'localhost',
+      loopback,
+    ])
+  }
+
+  async close() {
+    if (!this.open_) return
+    const { main, trust, renew } = this.open_
+    this.open_ = null
+    clearInterval(renew)
+    process.env.EVEN_SPOKE_NAMES = moreNames
+    const gone = [closed(main), closed(trust)]
+    main.closeAllConnections()
+    trust.closeAllConnections()
+    await Promise.all(gone)
+  }
+}
+
+const app = next({ dev: false, dir: root, hostname: loopback, port, quiet: true })
+const desk = { server: null }
+const network = new Network((request, response) => app.getRequestHandler()(request, response))
+
+globalThis.evenSpokeNetwork = network
+/** Takes no more requests and waits for those that run; called before the data is closed. */
+globalThis.evenSpokeQuiet = async () => {
+  const gone = [desk.server && closed(desk.server), network.close()]
+  const deadline = Date.now() + longestQuietMilliseconds
+  while (running.size > 0 && Date.now() < deadline) await new Promise((resolve) => setTimeout(resolve, 20))
+  desk.server?.closeAllConnections()
+  await Promise.all(gone)
+}
+
+await app.prepare()
+desk.server = await listen(createServer(through('desk', app.getRequestHandler())), port, loopback)
+if (process.env.EVEN_SPOKE_LAN === '1') await network.change(true)

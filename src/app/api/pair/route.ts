@@ -1,0 +1,25 @@
+import { cookies } from 'next/headers'
+import { pairInput } from '@/contracts/pairing'
+import { database } from '@/data/connection'
+import { askerHeaders, deviceCookie } from '@/gate/asker'
+import { pairDevice } from '@/services/pairing/pairDevice'
+import { readJson } from '../../readJson'
+
+export const dynamic = 'force-dynamic'
+
+/** Browsers keep no cookie for longer. */
+const longestSeconds = 400 * 86_400
+
+/** Lets a device in that knows the code of the desk. */
+export async function POST(request: Request): Promise<Response> {
+  const input = await readJson(request, pairInput)
+  if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
+  const peer = request.headers.get(askerHeaders.peer) ?? ''
+  const paired = await pairDevice(await database(), input.value, peer, new Date())
+  if (!paired.ok) return Response.json({ problems: paired.problems }, { status: 403 })
+  const jar = await cookies()
+  jar.set(deviceCookie, paired.value.token, {
+    httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: longestSeconds,
+  }) // prettier-ignore
+  return Response.json({ role: paired.value.role })
+}

@@ -1,0 +1,19 @@
+import { cookies } from 'next/headers'
+import { unlockInput } from '@/contracts/pairing'
+import { database } from '@/data/connection'
+import { deskCookie } from '@/gate/asker'
+import { unlockDesk } from '@/services/pairing/passphrase'
+import { readJson } from '../../readJson'
+
+export const dynamic = 'force-dynamic'
+
+/** Begins a sitting at the desk, until the browser is closed. */
+export async function POST(request: Request): Promise<Response> {
+  const input = await readJson(request, unlockInput)
+  if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
+  const unlocked = await unlockDesk(await database(), input.value.passphrase)
+  if (!unlocked.ok) return Response.json({ problems: unlocked.problems }, { status: 403 })
+  const jar = await cookies()
+  jar.set(deskCookie, unlocked.value.token, { httpOnly: true, sameSite: 'strict', path: '/' })
+  return Response.json({ ok: true })
+}

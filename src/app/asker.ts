@@ -1,0 +1,18 @@
+import { headers } from 'next/headers'
+import { askerHeaders } from '@/gate/asker'
+import type { DeviceRole } from '@/gate/roles'
+import { refuse, type Refusal } from './refusal'
+
+/** What who asks may do. Nobody comes as far as a page or an action without a role. */
+export async function askerRole(): Promise<DeviceRole> {
+  return (await headers()).get(askerHeaders.role) === 'bay' ? 'bay' : 'owner'
+}
+
+/** Whether the device asks with everything an owner may. */
+export const isOwner = async (): Promise<boolean> => (await askerRole()) === 'owner'
+
+export const ownersOnly: Refusal = refuse(
+  '',
+  'a device of the bay',
+  'This is for the owner; do it at the desk.',
+)

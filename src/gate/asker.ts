@@ -1,0 +1,21 @@
+import type { DeviceRole } from './roles'
+
+/** Headers that the server and the gate set for what lies behind them; a client's own never come through. */
+export const askerHeaders = {
+  door: 'x-even-spoke-door',
+  peer: 'x-even-spoke-peer',
+  role: 'x-even-spoke-role',
+  device: 'x-even-spoke-device',
+} as const
+
+/** `__Host-`: the browser itself holds that it came over TLS, for this host alone. */
+export const deviceCookie = '__Host-even-spoke-device'
+/** The desk itself is reached without TLS. */
+export const deskCookie = 'even-spoke-desk'
+
+/** Who asks: the desk or a paired device, and what it may do. */
+export interface Asker {
+  readonly role: DeviceRole
+  /** Absent: the desk itself. */
+  readonly deviceId?: string
+}

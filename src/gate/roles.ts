@@ -1,0 +1,44 @@
+export const deviceRoles = ['owner', 'bay'] as const
+/** `owner`: everything; `bay`: what is worked in the bay, and no prices, settings or backups. */
+export type DeviceRole = (typeof deviceRoles)[number]
+
+export const roleNames: Record<DeviceRole, string> = { owner: 'Owner', bay: 'Bay' }
+
+/** Places a device of the bay may open; everything else is the owner's. */
+const bayPlaces: readonly RegExp[] = [
+  /^\/$/,
+  /^\/jobs\/[^/]+(\/run|\/sheet)?$/,
+  /^\/wheels$/,
+  /^\/wheels\/[0-9a-f-]{36}(\/look|\/intake|\/protection|\/care)?$/,
+  /^\/due$/,
+  /^\/rules$/,
+  /^\/more$/,
+  /^\/api\/(clock|health|ready)$/,
+  /^\/api\/jobs\/[^/]+\/(events|live)$/,
+]
+
+/** Pages of the bay that also write. */
+const bayWrites: readonly RegExp[] = [
+  /^\/jobs\/[^/]+(\/run)?$/,
+  /^\/wheels\/[0-9a-f-]{36}\/(look|intake)$/,
+  /^\/api\/jobs\/[^/]+\/events$/,
+]
+
+export const mayWrite = (role: DeviceRole, path: string): boolean =>
+  role === 'owner' || bayWrites.some((place) => place.test(path))
+
+export const mayOpen = (role: DeviceRole, path: string): boolean =>
+  role === 'owner' || bayPlaces.some((place) => place.test(path))
+
+/** Open to whoever reaches the program: what pairs a device, and what its pages are drawn with. */
+const openPlaces: readonly RegExp[] = [
+  /^\/pair$/,
+  /^\/api\/pair$/,
+  /^\/api\/health$/,
+  /^\/_next\/static\//,
+  /^\/(icon\.svg|manifest\.webmanifest|favicon\.ico)$/,
+  // Its address is its secret.
+  /^\/api\/calendar\/[A-Za-z0-9_-]{20,}\.ics$/,
+]
+
+export const isOpenToAll = (path: string): boolean => openPlaces.some((place) => place.test(path))

@@ -1,0 +1,67 @@
+'use client'
+
+import { useState } from 'react'
+import type { Result } from '@/core/result'
+import { deviceRoles, roleNames, type DeviceRole } from '@/gate/roles'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { useSending } from '../form/useSending'
+
+interface Code {
+  readonly code: string
+  readonly qr: string
+  readonly address: string
+  readonly expiresAt: Date
+}
+
+const rolePurposes: Record<DeviceRole, string> = {
+  bay: 'jobs, the bay, looks',
+  owner: 'everything, as here',
+}
+
+/** A code for one device: what it may do is chosen here, not there. */
+export function PairingPanel({ begin }: { readonly begin: (input: unknown) => Promise<Result<Code>> }) {
+  const [code, setCode] = useState<Code | null>(null)
+  const { problems, busy, send } = useSending()
+  const ask = (role: DeviceRole): void =>
+    send(async () => {
+      const answer = await begin({ role })
+      if (!answer.ok) return { problems: answer.problems }
+      setCode(answer.value)
+      return { problems: [] }
+    })
+  return (
+    <>
+      <div className="chips">
+        {[...deviceRoles].reverse().map((role) => (
+          <button
+            key={role}
+            type="button"
+            className="btn btn-outline-secondary"
+            disabled={busy}
+            onClick={() => ask(role)}
+          >
+            {roleNames[role]}: {rolePurposes[role]}
+          </button>
+        ))}
+      </div>
+      <ProblemAlert problems={problems} />
+      {code && (
+        <div className="pair-code" role="status">
+          <div
+            className="pair-qr"
+            role="img"
+            aria-label="Code for the camera of the device"
+            dangerouslySetInnerHTML={{ __html: code.qr }}
+          />
+          <div>
+            <p className="pair-spoken">{code.code}</p>
+            <p>
+              Open <b>{code.address}/pair</b> on the device, or point its camera here. Good once, until{' '}
+              {code.expiresAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}.
+            </p>
+          </div>
+        </div>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,68 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { ProblemAlert } from '../form/ProblemAlert'
+import type { FormAction } from '../form/formAction'
+import { useSending } from '../form/useSending'
+
+interface PassphraseFormProps {
+  readonly isSet: boolean
+  readonly change: FormAction<unknown>
+}
+
+/** A passphrase for the machine itself, where more people come by it than should. */
+export function PassphraseForm({ isSet, change }: PassphraseFormProps) {
+  const [old, setOld] = useState('')
+  const [wanted, setWanted] = useState('')
+  const [said, setSaid] = useState('')
+  const { problems, busy, send } = useSending()
+  return (
+    <Form
+      className="pair-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        send(
+          () => change({ old, wanted }),
+          () => {
+            setSaid(
+              wanted === ''
+                ? 'The desk is open to who sits at it.'
+                : 'Set. Other windows of this desk are asked for it now.',
+            )
+            setOld('')
+            setWanted('')
+          },
+        )
+      }}
+    >
+      <p>{isSet ? 'It asks for a passphrase.' : 'Who sits at this machine may do everything.'}</p>
+      {isSet && (
+        <Form.Group controlId="passphrase-old">
+          <Form.Label>Passphrase now</Form.Label>
+          <Form.Control
+            type="password"
+            autoComplete="current-password"
+            value={old}
+            onChange={(event) => setOld(event.target.value)}
+          />
+        </Form.Group>
+      )}
+      <Form.Group controlId="passphrase-new">
+        <Form.Label>{isSet ? 'New passphrase; empty: none' : 'Passphrase'}</Form.Label>
+        <Form.Control
+          type="password"
+          autoComplete="new-password"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+        />
+      </Form.Group>
+      <ProblemAlert problems={problems} />
+      <p role="status">{said}</p>
+      <Button type="submit" variant="outline-secondary" disabled={busy}>
+        {isSet ? 'Change it' : 'Set it'}
+      </Button>
+    </Form>
+  )
+}
