@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite'],
+  serverExternalPackages: ['@electric-sql/pglite', 'piscina', '@node-rs/argon2'],
   poweredByHeader: false,
   devIndicators: false,
   images: { unoptimized: true },
@@ -10,6 +10,8 @@ const config: NextConfig = {
   // `npm test` checks the types; a build that is only to be started need not do it again.
   typescript: { ignoreBuildErrors: true },
   experimental: {
+    // Backups; the server cuts off everything else long before.
+    proxyClientMaxBodySize: '500mb',
     optimizePackageImports: ['react-bootstrap', 'lucide-react'],
     // Imports are held to their own limits, with a message of their own.
     serverActions: { bodySizeLimit: '4mb' },

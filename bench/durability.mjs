@@ -16,6 +16,7 @@ const jobOf = async (address) => /\/jobs\/[0-9a-f-]{36}/.exec(await (await fetch
 const tap = (address, job, requestId) =>
   fetch(`${address}/api${job}/events`, {
     method: 'POST',
+    headers: { 'content-type': 'application/json' },
     body: JSON.stringify({
       kind: 'misted',
       stepId: 'lookRound',

@@ -34,6 +34,7 @@ test('kill -9 ten times during a run of writes loses nothing that was acknowledg
       const requestId = crypto.randomUUID()
       const sent = await fetch(`${server.address}/api${job}/events`, {
         method: 'POST',
+        headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ kind, stepId: 'lookRound', at: new Date().toISOString(), requestId }),
       }).then(
         (answer) => answer.ok,
@@ -82,6 +83,7 @@ test('a second process on the same folder is refused and told who has it', async
 const tapAt = (address: string, job: string, requestId: string): Promise<boolean> =>
   fetch(`${address}/api${job}/events`, {
     method: 'POST',
+    headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ kind: 'misted', stepId: 'lookRound', at: new Date().toISOString(), requestId }),
   }).then(
     (answer) => answer.ok,

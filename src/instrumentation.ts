@@ -5,4 +5,6 @@ export async function register(): Promise<void> {
   await openAtStart()
   const { openNetworkAsKept } = await import('./services/pairing/openNetworkAsKept')
   await openNetworkAsKept()
+  const { keepDailyBackups } = await import('./services/backup/dailyBackup')
+  keepDailyBackups()
 }

@@ -5,6 +5,7 @@ import { bin, must, node, root, say } from './run.mjs'
 
 const sources = ['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
 const stampFile = join(root, '.next', 'even-spoke-sources')
+export const poolFile = join(root, '.next', 'even-spoke-pool.mjs')
 
 function* filesBelow(path) {
   if (!existsSync(path)) return
@@ -31,6 +32,22 @@ function sourcesHash() {
   return hash.digest('hex')
 }
 
+/** The threads of the pool run the same core files, in one file of their own. */
+async function buildPool() {
+  const { build } = await import('esbuild')
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['src/pool/pool.worker.ts'],
+    outfile: poolFile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'warning',
+  })
+}
+
 /** Builds the application, unless the last build was made from the very same sources. */
 export async function ensureBuilt() {
   const wanted = sourcesHash()
@@ -40,5 +57,6 @@ export async function ensureBuilt() {
   }
   say('Building (half a minute) …')
   await must('The build', node([bin.next, 'build']))
+  await buildPool()
   writeFileSync(stampFile, wanted)
 }

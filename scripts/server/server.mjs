@@ -1,9 +1,10 @@
 // The application's own server: plain HTTP for this machine alone and, once it is opened, HTTPS for the shop's network.
-import { X509Certificate } from 'node:crypto'
+import { randomBytes, timingSafeEqual, X509Certificate } from 'node:crypto'
 import { createServer } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
 import { join } from 'node:path'
 import next from 'next'
+import { poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
@@ -31,6 +32,14 @@ const forwarded = [
   'x-forwarded-port',
   'x-real-ip',
 ]
+/** The framework asks itself for the page an action leads to, with the headers of the request it answers: so it is known again. */
+const ownMark = 'x-even-spoke-own'
+const ownSecret = randomBytes(32).toString('hex')
+const isOwn = (mark) => {
+  const given = Buffer.from(String(mark ?? ''), 'latin1')
+  return given.length === ownSecret.length && timingSafeEqual(given, Buffer.from(ownSecret, 'latin1'))
+}
+
 /** Open requests end before the data is closed, but nobody waits longer for them, ms. */
 const longestQuietMilliseconds = 5000
 const dayMilliseconds = 86_400_000
@@ -39,6 +48,13 @@ const running = new Set()
 
 /** Marks a request with the door it came through and passes it on. */
 const through = (door, handle) => (request, response) => {
+  if (!isOwn(request.headers[ownMark])) mark(request, door)
+  running.add(response)
+  response.once('close', () => running.delete(response))
+  handle(request, response).catch(() => response.destroy())
+}
+
+function mark(request, door) {
   const came = forwarded.some((name) => request.headers[name] !== undefined)
   const peer =
     request.headers['x-forwarded-for']?.split(',').at(-1)?.trim() ?? request.socket.remoteAddress ?? ''
@@ -46,9 +62,7 @@ const through = (door, handle) => (request, response) => {
   // What another server passes on was not asked at this desk.
   request.headers['x-even-spoke-door'] = came ? 'lan' : door
   request.headers['x-even-spoke-peer'] = peer
-  running.add(response)
-  response.once('close', () => running.delete(response))
-  handle(request, response).catch(() => response.destroy())
+  request.headers[ownMark] = ownSecret
 }
 
 const listen = (server, at, host) =>
@@ -144,6 +158,9 @@ class Network {
   }
 }
 
+process.env.EVEN_SPOKE_POOL = poolFile
+// There the framework asks itself; over TLS it would not know the shop's own certificate.
+process.env.__NEXT_PRIVATE_ORIGIN = `http://${loopback}:${port}`
 const app = next({ dev: false, dir: root, hostname: loopback, port, quiet: true })
 const desk = { server: null }
 const network = new Network((request, response) => app.getRequestHandler()(request, response))

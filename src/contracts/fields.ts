@@ -65,4 +65,11 @@ export const strengthText = v.pipe(
 export const requestId = v.pipe(v.string(), v.uuid('Give a UUID, new for every thing that is sent.'))
 
 const uuid = v.pipe(v.string(), v.uuid())
-export const isUuid = (text: string): boolean => v.is(uuid, text)
+/** Whether something that came from outside, whatever it is, names a thing by UUID. */
+export const isUuid = (value: unknown): value is string => v.is(uuid, value)
+
+/** A name that products and tools are known by. */
+export const idText = v.pipe(v.string(), v.minLength(1), v.maxLength(200))
+
+/** The version a form was made from. */
+export const versionNumber = v.pipe(v.number(), v.integer(), v.minValue(0))

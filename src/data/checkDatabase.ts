@@ -98,9 +98,8 @@ export async function damageIn(postgres: PGlite): Promise<string[]> {
   }
 }
 
-/** Takes what is there now for the right number; for a person who goes on with what is left. */
-export async function recount(postgres: PGlite): Promise<void> {
-  await postgres.exec(`
+/** Takes what is there now for the right number. */
+export const recountScript = `
     create temporary table counted as select tablename as name from pg_tables
       where schemaname = 'public' and tablename not in ('schema_migration', 'table_count');
     do $$ declare t text; begin
@@ -109,5 +108,9 @@ export async function recount(postgres: PGlite): Promise<void> {
           on conflict (name) do update set rows = excluded.rows', t, t);
       end loop;
     end $$;
-    drop table counted`)
+    drop table counted`
+
+/** For a person who goes on with what is left. */
+export async function recount(postgres: PGlite): Promise<void> {
+  await postgres.exec(recountScript)
 }

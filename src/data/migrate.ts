@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { DataFailure } from './dataFailure'
-import type { Database } from './database'
+import type { Database, DatabaseTransaction, Queryable } from './database'
 
 export interface Migration {
   readonly number: number
@@ -39,17 +39,34 @@ interface Applied {
   readonly checksum: string
 }
 
-/**
- * Brings a database up to the code, each migration in its own transaction.
- * @throws DataFailure `newerDatabase` when the code is older than the data, `changedMigration` when a released file was edited
- */
-export async function migrate(database: Database, migrations: readonly Migration[]): Promise<void> {
+/** Where it stands which migrations a database has had. */
+export async function createMigrationTable(database: Queryable): Promise<void> {
   await database.query(`create table if not exists schema_migration (
     number integer primary key,
     name text not null,
     checksum text not null,
     applied_at timestamptz not null default now()
   )`)
+}
+
+export async function applyMigration(
+  transaction: DatabaseTransaction,
+  { number, name, sql, checksum }: Migration,
+): Promise<void> {
+  await transaction.script(sql)
+  await transaction.query('insert into schema_migration (number, name, checksum) values ($1, $2, $3)', [
+    number,
+    name,
+    checksum,
+  ])
+}
+
+/**
+ * Brings a database up to the code, each migration in its own transaction.
+ * @throws DataFailure `newerDatabase` when the code is older than the data, `changedMigration` when a released file was edited
+ */
+export async function migrate(database: Database, migrations: readonly Migration[]): Promise<void> {
+  await createMigrationTable(database)
   const applied = await database.query<Applied>(
     'select number, name, checksum from schema_migration order by number',
   )
@@ -70,13 +87,6 @@ export async function migrate(database: Database, migrations: readonly Migration
     }
   }
   for (const migration of migrations.slice(applied.length)) {
-    await database.transaction(async (transaction) => {
-      await transaction.script(migration.sql)
-      await transaction.query('insert into schema_migration (number, name, checksum) values ($1, $2, $3)', [
-        migration.number,
-        migration.name,
-        migration.checksum,
-      ])
-    })
+    await database.transaction((transaction) => applyMigration(transaction, migration))
   }
 }

@@ -53,7 +53,11 @@ export function siteRefusal({ method, path, header }: Asked): Refused | null {
   const origin = header('origin')
   if (!isOwnOrigin(origin, header('host'))) return crossSite(origin?.slice(0, 100) ?? '')
   const type = header('content-type')?.split(';')[0]?.trim().toLowerCase() ?? ''
-  if (path.startsWith('/api/') && type !== 'application/json')
+  // No form of another site can send either of them.
+  const wanted = path.startsWith('/api/backup/')
+    ? ['application/json', 'application/zip']
+    : ['application/json']
+  if (path.startsWith('/api/') && !wanted.includes(type))
     return {
       status: 415,
       found: type.slice(0, 60),

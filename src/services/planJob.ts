@@ -1,7 +1,6 @@
 import { listTestSpots } from '@/data/queries/testSpots'
 import { listTools } from '@/data/queries/tools'
 import { protectionFacts } from '@/core/protection/kinds'
-import { planInOrder, takeOrder } from '@/core/order/orderPlan'
 import { checkReading } from '@/core/protection/drivenBy'
 import { fail, failWith, succeed, type Result } from '@/core/result'
 import type { Product } from '@/core/chemistry/product'
@@ -14,10 +13,11 @@ import { writeDilution } from '@/core/dilution'
 import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
 import type { PlanChange } from '@/contracts/planChange'
 import type { ProductFile } from '@/contracts/cabinet'
-import { writePlan, type PlanFile } from '@/contracts/planFile'
+import type { PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
 import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
+import { inPool } from '@/pool/pool'
 import { addReading, listReadings } from '@/data/queries/driving'
 import { findJob, replacePlan, storeJob } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
@@ -137,7 +137,10 @@ export async function planJob(
   }
   const read = readJob(await jobFileFor(database, wheelSet, intake, now))
   if (!read.ok) return read
-  const plan: PlanFile = JSON.parse(JSON.stringify(writePlan(planInOrder(read.value.job)))) as PlanFile
+  const planned = await inPool('planFile', { file: read.value.file })
+  if (!planned.ok) return planned
+  const plan = planned.value
+  if (!plan) throw new Error('a plan without an order was asked for')
   return database.transaction(async (transaction) => {
     const jobId = await storeJob(transaction, {
       id: intake.requestId,
@@ -167,14 +170,15 @@ export async function replanJob(
     ...(people ? { crew: { people } } : {}),
   })
   if (!read.ok) return read
-  const planned = order ? takeOrder(read.value.job, order) : planInOrder(read.value.job)
-  if (!planned)
+  const planned = await inPool('planFile', { file: read.value.file, ...(order ? { order } : {}) })
+  if (!planned.ok) return planned
+  const plan = planned.value
+  if (!plan)
     return fail({
       path: 'order',
       found: `${order?.length ?? 0} steps`,
       mend: 'This order breaks a limit or is no better; the plan stays as it was.',
     })
-  const plan = JSON.parse(JSON.stringify(writePlan(planned))) as PlanFile
   const written = await replacePlan(database, jobId, read.value.file, plan)
   return written
     ? succeed(plan)

@@ -36,6 +36,11 @@ interface Kept extends ProtectionRoom {
 const shared = globalThis as typeof globalThis & { evenSpokeRooms?: WeakMap<Database, Promise<Kept>> }
 const rooms = (shared.evenSpokeRooms ??= new WeakMap())
 
+/** What was forecast is of other data now. */
+export const forgetProtection = (database: Database): void => {
+  rooms.delete(database)
+}
+
 const millisecondsPerDay = 86_400_000
 /** Forecasts are made for the end of the day, so that everything of today is known in them. */
 const endOfDay = (now: Date): Date =>

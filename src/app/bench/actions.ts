@@ -7,9 +7,9 @@ import { bottleInput } from '@/contracts/bottle'
 import { isUuid } from '@/contracts/fields'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
-import { isDataFailure } from '@/data/dataFailure'
 import { emptyBottle } from '@/data/queries/bottles'
 import { mixBottle } from '@/services/mixBottle'
+import { refusalOf } from '../refusal'
 
 /** Keeps a mixed bottle, takes its concentrate off the stock and opens its label. */
 export async function keepBottle(input: unknown): Promise<{ problems: readonly Problem[] }> {
@@ -21,14 +21,13 @@ export async function keepBottle(input: unknown): Promise<{ problems: readonly P
     if (!mixed.ok) return { problems: mixed.problems }
     id = mixed.value
   } catch (error) {
-    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
-    throw error
+    return refusalOf(error)
   }
   revalidatePath('/bench')
   redirect(`/bench/${id}`)
 }
 
-export async function markEmpty(id: string): Promise<void> {
+export async function markEmpty(id: unknown): Promise<void> {
   if (isUuid(id)) await emptyBottle(await database(), id, new Date())
   revalidatePath('/bench')
 }

@@ -2,36 +2,36 @@
 
 import { revalidatePath } from 'next/cache'
 import { redirect } from 'next/navigation'
+import * as v from 'valibot'
 import type { Problem } from '@/core/result'
-import type { ToolState } from '@/core/tools/tool'
+import { toolStates } from '@/core/tools/tool'
 import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
+import { idText, oneOf, versionNumber } from '@/contracts/fields'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
-import { isDataFailure } from '@/data/dataFailure'
 import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { listTools, putTool, removeTool, setToolState } from '@/data/queries/tools'
 import { roomProblem } from '@/services/cabinetRoom'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
+import { refusalOf, refuse, type Refusal } from '../refusal'
 
-interface Refusal {
-  readonly problems: readonly Problem[]
-}
-const refuse = (path: string, found: string, mend: string): Refusal => ({ problems: [{ path, found, mend }] })
-
-/** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
+/** Runs what may be refused; a full disk is a refusal, too. */
 async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | null> {
   try {
     return await work()
   } catch (error) {
-    if (isDataFailure(error)) return refuse('', error.reason, error.message)
-    throw error
+    return refusalOf(error)
   }
 }
 
+const unknown = (what: string): Refusal =>
+  refuse('id', 'no such thing', `Load the page again and choose a ${what} of the list.`)
+
 /** Saves a new product, or an edit of the version it was made from. */
-export async function saveProduct(fromVersion: number | null, input: unknown): Promise<Refusal> {
+export async function saveProduct(fromVersion: unknown, input: unknown): Promise<Refusal> {
+  if (!v.is(v.nullable(versionNumber), fromVersion)) return unknown('product')
   const read = parse(productFile, input)
   if (!read.ok) return { problems: read.problems }
   const product = productOf(read.value)
@@ -73,7 +73,8 @@ async function inRoom(
   return problem && { problems: [problem] }
 }
 
-export async function archiveProduct(id: string, archived: boolean): Promise<Refusal> {
+export async function archiveProduct(id: unknown, archived: unknown): Promise<Refusal> {
+  if (!v.is(idText, id) || typeof archived !== 'boolean') return unknown('product')
   const refusal = await writing(async () => {
     const db = await database()
     const product = await findProduct(db, id)
@@ -88,7 +89,8 @@ export async function archiveProduct(id: string, archived: boolean): Promise<Ref
   return refusal ?? { problems: [] }
 }
 
-export async function saveTool(isNew: boolean, input: unknown): Promise<Refusal> {
+export async function saveTool(isNew: unknown, input: unknown): Promise<Refusal> {
+  if (typeof isNew !== 'boolean') return unknown('tool')
   const read = parse(toolFile, input)
   if (!read.ok) return { problems: read.problems }
   const refusal = await writing(async () => {
@@ -105,28 +107,40 @@ export async function saveTool(isNew: boolean, input: unknown): Promise<Refusal>
   redirect('/cabinet/tools')
 }
 
-export async function changeToolState(id: string, state: ToolState): Promise<void> {
-  await setToolState(await database(), id, state)
+export async function changeToolState(id: unknown, state: unknown): Promise<void> {
+  if (v.is(idText, id) && v.is(oneOf(toolStates), state)) await setToolState(await database(), id, state)
   revalidatePath('/cabinet/tools')
 }
 
-export async function discardTool(id: string): Promise<void> {
-  await removeTool(await database(), id)
+export async function discardTool(id: unknown): Promise<Refusal> {
+  if (!v.is(idText, id)) return unknown('tool')
+  const refusal = await writing(async () => {
+    await removeTool(await database(), id)
+    return null
+  })
+  if (refusal) return refusal
   revalidatePath('/cabinet/tools')
   redirect('/cabinet/tools')
 }
 
+/** What can be looked at as an import at all. */
+const importText = v.pipe(v.string(), v.maxLength(4_000_000, 'Give a file of at most 2 MB.'))
+
 /** What an import would do; nothing is written. */
 export async function lookAtImport(
-  text: string,
+  text: unknown,
 ): Promise<{ problems: readonly Problem[]; preview: ImportPreview | null }> {
-  const preview = await previewImport(await database(), text)
+  const read = parse(importText, text)
+  if (!read.ok) return { problems: read.problems, preview: null }
+  const preview = await previewImport(await database(), read.value)
   return preview.ok ? { problems: [], preview: preview.value } : { problems: preview.problems, preview: null }
 }
 
-export async function takeImport(text: string): Promise<Refusal> {
+export async function takeImport(text: unknown): Promise<Refusal> {
+  const read = parse(importText, text)
+  if (!read.ok) return { problems: read.problems }
   const refusal = await writing(async () => {
-    const taken = await importCabinet(await database(), text)
+    const taken = await importCabinet(await database(), read.value)
     return taken.ok ? null : { problems: taken.problems }
   })
   if (refusal) return refusal

@@ -9,22 +9,21 @@ import { hourInput } from '@/contracts/protection'
 import { planChange } from '@/contracts/planChange'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
-import { isDataFailure } from '@/data/dataFailure'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
 import { planFor } from '@/services/planFor'
 import { replanJob } from '@/services/planJob'
-import { answerOf, refuse, type Refusal } from '../refusal'
+import { answerOf, refusalOf, refuse, type Refusal } from '../refusal'
 
 /** Throws a plan away that was never started. */
-export async function discardPlan(jobId: string): Promise<void> {
+export async function discardPlan(jobId: unknown): Promise<void> {
   if (isUuid(jobId)) await discardJob(await database(), jobId)
   revalidatePath('/')
   redirect('/')
 }
 
 /** Plans a job that was not begun anew with what was changed and keeps it. */
-export async function keepChange(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
+export async function keepChange(jobId: unknown, input: unknown): Promise<{ problems: readonly Problem[] }> {
   if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
   const read = parse(planChange, input)
   if (!read.ok) return { problems: read.problems }
@@ -32,13 +31,12 @@ export async function keepChange(jobId: string, input: unknown): Promise<{ probl
     const kept = await replanJob(await database(), jobId, read.value)
     return { problems: kept.ok ? [] : kept.problems }
   } catch (error) {
-    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
-    throw error
+    return refusalOf(error)
   }
 }
 
 /** Gives a job its day and hour. */
-export async function keepHour(jobId: string, input: unknown): Promise<Refusal> {
+export async function keepHour(jobId: unknown, input: unknown): Promise<Refusal> {
   if (!isUuid(jobId)) return refuse('', 'the job', 'This job does not exist.')
   const read = parse(hourInput, input)
   if (!read.ok) return { problems: read.problems }
@@ -50,7 +48,7 @@ export async function keepHour(jobId: string, input: unknown): Promise<Refusal> 
 }
 
 /** Ends a job and writes it into the log. */
-export async function endJob(jobId: string, input: unknown): Promise<{ problems: readonly Problem[] }> {
+export async function endJob(jobId: unknown, input: unknown): Promise<{ problems: readonly Problem[] }> {
   if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
   const read = parse(finishInput, input)
   if (!read.ok) return { problems: read.problems }
@@ -58,8 +56,7 @@ export async function endJob(jobId: string, input: unknown): Promise<{ problems:
     const ended = await finishJob(await database(), jobId, read.value, new Date())
     if (!ended.ok) return { problems: ended.problems }
   } catch (error) {
-    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
-    throw error
+    return refusalOf(error)
   }
   revalidatePath('/')
   redirect('/log')

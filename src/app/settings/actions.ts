@@ -1,22 +1,22 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import type { Problem } from '@/core/result'
 import { parse } from '@/contracts/problems'
 import { settings } from '@/contracts/settings'
 import { database } from '@/data/connection'
-import { isDataFailure } from '@/data/dataFailure'
 import { writeSettings } from '@/data/queries/settings'
+import { isOwner, ownersOnly } from '../asker'
+import { refusalOf, type Refusal } from '../refusal'
 
 /** Saves the shop's settings as a whole; new plans follow them. */
-export async function saveSettings(input: unknown): Promise<{ problems: readonly Problem[] }> {
+export async function saveSettings(input: unknown): Promise<Refusal> {
+  if (!(await isOwner())) return ownersOnly
   const read = parse(settings, input)
   if (!read.ok) return { problems: read.problems }
   try {
     await writeSettings(await database(), read.value)
   } catch (error) {
-    if (isDataFailure(error)) return { problems: [{ path: '', found: error.reason, mend: error.message }] }
-    throw error
+    return refusalOf(error)
   }
   revalidatePath('/', 'layout')
   return { problems: [] }

@@ -16,9 +16,14 @@ export default async function SettingsPage() {
           <h1>Settings</h1>
           <p className="lead-text">Plans made from now on follow these, and say which of them decided.</p>
         </div>
-        <Link href="/settings/phones" className="btn btn-outline-secondary" prefetch={false}>
-          Phones and tablets
-        </Link>
+        <div className="chips">
+          <Link href="/settings/phones" className="btn btn-outline-secondary" prefetch={false}>
+            Phones and tablets
+          </Link>
+          <Link href="/settings/backups" className="btn btn-outline-secondary" prefetch={false}>
+            Backups
+          </Link>
+        </div>
       </header>
       <SettingsForm initial={await readSettings(await database())} save={saveSettings} />
     </>

@@ -2,30 +2,17 @@
 
 import { revalidatePath } from 'next/cache'
 import { redirect } from 'next/navigation'
-import type { Problem } from '@/core/result'
-import { isUuid } from '@/contracts/fields'
+import * as v from 'valibot'
+import { isUuid, versionNumber } from '@/contracts/fields'
 import { intakeInput } from '@/contracts/intake'
 import { parse } from '@/contracts/problems'
 import { newSetOwner, wheelSetInput, type NewSetOwner, type WheelSetInput } from '@/contracts/wheelSet'
 import { database } from '@/data/connection'
-import { isDataFailure } from '@/data/dataFailure'
 import type { Database } from '@/data/database'
 import { createWheelSet, listVehicles, updateWheelSet, type SeenVehicle } from '@/data/queries/wheelSets'
 import { isSameName } from '@/core/wheel/vehicleName'
 import { planJob } from '@/services/planJob'
-
-/** What a form shows when its action was refused; a success redirects instead. */
-export interface Refusal {
-  readonly problems: readonly Problem[]
-}
-
-const refuse = (path: string, found: string, mend: string): Refusal => ({ problems: [{ path, found, mend }] })
-
-/** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
-function refusalOf(error: unknown): Refusal {
-  if (isDataFailure(error)) return refuse('', error.reason, error.message)
-  throw error
-}
+import { refusalOf, refuse, type Refusal } from '../refusal'
 
 const meanwhile = (what: string): string =>
   `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here. Open the saved state, and enter what is missing there.`
@@ -47,12 +34,12 @@ const ownerOf = async (
 }
 
 /** Saves a new wheel set. Sent twice it is stored once. */
-export async function saveNewWheelSet(id: string, ownerInput: unknown, input: unknown): Promise<Refusal> {
+export async function saveNewWheelSet(id: unknown, ownerInput: unknown, input: unknown): Promise<Refusal> {
   const read = parse(wheelSetInput, input)
   if (!read.ok) return { problems: read.problems }
   const owner = parse(newSetOwner, ownerInput)
   if (!owner.ok) return { problems: owner.problems }
-  if (!isUuid(id)) return refuse('', id, 'Load the page again; your entries stay.')
+  if (!isUuid(id)) return refuse('', 'the wheel set', 'Load the page again; your entries stay.')
   try {
     const db = await database()
     const seen = await ownerOf(db, owner.value, read.value.vehicle)
@@ -73,16 +60,14 @@ export async function saveNewWheelSet(id: string, ownerInput: unknown, input: un
   redirect(`/wheels/${id}`)
 }
 
+const versions = v.strictObject({ version: versionNumber, vehicleVersion: versionNumber })
+
 /** Saves an edit of a wheel set over the versions it was made from. */
-export async function saveWheelSet(
-  id: string,
-  from: { version: number; vehicleVersion: number },
-  input: unknown,
-): Promise<Refusal> {
+export async function saveWheelSet(id: unknown, from: unknown, input: unknown): Promise<Refusal> {
   const read = parse(wheelSetInput, input)
   if (!read.ok) return { problems: read.problems }
-  if (!isUuid(id) || !Number.isInteger(from.version) || !Number.isInteger(from.vehicleVersion))
-    return refuse('', id, 'This wheel set does not exist.')
+  if (!isUuid(id) || !v.is(versions, from))
+    return refuse('', 'the wheel set', 'This wheel set does not exist.')
   try {
     const outcome = await updateWheelSet(await database(), id, from, read.value)
     if (outcome === 'gone')
@@ -97,7 +82,7 @@ export async function saveWheelSet(
 }
 
 /** Plans a visit from what was seen at the wheels and opens the plan. */
-export async function planVisit(wheelSetId: string, input: unknown): Promise<Refusal> {
+export async function planVisit(wheelSetId: unknown, input: unknown): Promise<Refusal> {
   if (!isUuid(wheelSetId)) return refuse('', 'the wheel set', 'This wheel set does not exist.')
   const read = parse(intakeInput, input)
   if (!read.ok) return { problems: read.problems }

@@ -31,8 +31,7 @@ async function run<Schema extends GenericSchema, Value>(
   input: unknown,
   service: Service<InferOutput<Schema>, Value>,
 ): Promise<Refusal & { readonly value?: Value }> {
-  if (typeof id !== 'string' || !isUuid(id))
-    return refuse('', 'the wheel set', 'This wheel set does not exist.')
+  if (!isUuid(id)) return refuse('', 'the wheel set', 'This wheel set does not exist.')
   const read = parse(schema, input)
   if (!read.ok) return { problems: read.problems }
   const answer = await answerOf(async () => service(await database(), id, read.value, new Date()))
@@ -42,38 +41,38 @@ async function run<Schema extends GenericSchema, Value>(
 
 /** Keeps a look at the protection of some wheels; says what it moved. */
 export async function keepLook(
-  wheelSetId: string,
+  wheelSetId: unknown,
   input: unknown,
 ): Promise<Refusal & { readonly value?: readonly LookEffect[] }> {
   return run(wheelSetId, lookInput, input, recordLook)
 }
 
-export async function takeLookBack(wheelSetId: string, lookId: string): Promise<void> {
+export async function takeLookBack(wheelSetId: unknown, lookId: unknown): Promise<void> {
   if (isUuid(wheelSetId) && isUuid(lookId)) await removeLook(await database(), wheelSetId, lookId)
   revalidatePath('/', 'layout')
 }
 
 /** Takes down which set of a vehicle goes on. */
-export async function keepWheelChange(vehicleId: string, input: unknown): Promise<Refusal> {
+export async function keepWheelChange(vehicleId: unknown, input: unknown): Promise<Refusal> {
   return run(vehicleId, wheelChangeInput, input, changeWheels)
 }
 
-export async function takeWheelChangeBack(vehicleId: string, changeId: string): Promise<void> {
+export async function takeWheelChangeBack(vehicleId: unknown, changeId: unknown): Promise<void> {
   if (isUuid(vehicleId) && isUuid(changeId))
     await removeLastWheelChange(await database(), vehicleId, changeId)
   revalidatePath('/', 'layout')
 }
 
 /** Enters protection that was put on outside a visit. */
-export async function keepLayer(wheelSetId: string, input: unknown): Promise<Refusal> {
+export async function keepLayer(wheelSetId: unknown, input: unknown): Promise<Refusal> {
   return run(wheelSetId, layerInput, input, putLayerOn)
 }
 
 /** Says that wheels are new or were repainted. */
-export async function keepRenewal(wheelSetId: string, input: unknown): Promise<Refusal> {
+export async function keepRenewal(wheelSetId: unknown, input: unknown): Promise<Refusal> {
   return run(wheelSetId, renewalInput, input, renewWheels)
 }
 
-export async function keepReading(wheelSetId: string, input: unknown): Promise<Refusal> {
+export async function keepReading(wheelSetId: unknown, input: unknown): Promise<Refusal> {
   return run(wheelSetId, odometerInput, input, tellDriving)
 }

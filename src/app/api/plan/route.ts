@@ -1,6 +1,5 @@
-import { planInOrder } from '@/core/order/orderPlan'
-import { longestJobBytes, readJobText } from '@/contracts/jobFile'
-import { writePlan } from '@/contracts/planFile'
+import { longestJobBytes } from '@/contracts/jobFile'
+import { inPool, PoolFull } from '@/pool/pool'
 import { readLimitedText } from '../readLimitedText'
 
 export const dynamic = 'force-dynamic'
@@ -9,7 +8,14 @@ export const dynamic = 'force-dynamic'
 export async function POST(request: Request) {
   const text = await readLimitedText(request, longestJobBytes)
   if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
-  const job = readJobText(text.value)
-  if (!job.ok) return Response.json({ problems: job.problems }, { status: 422 })
-  return Response.json(writePlan(planInOrder(job.value.job)))
+  try {
+    const plan = await inPool('planText', text.value, request.signal)
+    return plan.ok ? Response.json(plan.value) : Response.json({ problems: plan.problems }, { status: 422 })
+  } catch (error) {
+    if (!(error instanceof PoolFull)) throw error
+    return Response.json(
+      { problems: [{ path: '', found: 'too many plans at once', mend: error.message }] },
+      { status: 503, headers: { 'retry-after': String(error.retrySeconds) } },
+    )
+  }
 }

@@ -24,7 +24,8 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
 /** Stores one tap of the bay. The answer comes only after it is safely written. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  if (!isUuid(id)) return refuse(404, 'id', JSON.stringify(id.slice(0, 40)), 'This job does not exist.')
+  const named = JSON.stringify(id.slice(0, 40))
+  if (!isUuid(id)) return refuse(404, 'id', named, 'This job does not exist.')
   const text = await readLimitedText(request, 10_000)
   if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
   let body: unknown

@@ -1,0 +1,37 @@
+import { planInOrder, takeOrder } from '@/core/order/orderPlan'
+import { succeed, type Result } from '@/core/result'
+import { jobOf, readJobText, type JobFile } from '@/contracts/jobFile'
+import type { PlanChange } from '@/contracts/planChange'
+import { readBackup, zipBackup, type BackupParts, type ReadBackup } from './zip'
+import { writePlan, type PlanFile } from '@/contracts/planFile'
+
+/** What is worked out away from the thread that answers requests. Plain values in and out. */
+export interface Tasks {
+  /** A job file as it was sent: read, planned and written. */
+  planText(text: string): Result<PlanFile>
+  /** A job that was read before; null where it cannot take the order that was found for it. */
+  planFile(job: { readonly file: JobFile; readonly order?: PlanChange['order'] }): Result<PlanFile | null>
+  /** A backup, packed. */
+  zipBackup(parts: BackupParts): Uint8Array
+  /** A backup, unpacked and held against its manifest. */
+  readBackup(zip: Uint8Array): Result<ReadBackup>
+}
+
+/** As it is stored and sent: without what JSON does not have. */
+const written = (plan: Parameters<typeof writePlan>[0]): PlanFile =>
+  JSON.parse(JSON.stringify(writePlan(plan))) as PlanFile
+
+export const tasks: Tasks = {
+  zipBackup,
+  readBackup,
+  planText: (text) => {
+    const read = readJobText(text)
+    return read.ok ? succeed(written(planInOrder(read.value.job))) : read
+  },
+  planFile: ({ file, order }) => {
+    const job = jobOf(file)
+    if (!job.ok) return job
+    const planned = order ? takeOrder(job.value, order) : planInOrder(job.value)
+    return succeed(planned && written(planned))
+  },
+}

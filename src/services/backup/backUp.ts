@@ -1,0 +1,53 @@
+import Papa from 'papaparse'
+import { writeCabinetCsv } from '@/contracts/cabinetCsv'
+import { dump } from '@/data/backup/dump'
+import type { Database, Queryable } from '@/data/database'
+import { listProducts } from '@/data/queries/cabinet'
+import { readSettings } from '@/data/queries/settings'
+import { listVisits } from '@/data/queries/visits'
+import { inPool } from '@/pool/pool'
+import type { BackupFile } from '@/pool/zip'
+
+/** What a spreadsheet would run is written as text. */
+const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+
+/** More visits no shop has. */
+const allVisits = 10_000_000
+
+async function logTable(database: Queryable): Promise<string> {
+  const { visits } = await listVisits(database, { pageSize: allVisits })
+  const rows = visits.map((visit) => [
+    visit.finishedAt.toISOString(),
+    harmless(visit.vehicleName),
+    harmless(visit.wheelSetName),
+    harmless(visit.headline),
+    visit.result,
+    String(Math.round((visit.clockSeconds ?? visit.operatorSeconds) / 60)),
+    (visit.costMinor / 100).toFixed(2),
+    visit.currency,
+    harmless(visit.note),
+  ])
+  return Papa.unparse({
+    fields: ['finished', 'vehicle', 'wheel set', 'headline', 'result', 'minutes', 'cost', 'currency', 'note'],
+    data: rows,
+  })
+}
+
+/** Tables a person reads, beside those a restore reads. */
+async function peoplesTables(database: Queryable): Promise<BackupFile[]> {
+  const { currency } = await readSettings(database)
+  return [
+    { name: 'log.csv', text: await logTable(database) },
+    { name: 'cabinet.csv', text: writeCabinetCsv(await listProducts(database), currency) },
+  ]
+}
+
+/** Everything that is stored as one zip, as of one instant. */
+export async function backUp(database: Database, now: Date): Promise<Uint8Array> {
+  const { also: others, ...dumped } = await dump(database, peoplesTables)
+  return inPool('zipBackup', { madeAt: now.toISOString(), ...dumped, others })
+}
+
+/** What a backup is called. */
+export const backupName = (now: Date): string =>
+  `even-spoke-${now.toISOString().slice(0, 19).replaceAll(':', '-')}.zip`

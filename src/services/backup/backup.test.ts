@@ -1,0 +1,184 @@
+import { strToU8, unzipSync, zipSync } from 'fflate'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import * as v from 'valibot'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { wheelSetInput } from '@/contracts/wheelSet'
+import { dump } from '@/data/backup/dump'
+import { openInMemory, type Database } from '@/data/database'
+import { readMigrations } from '@/data/migrate'
+import { addProduct } from '@/data/queries/cabinet'
+import { addLook } from '@/data/queries/looks'
+import { addPairedDevice, listPairedDevices } from '@/data/queries/pairedDevices'
+import { addLayer } from '@/data/queries/protection'
+import { addVisit } from '@/data/queries/visits'
+import { addWheelSet, listWheelSets } from '@/data/queries/wheelSets'
+import { readBackup, zipBackup } from '@/pool/zip'
+import { protectionRoom } from '../protectionRoom'
+import { backUp } from './backUp'
+import { lookAtBackup, restoreBackup } from './restoreBackup'
+
+const now = new Date('2026-11-20T09:00:00.123Z')
+const nothing = () => Promise.resolve(null)
+let shop: Database
+let zip: Uint8Array
+
+async function addSet(database: Database, vehicle: string): Promise<string> {
+  return addWheelSet(
+    database,
+    v.parse(wheelSetInput, {
+      vehicle: { name: vehicle, kind: 'car' },
+      name: 'All year',
+      wheels: (['frontLeft', 'rearLeft'] as const).map((position) => ({
+        position,
+        tyreCode: '225/45 R17',
+        rimWidthInches: 7.5,
+        spokeCount: 10,
+        finishes: [{ zone: 'face', finish: 'paintedGloss' }],
+      })),
+    }),
+  )
+}
+
+/** A shop with something in most tables, names and notes as people write them. */
+async function fillShop(database: Database): Promise<void> {
+  for (const product of starterCabinet.slice(0, 5)) await addProduct(database, product, 'EUR')
+  const set = await addSet(database, 'Orlén “Tessaly” \\ 1')
+  const visitId = await addVisit(database, {
+    wheelSetId: set, jobId: null, finishedAt: now, headline: '=1+1', result: 'clean', note: 'line\nbreak', operatorSeconds: 1234.5,
+    costMinor: 310, currency: 'EUR', products: [{ name: 'Rim; Wash', concentrateMillilitres: 12.3456789, costMinor: 40 }],
+  }) // prettier-ignore
+  await addLayer(
+    database,
+    set,
+    { position: 'frontLeft', kind: 'spraySealant', productName: 'Wet Shield', appliedAt: now },
+    visitId,
+  )
+  await addLook(database, set, {
+    id: crypto.randomUUID(), positions: ['frontLeft'], at: new Date(now.getTime() + 1000), beading: 3, release: null, slickness: null,
+    glossUnits: 81.25, afterReviving: false,
+  }) // prettier-ignore
+}
+
+beforeAll(async () => {
+  shop = await openInMemory()
+  await fillShop(shop)
+  zip = await backUp(shop, now)
+})
+afterAll(() => shop.close())
+
+describe('a backup', () => {
+  it('comes back row by row, into an empty and into a full database, and is counted right', async () => {
+    const wanted = await dump(shop, nothing)
+    for (const isFull of [false, true]) {
+      const other = await openInMemory()
+      if (isFull) await addSet(other, 'Another car')
+      await addPairedDevice(other, { name: 'Phone', role: 'bay', tokenHash: 'a'.repeat(64) })
+      await protectionRoom(other, now)
+      expect(await restoreBackup(other, zip)).toEqual({ ok: true, value: null })
+      expect(await dump(other, nothing)).toEqual(wanted)
+      // The machine keeps its own devices.
+      expect((await listPairedDevices(other)).map(({ name }) => name)).toEqual(['Phone'])
+      expect((await protectionRoom(other, now)).facts.size).toBe(1)
+      const counts = await other.query<{ name: string; rows: number }>(
+        'select name, rows::int as rows from table_count',
+      )
+      for (const { name, rows } of counts) {
+        const [found] = await other.query<{ rows: number }>(`select count(*)::int as rows from "${name}"`)
+        expect(found?.rows, name).toBe(rows)
+      }
+      // And it goes on from there.
+      await addSet(other, 'One more')
+      expect((await listWheelSets(other)).length).toBe(2)
+      await other.close()
+    }
+  })
+
+  it('holds tables for people, in which nothing runs', () => {
+    const files = unzipSync(zip)
+    const text = (name: string) => new TextDecoder().decode(files[name])
+    expect(text('log.csv')).toContain("'=1+1")
+    expect(text('cabinet.csv').split('\n').length).toBeGreaterThan(5)
+    expect(Object.keys(files)).not.toContain('tables/paired_device.json')
+  })
+
+  it('says first what it would replace', async () => {
+    const other = await openInMemory()
+    await addSet(other, 'Another car')
+    await addSet(other, 'And another')
+    const look = await lookAtBackup(other, zip)
+    expect(look.ok && look.value.tables.find(({ name }) => name === 'wheel_set')).toEqual({
+      name: 'wheel_set',
+      inBackup: 1,
+      here: 2,
+    })
+    await other.close()
+  })
+
+  it('of an earlier version is brought up to this one', async () => {
+    const earlier = await openInMemory(readMigrations().slice(0, 10))
+    await earlier.query(
+      `insert into vehicle (id, name, kind) values (gen_random_uuid(), 'Old Faithful', 'car')`,
+    )
+    const { also: _, ...parts } = await dump(earlier, nothing)
+    const old = zipBackup({ madeAt: now.toISOString(), ...parts, others: [] })
+    const other = await openInMemory()
+    expect(await restoreBackup(other, old)).toMatchObject({ ok: true })
+    const rows = await other.query('select name, parked from vehicle')
+    expect(rows).toEqual([{ name: 'Old Faithful', parked: null }])
+    await Promise.all([earlier.close(), other.close()])
+  })
+})
+
+describe('what is no backup', () => {
+  const files = (): Record<string, Uint8Array> => unzipSync(zip)
+  const changed = (change: (all: Record<string, Uint8Array>) => void): Uint8Array => {
+    const all = files()
+    change(all)
+    return zipSync(all)
+  }
+  const manifest = (change: (read: Record<string, unknown>) => void) =>
+    changed((all) => {
+      const read = JSON.parse(new TextDecoder().decode(all['manifest.json'])) as Record<string, unknown>
+      change(read)
+      all['manifest.json'] = strToU8(JSON.stringify(read))
+    })
+  it.each([
+    ['no zip', () => strToU8('not at all a zip')],
+    ['nothing', () => new Uint8Array()],
+    ['half a file', () => zip.slice(0, zip.length / 2)],
+    ['names that lead out', () => changed((all) => (all['../evil.json'] = strToU8('[]')))],
+    ['no manifest', () => changed((all) => delete all['manifest.json'])],
+    ['another program’s', () => manifest((read) => (read.format = 'another/backup/1'))],
+    ['a newer version', () => manifest((read) => (read.dataVersion = 999))],
+    ['a table that is missing', () => changed((all) => delete all['tables/vehicle.json'])],
+    ['a table that was touched', () => changed((all) => (all['tables/vehicle.json'] = strToU8('[]')))],
+    [
+      'a bomb',
+      () =>
+        zipSync(Object.fromEntries(Array.from({ length: 500 }, (_, at) => [`${at}.json`, strToU8('[]')]))),
+    ],
+  ])('%s is refused with a mend, and nothing is changed', async (_what, make) => {
+    const before = await dump(shop, nothing)
+    const refused = await restoreBackup(shop, make())
+    expect(refused.ok).toBe(false)
+    expect(!refused.ok && refused.problems[0]?.mend.length).toBeGreaterThan(20)
+    expect(await dump(shop, nothing)).toEqual(before)
+  })
+
+  it('rows that break a rule of the data change nothing', async () => {
+    const read = readBackup(zip)
+    if (!read.ok) throw new Error('unreadable')
+    const broken = zipBackup({
+      madeAt: now.toISOString(),
+      dataVersion: read.value.manifest.dataVersion,
+      tables: read.value.tables.map(({ name, rows }) => {
+        const kept = name === 'vehicle' ? [] : rows
+        return { name, rows: kept.length, json: JSON.stringify(kept) }
+      }),
+      others: [],
+    })
+    const before = await dump(shop, nothing)
+    expect(await restoreBackup(shop, broken)).toMatchObject({ ok: false })
+    expect(await dump(shop, nothing)).toEqual(before)
+  })
+})
