@@ -12,6 +12,7 @@ const zones = [
   { layer: 'data', forbidden: ['workers', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'services', forbidden: ['workers', 'ui', 'app', 'cli', 'demo'] },
   { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
+  { layer: 'keep', forbidden: ['ui', 'app', 'cli', 'demo', 'workers'] },
   { layer: 'pool', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'gate', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },

@@ -120,6 +120,7 @@ test('a job gets its hour; the simulated calendar gets it, and a new address shu
 }) => {
   await openSet(page, 'Iverna')
   await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByLabel('Air, °C').fill('18')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await page.getByLabel('Planned for').fill('2099-05-04T10:30')
   await page.getByRole('button', { name: 'Keep the hour' }).click()
@@ -169,6 +170,7 @@ test('the second look takes down how the rinse beads, and it stands with the set
   const href = await openSet(page, 'Mossen')
   await page.getByRole('link', { name: 'Plan a visit' }).click()
   await page.getByLabel('Service').selectOption('maintain')
+  await page.getByLabel('Air, °C').fill('18')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await page.getByRole('link', { name: 'Start in the bay' }).click()
   const beading = page.getByRole('group', { name: 'Water on its protection' })

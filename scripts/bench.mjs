@@ -2,6 +2,7 @@
 import { benchBay } from '../bench/bay.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchDue } from '../bench/due.mjs'
+import { benchLoop } from '../bench/loop.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
 import { benchProtection } from '../bench/protection.mjs'
@@ -22,6 +23,7 @@ const parts = {
   due: benchDue,
   responsive: benchResponsive,
   pages: benchPages,
+  loop: benchLoop,
   durability: benchDurability,
 }
 

@@ -101,14 +101,19 @@ export function option(name) {
   const args = process.argv.slice(2)
   const at = args.findIndex((argument) => argument === `--${name}` || argument.startsWith(`--${name}=`))
   if (at < 0) return undefined
-  return args[at].includes('=') ? args[at].slice(name.length + 3) : args[at + 1]
+  const value = args[at].includes('=') ? args[at].slice(name.length + 3) : args[at + 1]
+  if (value !== undefined && value !== '' && !value.startsWith('--')) return value
+  process.stderr.write(`--${name} needs a value: --${name} ${examples[name] ?? 'VALUE'}\n`)
+  process.exit(64)
 }
+
+const examples = { port: '4310', data: '/path/of/a/folder', names: 'shop.example,10.0.0.5' }
 
 export const flag = (name) => process.argv.slice(2).includes(`--${name}`)
 
 export function portOption() {
   const text = option('port') ?? process.env.PORT ?? '4310'
-  const port = Number(text)
+  const port = /^\d+$/.test(text) ? Number(text) : Number.NaN
   if (Number.isInteger(port) && port >= 1024 && port <= 65_000) return port
   process.stderr.write(`Port ${text} cannot be used; give a whole number from 1024 to 65000.\n`)
   process.exit(64)

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
+import { pathOfId } from '@/ui/cabinet/idPath'
 import Link from 'next/link'
 import { familyOf } from '@/core/chemistry/families'
 import { cleanWheelCosts } from '@/core/cost/cleanWheelCost'
@@ -91,7 +92,7 @@ export default async function CabinetPage({
               return (
                 <li key={product.id} className="row-item product-row">
                   <div>
-                    <Link href={`/cabinet/${encodeURIComponent(product.id)}`} prefetch={false}>
+                    <Link href={`/cabinet/${pathOfId(product.id)}`} prefetch={false}>
                       {product.name}
                     </Link>
                     <br />

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { database } from '@/data/connection'
-import { readSettings } from '@/data/queries/settings'
+import { readStoredSettings } from '@/data/queries/settings'
+import { ProblemAlert } from '@/ui/form/ProblemAlert'
 import { SettingsForm } from '@/ui/settings/SettingsForm'
 import { saveSettings } from './actions'
 
@@ -9,6 +10,7 @@ export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Settings' }
 
 export default async function SettingsPage() {
+  const { settings, unreadable } = await readStoredSettings(await database())
   return (
     <>
       <header className="place-head">
@@ -25,7 +27,14 @@ export default async function SettingsPage() {
           </Link>
         </div>
       </header>
-      <SettingsForm initial={await readSettings(await database())} save={saveSettings} />
+      <ProblemAlert
+        problems={unreadable.map((name) => ({
+          path: name,
+          found: 'something that cannot be read',
+          mend: 'The default holds. Set it again and save; the old value is kept beside it.',
+        }))}
+      />
+      <SettingsForm initial={settings} save={saveSettings} />
     </>
   )
 }

@@ -1,18 +1,52 @@
+import * as v from 'valibot'
 import { parse } from '@/contracts/problems'
 import { defaultSettings, settings, type Settings } from '@/contracts/settings'
 import type { Queryable } from '../database'
 
-/** The shop's settings; defaults until something was saved. */
-export async function readSettings(database: Queryable): Promise<Settings> {
-  const rows = await database.query<{ value: unknown }>("select value from setting where name = 'shop'")
-  if (!rows[0]) return defaultSettings
-  const read = parse(settings, rows[0].value)
-  if (!read.ok)
-    throw new Error(`Stored settings are damaged: ${read.problems[0]?.path} ${read.problems[0]?.mend}`)
-  return read.value
+/** The settings that hold, and which of the stored ones cannot be read: those have their defaults. */
+export interface StoredSettings {
+  readonly settings: Settings
+  /** Names of parts. */
+  readonly unreadable: readonly string[]
 }
 
+async function storedValue(database: Queryable): Promise<unknown> {
+  const rows = await database.query<{ value: unknown }>("select value from setting where name = 'shop'")
+  return rows[0]?.value
+}
+
+/** Part by part, so that one that makes no sense takes no other with it. */
+function readPart(value: unknown): StoredSettings {
+  if (value === undefined) return { settings: defaultSettings, unreadable: [] }
+  const whole = parse(settings, value)
+  if (whole.ok) return { settings: whole.value, unreadable: [] }
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return { settings: defaultSettings, unreadable: ['all of them'] }
+  const entries = Object.entries(value).map(([name, part]) => {
+    const shape = (settings.entries as Partial<Record<string, v.GenericSchema>>)[name]
+    const read = shape && v.safeParse(shape, part)
+    return { name, isReadable: read?.success === true, part }
+  })
+  const readable = entries.filter(({ isReadable }) => isReadable)
+  return {
+    settings: v.parse(settings, Object.fromEntries(readable.map(({ name, part }) => [name, part]))),
+    unreadable: entries.filter(({ isReadable }) => !isReadable).map(({ name }) => name),
+  }
+}
+
+export const readStoredSettings = async (database: Queryable): Promise<StoredSettings> =>
+  readPart(await storedValue(database))
+
+/** The shop's settings; defaults until something was saved, and for what cannot be read. */
+export const readSettings = async (database: Queryable): Promise<Settings> =>
+  (await readStoredSettings(database)).settings
+
+/** Saves them; what could not be read before is kept beside, for whoever can make sense of it. */
 export async function writeSettings(database: Queryable, value: Settings): Promise<void> {
+  if ((await readStoredSettings(database)).unreadable.length > 0)
+    await database.query(
+      `insert into setting (name, value) select 'shop, unreadable ' || now()::text, value from setting where name = 'shop'`,
+    )
   await database.query(
     `insert into setting (name, value) values ('shop', $1::jsonb)
      on conflict (name) do update set value = excluded.value, changed_at = now()`,

@@ -18,7 +18,7 @@ export interface KeptBackup {
 /** The latest first. */
 export function listBackups(): KeptBackup[] {
   try {
-    return readdirSync(backupFolder())
+    return readdirSync(/* turbopackIgnore: true */ backupFolder())
       .filter((name) => dayOfBackup(name) !== null)
       .sort()
       .reverse()
@@ -37,7 +37,8 @@ export async function keepDailyBackup(now: Date): Promise<void> {
   const file = join(folder, backupName(now))
   writeFileSync(`${file}.part`, await backUp(await database(), now), { mode: 0o600 })
   renameSync(`${file}.part`, file)
-  for (const name of supersededBackups(readdirSync(folder))) rmSync(join(folder, name), { force: true })
+  for (const name of supersededBackups(readdirSync(/* turbopackIgnore: true */ folder)))
+    rmSync(join(folder, name), { force: true })
 }
 
 /** Every day while the program runs, without stopping work. */

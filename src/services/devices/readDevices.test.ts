@@ -71,6 +71,28 @@ describe('a thermometer', () => {
   })
 })
 
+describe('an answer', () => {
+  it('that goes on and on is cut off, and one that leads elsewhere is not followed', async () => {
+    says(' '.repeat(200_000))
+    expect(mendOf(await thermometer())).toContain('does not answer')
+    answer = { status: 302, body: '' }
+    const led = await thermometer()
+    expect(led.ok ? '' : led.problems[0]?.found).toBe('a redirect')
+  })
+
+  it('is asked for at an address that keeps its own query', async () => {
+    says(simulatedWeather(now, 120, 52))
+    await readWeather(
+      { weather: `${address}/feed?key=a%26b`, thermometer: '', tds: '' },
+      { latitude: 52 },
+      120,
+    )
+    expect(asked).toBe('/feed?key=a%26b&latitude=52&offset=120')
+    const none = await readWeather({ weather: 'not an address', thermometer: '', tds: '' }, null, 0)
+    expect(mendOf(none)).toContain('cannot be read')
+  })
+})
+
 describe('the weather feed', () => {
   it('is asked for the place and believed with its forecast', async () => {
     says(simulatedWeather(now, 120, 52))

@@ -9,6 +9,7 @@ import {
 } from '@/contracts/devices'
 import type { Position } from '@/core/wheel/position'
 import { fail, succeed, type Result } from '@/core/result'
+import { DeviceAnswer, fetchDevice, patienceMilliseconds } from './fetchDevice'
 
 /** Where the devices answer. A real one takes a simulated one's place by its address alone. */
 export interface DeviceAddresses {
@@ -23,21 +24,28 @@ export const deviceAddresses = (origin: string): DeviceAddresses => ({
   tds: process.env.EVEN_SPOKE_TDS_URL ?? `${origin}/api/devices/tds`,
 })
 
-/** A detailer waits no longer for a device, ms. */
-const patienceMilliseconds = 1500
+/** An address with what is asked of it; one that has a query of its own keeps it. */
+function asked(address: string, query: Readonly<Record<string, string | number>>): URL | null {
+  if (!URL.canParse(address)) return null
+  const url = new URL(address)
+  for (const [name, value] of Object.entries(query)) url.searchParams.set(name, String(value))
+  return url
+}
 
-async function ask<T>(name: string, address: string, shape: v.GenericSchema<unknown, T>): Promise<Result<T>> {
+async function ask<T>(
+  name: string,
+  address: URL | null,
+  shape: v.GenericSchema<unknown, T>,
+): Promise<Result<T>> {
   const nothing = (found: string, mend: string) => fail({ path: name, found, mend })
+  if (!address)
+    return nothing('no address', `The address of the ${name} cannot be read; what was typed holds.`)
   let answer: unknown
   try {
-    const response = await fetch(address, {
-      signal: AbortSignal.timeout(patienceMilliseconds),
-      cache: 'no-store',
-    })
-    if (!response.ok)
-      return nothing(`status ${response.status}`, `The ${name} does not answer; what was typed holds.`)
-    answer = await response.json()
+    answer = JSON.parse(await fetchDevice(address))
   } catch (error) {
+    if (error instanceof DeviceAnswer)
+      return nothing(error.message, `The ${name} does not answer; what was typed holds.`)
     const isLate = error instanceof Error && error.name === 'TimeoutError'
     return nothing(
       isLate ? `nothing within ${patienceMilliseconds / 1000} s` : 'no answer',
@@ -61,7 +69,7 @@ export const readWeather = (
 ): Promise<Result<WeatherReading>> =>
   ask(
     'weather feed',
-    `${weather}?latitude=${place?.latitude ?? 50}&offset=${utcOffsetMinutes}`,
+    asked(weather, { latitude: place?.latitude ?? 50, offset: utcOffsetMinutes }),
     weatherReading,
   )
 
@@ -70,7 +78,7 @@ export const readThermometer = (
   position: Position,
   airCelsius: number,
 ): Promise<Result<ThermometerReading>> =>
-  ask('thermometer', `${thermometer}?position=${position}&air=${airCelsius}`, thermometerReading)
+  ask('thermometer', asked(thermometer, { position, air: airCelsius }), thermometerReading)
 
 export const readTdsMeter = ({ tds }: DeviceAddresses, hardnessPpm: number): Promise<Result<TdsReading>> =>
-  ask('water meter', `${tds}?hardness=${hardnessPpm}`, tdsReading)
+  ask('water meter', asked(tds, { hardness: hardnessPpm }), tdsReading)

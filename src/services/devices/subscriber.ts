@@ -1,5 +1,6 @@
 import ICAL from 'ical.js'
 import { fail, succeed, type Result } from '@/core/result'
+import { DeviceAnswer, fetchDevice } from './fetchDevice'
 
 /** What a calendar that subscribed has got. */
 export interface SubscribedEvent {
@@ -11,7 +12,8 @@ export interface SubscribedEvent {
   readonly alarms: number
 }
 
-const patienceMilliseconds = 5000
+/** A calendar of years is longer than what any device says. */
+const limits = { milliseconds: 5000, bytes: 20_000_000 }
 
 /** Reads a calendar's text with a library that did not write it. */
 export function readCalendar(text: string): SubscribedEvent[] {
@@ -32,18 +34,14 @@ export function readCalendar(text: string): SubscribedEvent[] {
 /** The simulated subscriber: fetches an address as a calendar program would, and shows what it got. */
 export async function subscribe(address: string): Promise<Result<readonly SubscribedEvent[]>> {
   try {
-    const response = await fetch(address, {
-      signal: AbortSignal.timeout(patienceMilliseconds),
-      cache: 'no-store',
-    })
-    if (!response.ok)
+    return succeed(readCalendar(await fetchDevice(address, limits)))
+  } catch (error) {
+    if (error instanceof DeviceAnswer)
       return fail({
         path: 'calendar',
-        found: `status ${response.status}`,
+        found: error.message,
         mend: 'The address does not answer with a calendar. Copy the present one again.',
       })
-    return succeed(readCalendar(await response.text()))
-  } catch {
     return fail({
       path: 'calendar',
       found: 'nothing readable',

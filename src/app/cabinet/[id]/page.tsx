@@ -4,6 +4,7 @@ import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
 import { findProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
+import { idOfPath } from '@/ui/cabinet/idPath'
 import { ProductForm } from '@/ui/cabinet/ProductForm'
 import { valuesOf } from '@/ui/cabinet/productValues'
 import { archiveProduct, saveProduct } from '../actions'
@@ -13,7 +14,7 @@ export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Product' }
 
 export default async function ProductPage({ params }: { params: Promise<{ id: string }> }) {
-  const id = decodeURIComponent((await params).id)
+  const id = idOfPath((await params).id)
   const db = await database()
   const product = await findProduct(db, id)
   if (!product) notFound()

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
+import { pathOfId } from '@/ui/cabinet/idPath'
 import Link from 'next/link'
 import { toolKindNames, toolStates } from '@/core/tools/tool'
 import { database } from '@/data/connection'
@@ -35,7 +36,7 @@ export default async function ToolsPage() {
         {tools.map((tool) => (
           <li key={tool.id} className="row-item tool-row">
             <div>
-              <Link href={`/cabinet/tools/${encodeURIComponent(tool.id)}`} prefetch={false}>
+              <Link href={`/cabinet/tools/${pathOfId(tool.id)}`} prefetch={false}>
                 {tool.name}
               </Link>
               <br />

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
 import { listTools } from '@/data/queries/tools'
+import { idOfPath } from '@/ui/cabinet/idPath'
 import { ToolForm } from '@/ui/cabinet/ToolForm'
 import { discardTool, saveTool } from '../../actions'
 import { ActionButton } from '@/ui/form/ActionButton'
@@ -10,7 +11,7 @@ export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Tool' }
 
 export default async function ToolPage({ params }: { params: Promise<{ id: string }> }) {
-  const id = decodeURIComponent((await params).id)
+  const id = idOfPath((await params).id)
   const tool = (await listTools(await database())).find((one) => one.id === id)
   if (!tool) notFound()
   return (

@@ -1,0 +1,32 @@
+// `npm run restore -- FILE`: says what a backup would replace; with `--yes` it puts it in place.
+import { readFileSync } from 'node:fs'
+import { lookAtBackup, restoreBackup } from '@/services/backup/restoreBackup'
+import { onDataHere, sayProblems } from './openHere'
+
+const [file] = process.argv.slice(2).filter((argument) => argument !== '--yes')
+if (!file) {
+  process.stderr.write('Name the backup: npm run restore -- shop.zip\n')
+  process.exit(64)
+}
+let zip: Buffer
+try {
+  zip = readFileSync(file)
+} catch (error) {
+  process.stderr.write(`${file} cannot be read: ${error instanceof Error ? error.message : String(error)}\n`)
+  process.exit(66)
+}
+await onDataHere(async (database) => {
+  const look = await lookAtBackup(database, zip)
+  if (!look.ok) return sayProblems(look.problems)
+  process.stdout.write(`Made ${look.value.madeAt}, data version ${look.value.dataVersion}\n`)
+  for (const { name, here, inBackup } of look.value.tables)
+    if (here > 0 || inBackup) process.stdout.write(`${name}: ${here} rows here, ${inBackup ?? 0} in it\n`)
+  if (!process.argv.includes('--yes')) {
+    process.stdout.write('Nothing was changed. Add --yes to put it in place of all this.\n')
+    return 0
+  }
+  const restored = await restoreBackup(database, zip)
+  if (!restored.ok) return sayProblems(restored.problems)
+  process.stdout.write('It is in place.\n')
+  return 0
+})
