@@ -19,6 +19,9 @@ const places = [
   '/bench',
   '/rules',
   '/settings',
+  '/settings/phones',
+  '/settings/backups',
+  '/pair',
   '/more',
 ]
 

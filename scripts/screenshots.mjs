@@ -91,14 +91,6 @@ const views = [
       await page.locator('.layer-chart canvas').first().waitFor()
     },
   },
-  {
-    name: 'intake',
-    go: async (page) => {
-      await openSet(page, 'Brackwater')
-      await page.getByRole('link', { name: 'Plan a visit' }).click()
-      await page.waitForURL(/intake$/)
-    },
-  },
   { name: 'plan', go: openJob },
   { name: 'order', go: planInTheSun },
   { name: 'sheet', go: async (page) => {
@@ -113,6 +105,12 @@ const views = [
   { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },
   { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },
   { name: 'settings', go: (page) => page.goto('/settings') },
+  { name: 'phones', go: async (page) => {
+    await page.goto('/settings/phones')
+    await page.getByRole('button', { name: /network in$/ }).click()
+    await page.getByRole('button', { name: /^Bay/ }).click()
+    await page.locator('.pair-spoken').waitFor()
+  } },
   { name: 'due', go: (page) => page.goto('/due') },
   { name: 'log', go: (page) => page.goto('/log') },
   { name: 'intake-phone', size: phone, go: async (page) => {
