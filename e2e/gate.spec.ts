@@ -216,3 +216,20 @@ test('every kind of answer carries the headers, and nothing tells a stack or a p
     expect(await answer.text()).not.toMatch(/\n\s+at |node_modules|\/work\//)
   }
 })
+
+test('hundreds of requests that nobody sends on purpose: no 500, nothing told, nothing written without right', async ({
+  server,
+}) => {
+  test.setTimeout(120_000)
+  const { fuzz } = (await import('../bench/fuzz.mjs' as string)) as {
+    fuzz: (
+      address: string,
+      count: number,
+      seed: string,
+    ) => Promise<{ bad: string[]; statuses: Record<string, number> }>
+  }
+  const { bad, statuses } = await fuzz(server.address, 600, 'gloves')
+  expect(bad).toEqual([])
+  expect(statuses['200']).toBeGreaterThan(20)
+  expect(statuses['403']).toBeGreaterThan(20)
+})

@@ -2,6 +2,7 @@
 import { benchBay } from '../bench/bay.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchDue } from '../bench/due.mjs'
+import { benchFuzz } from '../bench/fuzz.mjs'
 import { benchLoop } from '../bench/loop.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
@@ -24,6 +25,7 @@ const parts = {
   responsive: benchResponsive,
   pages: benchPages,
   loop: benchLoop,
+  fuzz: benchFuzz,
   durability: benchDurability,
 }
 

@@ -3,7 +3,8 @@ import { NextResponse, type NextRequest } from 'next/server'
 import { database } from '@/data/connection'
 import { askerHeaders, deskCookie, deviceCookie, type Asker } from '@/gate/asker'
 import { isOwnName, namesIn } from '@/gate/ownNames'
-import { isOpenToAll, mayOpen, mayWrite, type DeviceRole } from '@/gate/roles'
+import { actionRefusal } from '@/gate/actionBody'
+import { isOpenToAll, isOpenToWrite, mayOpen, mayWrite, type DeviceRole } from '@/gate/roles'
 import { contentSecurityPolicy, everyAnswer, isKeptFile } from '@/gate/securityHeaders'
 import { otherName, siteRefusal, type Refused } from '@/gate/siteCheck'
 import { knownDevice } from '@/services/pairing/knownDevice'
@@ -30,9 +31,12 @@ async function answerTo(request: NextRequest, nonce: string): Promise<Response> 
   const refused = siteRefusal({ method, path, header: (name) => headers.get(name) })
   if (refused) return refusal(refused)
   if (isKeptFile(path)) return NextResponse.next()
+  if (path.startsWith('/_'))
+    return refusal({ status: 404, found: path.slice(0, 60), mend: 'Nothing stands here.' })
   const isDesk = headers.get(askerHeaders.door) !== 'lan'
   const asker = isDesk ? await askerAtDesk(request) : await askerFromNetwork(request)
-  if (!asker && !isOpenToAll(path) && !(isDesk && isUnlocking(path)))
+  const isOpen = isWrite(method) ? isOpenToWrite(path) : isOpenToAll(path)
+  if (!asker && !isOpen && !(isDesk && isUnlocking(path)))
     return sentTo(request, path, isDesk ? '/unlock' : '/pair')
   if (asker && !isOpenToAll(path) && !mayDo(asker.role, method, path))
     return refusal({
@@ -40,11 +44,14 @@ async function answerTo(request: NextRequest, nonce: string): Promise<Response> 
       found: path.slice(0, 60),
       mend: 'This is for the owner; use the desk, or a device that is the owner’s.',
     })
-  return passedOn(request, nonce, asker)
+  const unread = isWrite(method) && !path.startsWith('/api/') ? await actionRefusal(request.clone()) : null
+  return unread ? refusal(unread) : passedOn(request, nonce, asker)
 }
 
+const isWrite = (method: string): boolean => method !== 'GET' && method !== 'HEAD'
+
 const mayDo = (role: DeviceRole, method: string, path: string): boolean =>
-  method === 'GET' || method === 'HEAD' ? mayOpen(role, path) : mayWrite(role, path)
+  isWrite(method) ? mayWrite(role, path) : mayOpen(role, path)
 
 /** Whether a part of an address can be read: no broken escapes, and nothing in it that no text has. */
 function isReadable(part: string): boolean {

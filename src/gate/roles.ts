@@ -41,4 +41,7 @@ const openPlaces: readonly RegExp[] = [
   /^\/api\/calendar\/[A-Za-z0-9_-]{20,}\.ics$/,
 ]
 
+/** What a stranger may send: a code, nothing else. */
+export const isOpenToWrite = (path: string): boolean => path === '/api/pair'
+
 export const isOpenToAll = (path: string): boolean => openPlaces.some((place) => place.test(path))

@@ -1,0 +1,258 @@
+// Requests that nobody sends on purpose, over all routes and actions, from the desk, from a paired device and from a stranger. None may
+// be answered 500, tell a stack or a path, or write what it has no right to. `FUZZ` sets how many.
+import { createHash, randomUUID } from 'node:crypto'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { request } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuilt } from '../scripts/lib/build.mjs'
+import { bin, must, node, root, say } from '../scripts/lib/run.mjs'
+import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
+
+const total = Number(process.env.FUZZ ?? 20_000)
+const atOnce = 8
+
+/** The same numbers at every run. */
+function dice(seed) {
+  let at = 0
+  const next = () =>
+    createHash('md5')
+      .update(`${seed} ${(at += 1)}`)
+      .digest()
+      .readUInt32LE() /
+    2 ** 32
+  const below = (count) => Math.floor(next() * count)
+  return { next, below, one: (list) => list[below(list.length)] }
+}
+
+const words = [
+  '', ' ', '0', '-1', '1e999', 'null', 'undefined', 'NaN', '__proto__', 'constructor', "'; drop table visit; --", '../../etc/passwd', '%00', '%ff',
+  '%', '%25', '\u0000', '\ud800', '\u202e', 'ä€𝄞', 'x'.repeat(5000), '[object Object]', '{}', '[]', '2026-13-45', '9999-12-31T23:59:59Z', '225/45 R17 ',
+  '00000000-0000-0000-0000-000000000000', 'new', 'import', 'tools', '~', '~new', '1,290', '0x10',
+] // prettier-ignore
+
+/** Any JSON value, sometimes deep, sometimes one that looks right. */
+function anything(at, depth = 0) {
+  switch (at.below(depth > 4 ? 5 : 9)) {
+    case 0:
+      return at.one(words)
+    case 1:
+      return at.one([0, -1, 1.5, 1e308, -0, 2 ** 53, 12, 300])
+    case 2:
+      return at.one([true, false, null])
+    case 3:
+      return randomUUID()
+    case 4:
+      return new Date(at.next() * 4e12).toISOString()
+    case 5:
+    case 6:
+      return Array.from({ length: at.below(4) }, () => anything(at, depth + 1))
+    default:
+      return Object.fromEntries(
+        Array.from({ length: at.below(6) }, () => [
+          at.one([
+            'id',
+            'kind',
+            'name',
+            'stepId',
+            'at',
+            'requestId',
+            'position',
+            'code',
+            'format',
+            'corners',
+            'wheels',
+            '__proto__',
+            at.one(words),
+          ]),
+          anything(at, depth + 1),
+        ]),
+      )
+  }
+}
+
+const nested = (depth) => `${'['.repeat(depth)}${']'.repeat(depth)}`
+
+function body(at) {
+  switch (at.below(8)) {
+    case 0:
+      return ''
+    case 1:
+      return at.one(['{', '"', 'nul', '\u0000', '{"a":1}}', nested(at.one([10, 2000, 100_000]))])
+    case 2:
+      return JSON.stringify(at.one(words))
+    default:
+      return JSON.stringify(anything(at))
+  }
+}
+
+/** Pages and routes as the build knows them, their parts filled in. */
+function path(at, { pages, ids }) {
+  const filled = at
+    .one(pages)
+    .replaceAll(/\[[^\]]+\]/g, () =>
+      at.one([...ids, encodeSafely(at.one(words)), at.one(['%00', '%zz', '%C0%AF', '..%2f'])]),
+    )
+  const query =
+    at.below(3) === 0
+      ? `?${at.one(['q', 'page', 'kind', 'by', 'soil', 'product', 'from', '_rsc'])}=${encodeSafely(at.one(words))}`
+      : ''
+  return `${filled || '/'}${query}`
+}
+
+const encodeSafely = (text) => {
+  try {
+    return encodeURIComponent(text)
+  } catch {
+    return '%ED%A0%80'
+  }
+}
+
+function ask(address, { method, path: where, headers, body: sent }) {
+  return new Promise((resolve, reject) => {
+    const url = new URL(address)
+    const sending = request(
+      {
+        host: url.hostname,
+        port: url.port,
+        method,
+        path: where.replaceAll(/[^\u0021-\u007e]/g, '_'),
+        headers,
+      },
+      (answer) => {
+        const chunks = []
+        answer.on('data', (chunk) => chunks.push(chunk))
+        answer.on('end', () =>
+          resolve({
+            status: answer.statusCode,
+            headers: answer.headers,
+            text: Buffer.concat(chunks).toString('utf8'),
+          }),
+        )
+      },
+    )
+    sending.setTimeout(60_000, () => sending.destroy(new Error(`no answer to ${method} ${where}`)))
+    // Of a body that nobody wants the rest is not waited for.
+    sending.once('error', (error) =>
+      ['ECONNRESET', 'EPIPE'].includes(error.code) ? resolve({ status: 'cut off', text: '' }) : reject(error),
+    )
+    if (sent) sending.write(sent)
+    sending.end()
+  })
+}
+
+const told = /\n\s+at [\w.<]|node_modules|\.next\/server|ERR_[A-Z_]+/
+
+/** What a request says of who sends it: the desk, a page of it, a stranger of the network, another site. */
+const senders = [
+  { name: 'desk', headers: {} },
+  { name: 'page', headers: { 'sec-fetch-site': 'same-origin' } },
+  { name: 'stranger', headers: { 'x-forwarded-for': '10.1.2.3' }, mayWrite: false },
+  {
+    name: 'other site',
+    headers: { 'sec-fetch-site': 'cross-site', origin: 'http://elsewhere.example' },
+    mayWrite: false,
+  },
+]
+
+function fuzzed(at, app, host) {
+  const sender = at.one(senders)
+  const isWrite = at.below(5) < 3
+  const headers = { host, ...sender.headers }
+  if (!isWrite)
+    return {
+      sender,
+      method: at.one(['GET', 'GET', 'HEAD']),
+      path: path(at, app),
+      headers: at.below(6) === 0 ? { ...headers, rsc: '1' } : headers,
+    }
+  const sent = body(at)
+  if (at.below(2) === 0)
+    return {
+      sender, method: 'POST', path: path(at, app), body: at.below(3) === 0 ? sent : JSON.stringify(Array.from({ length: at.below(4) }, () => anything(at))),
+      headers: { ...headers, 'next-action': at.one(app.actions), 'content-type': at.one(['text/plain;charset=UTF-8', 'multipart/form-data; boundary=x']), ...(sender.headers.origin ? {} : { origin: `http://${host}` }) },
+    } // prettier-ignore
+  return {
+    sender,
+    method: at.one(['POST', 'POST', 'POST', 'PUT', 'DELETE', 'PATCH']),
+    path: path(at, app),
+    body: sent,
+    headers: {
+      ...headers,
+      'content-type': at.one([
+        'application/json',
+        'application/json',
+        'text/plain',
+        'application/zip',
+        'multipart/form-data; boundary=x',
+      ]),
+    },
+  }
+}
+
+/** Sends so many and says which were answered as none may be. */
+export async function fuzz(address, count, seed = 'even') {
+  const routes = JSON.parse(readFileSync(join(root, '.next/app-path-routes-manifest.json'), 'utf8'))
+  const manifest = JSON.parse(readFileSync(join(root, '.next/server/server-reference-manifest.json'), 'utf8'))
+  const host = new URL(address).host
+  const home = await ask(address, { method: 'GET', path: '/wheels', headers: { host } })
+  const ids = [...new Set(home.text.match(/[0-9a-f-]{36}/g) ?? [])].slice(0, 5)
+  const app = {
+    pages: Object.values(routes),
+    actions: Object.keys(manifest.node),
+    ids: [...ids, randomUUID()],
+  }
+  const at = dice(seed)
+  const bad = []
+  const statuses = {}
+  let sent = 0
+  await Promise.all(
+    Array.from({ length: atOnce }, async () => {
+      while (sent < count) {
+        sent += 1
+        const asked = fuzzed(at, app, host)
+        const answer = await ask(address, asked)
+        statuses[answer.status] = (statuses[answer.status] ?? 0) + 1
+        const isWrite = !['GET', 'HEAD'].includes(asked.method)
+        const why =
+          answer.status >= 500 && answer.status !== 503
+            ? `status ${answer.status}`
+            : told.test(answer.text)
+              ? 'tells how it is built'
+              : isWrite &&
+                  asked.sender.mayWrite === false &&
+                  answer.status < 300 &&
+                  !asked.path.startsWith('/pair')
+                ? `a ${asked.sender.name} was let in`
+                : null
+        if (why)
+          bad.push(
+            `${why}: ${asked.sender.name} ${asked.method} ${asked.path.slice(0, 80)} ${asked.headers['next-action'] ?? asked.headers['content-type'] ?? ''} ${String(asked.body ?? '').slice(0, 80)}`,
+          )
+      }
+    }),
+  )
+  return { bad, statuses }
+}
+
+export async function benchFuzz() {
+  await ensureBuilt()
+  const folder = mkdtempSync(join(tmpdir(), 'even-spoke-bench-'))
+  await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
+  const { child, address } = await serve({ dataFolder: folder, port: await freePort(4810) })
+  try {
+    const { bad, statuses } = await fuzz(address, total)
+    for (const line of bad.slice(0, 20)) say(line)
+    return [
+      {
+        what: `of ${total} fuzzed requests, answered as none may be`,
+        ratio: bad.length,
+        most: 0,
+        detail: JSON.stringify(statuses),
+      },
+    ]
+  } finally {
+    await stop(child)
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
