@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite', 'piscina', '@node-rs/argon2'],
+  serverExternalPackages: ['@electric-sql/pglite', 'piscina', 'pg', '@node-rs/argon2'],
   poweredByHeader: false,
   devIndicators: false,
   images: { unoptimized: true },

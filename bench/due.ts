@@ -1,7 +1,8 @@
 // How long the due list takes with many wheel sets and three years of records: from nothing, and after a look at one of them. Prints
 // JSON last.
 import { randomUUID } from 'node:crypto'
-import { openInMemory, type Database } from '@/data/database'
+import type { Database } from '@/data/database'
+import { openInMemory } from '@/data/openInMemory'
 import { addLook } from '@/data/queries/looks'
 import { listDue } from '@/services/dueList'
 

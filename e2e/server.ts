@@ -34,7 +34,11 @@ export interface AppServer {
  * Starts the built application on a data folder.
  * @param lan whether the shop's network is let in; it is this machine alone here
  */
-export async function startServer(folder: string, lan = false): Promise<AppServer> {
+export async function startServer(
+  folder: string,
+  lan = false,
+  more: Readonly<Record<string, string>> = {},
+): Promise<AppServer> {
   const port = await freePort()
   const lanPort = await freePort()
   const address = `http://127.0.0.1:${port}`
@@ -50,6 +54,7 @@ export async function startServer(folder: string, lan = false): Promise<AppServe
       EVEN_SPOKE_LAN: lan ? '1' : '',
       EVEN_SPOKE_LAN_PORT: String(lanPort),
       EVEN_SPOKE_LAN_HOST: '127.0.0.1',
+      ...more,
     },
     stdio: ['ignore', 'ignore', 'pipe'],
   })

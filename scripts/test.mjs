@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from './lib/build.mjs'
 import { chromiumPath } from './lib/chromium.mjs'
 import { ensureInstalled } from './lib/install.mjs'
+import { startPostgres } from './lib/postgres.mjs'
 import { bin, must, node, root, run, say } from './lib/run.mjs'
 
 let passed = 0
@@ -45,6 +46,18 @@ await check('route types', node([bin.next, 'typegen']))
 
 // Checks that only read run beside the unit tests: two cores are enough for both.
 const unitReport = join(root, 'test-results', 'unit.json')
+const serverReport = join(root, 'test-results', 'server.json')
+/** Counts what a run of unit tests has written down. */
+function count(report, code) {
+  try {
+    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'))
+    passed += numPassedTests
+    failed += numFailedTests
+    if (code !== 0 && numFailedTests === 0) failed += 1
+  } catch {
+    failed += 1
+  }
+}
 say('\n— unit tests; lint and types beside them')
 const [unit, ...others] = await Promise.all([
   node([bin.vitest, 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitReport}`]),
@@ -54,14 +67,27 @@ const [unit, ...others] = await Promise.all([
 ])
 const names = ['lint', 'types', 'types of the core alone']
 for (const [index, name] of names.entries()) await check(name, Promise.resolve(others[index]))
-try {
-  const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unitReport, 'utf8'))
-  passed += numPassedTests
-  failed += numFailedTests
-} catch {
-  failed += 1
-}
-if (unit.code !== 0 && failed === 0) failed += 1
+count(unitReport, unit.code)
+
+say('\n— the data on a PostgreSQL server')
+const postgres = await startPostgres()
+const onServer = postgres ? { EVEN_SPOKE_TEST_POSTGRES: postgres.url } : {}
+if (postgres) {
+  const { code } = await node(
+    [
+      bin.vitest,
+      'run',
+      'src/data/queries',
+      'src/data/schema.test.ts',
+      'src/services',
+      '--reporter=dot',
+      '--reporter=json',
+      `--outputFile.json=${serverReport}`,
+    ],
+    { env: onServer },
+  )
+  count(serverReport, code)
+} else say('There is no PostgreSQL server here; the data was tested on PGlite alone.')
 
 say('\n— production build')
 await ensureBuilt()
@@ -71,7 +97,7 @@ say('\n— interface tests')
 const demo = mkdtempSync(join(tmpdir(), 'even-spoke-demo-'))
 try {
   await must('Filling the demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: demo } }))
-  const faces = await node([bin.playwright, 'test'], { env: { EVEN_SPOKE_TEST_DEMO: demo } })
+  const faces = await node([bin.playwright, 'test'], { env: { ...onServer, EVEN_SPOKE_TEST_DEMO: demo } })
   const { stats } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
   passed += stats.expected + stats.flaky
   failed += stats.unexpected
@@ -81,5 +107,6 @@ try {
   failed += 1
 } finally {
   rmSync(demo, { recursive: true, force: true })
+  postgres?.stop()
 }
 close()

@@ -1,6 +1,7 @@
 import 'server-only'
 import type { Database } from './database'
 import { openDatabase } from './openDatabase'
+import { openServer } from './server'
 
 /** Next bundles modules more than once; the process must still open the folder once only. */
 const shared = globalThis as typeof globalThis & {
@@ -20,16 +21,19 @@ const recoveryOf = (text: string | undefined) => (text === 'lastGood' || text ==
 export function database(): Promise<Database> {
   // No answer is better than an error: the device keeps what it sent and sends it again.
   if (shared.evenSpokeStops) return new Promise(() => undefined)
-  shared.evenSpokeDatabase ??= openDatabase(dataFolder(), {
-    upkeep: true,
-    takeOver: process.env.EVEN_SPOKE_TAKE_OVER === '1',
-    recovery: recoveryOf(process.env.EVEN_SPOKE_RECOVERY),
-    say: (text) => process.stderr.write(`${text}\n`),
-    onLost: (text) => {
-      process.stderr.write(`${text}\n`)
-      process.exit(75)
-    },
-  })
+  const server = process.env.EVEN_SPOKE_DATABASE_URL
+  shared.evenSpokeDatabase ??= server
+    ? openServer(server)
+    : openDatabase(dataFolder(), {
+        upkeep: true,
+        takeOver: process.env.EVEN_SPOKE_TAKE_OVER === '1',
+        recovery: recoveryOf(process.env.EVEN_SPOKE_RECOVERY),
+        say: (text) => process.stderr.write(`${text}\n`),
+        onLost: (text) => {
+          process.stderr.write(`${text}\n`)
+          process.exit(75)
+        },
+      })
   return shared.evenSpokeDatabase
 }
 

@@ -1,7 +1,6 @@
-import { PGlite, type Transaction } from '@electric-sql/pglite'
+import type { PGlite, Transaction } from '@electric-sql/pglite'
 import { failureOfFileError } from './dataFailure'
 import type { SyncedFiles } from './folder/syncedFiles'
-import { migrate, readMigrations, type Migration } from './migrate'
 
 export type Parameter = string | number | boolean | Date | null | readonly string[] | readonly number[]
 
@@ -48,11 +47,4 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
     transaction: (fn) => named(() => engine.transaction((transaction) => fn(over(transaction)))),
     close: () => engine.close(),
   }
-}
-
-/** A database that lives in memory only, migrated; for tests. */
-export async function openInMemory(migrations: readonly Migration[] = readMigrations()): Promise<Database> {
-  const database = overEngine(await PGlite.create(), 'memory')
-  await migrate(database, migrations)
-  return database
 }

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { openInMemory } from './database'
+import { openInMemory } from './openInMemory'
 import { openDatabase } from './openDatabase'
 import { migrate, readMigrations, type Migration } from './migrate'
 

@@ -5,7 +5,8 @@ import type { RunEvent } from '@/core/run/runEvent'
 import { jobFormat, readJob } from '@/contracts/jobFile'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 import { wheelSetInput } from '@/contracts/wheelSet'
-import { openInMemory, type Database } from '../database'
+import type { Database } from '../database'
+import { openInMemory } from '../openInMemory'
 import {
   appendRunEvent,
   discardJob,

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { defaultSettings } from '@/contracts/settings'
-import { openInMemory, type Database } from '../database'
+import type { Database } from '../database'
+import { openInMemory } from '../openInMemory'
 import { readSettings, readStoredSettings, writeSettings } from './settings'
 
 let database: Database

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { wheelSetInput } from '@/contracts/wheelSet'
-import { openInMemory, type Database } from '../database'
+import type { Database } from '../database'
+import { openInMemory } from '../openInMemory'
 import {
   addWheelSet,
   createWheelSet,

@@ -1,0 +1,16 @@
+import { PGlite } from '@electric-sql/pglite'
+import { overEngine, type Database } from './database'
+import { migrate, readMigrations, type Migration } from './migrate'
+import { openFreshOnServer } from './server'
+
+/**
+ * A database of its own that nobody keeps, migrated; for tests and measurements. In memory, or on the PostgreSQL server that
+ * `EVEN_SPOKE_TEST_POSTGRES` names: what holds on one engine holds on the other.
+ */
+export async function openInMemory(migrations: readonly Migration[] = readMigrations()): Promise<Database> {
+  const server = process.env.EVEN_SPOKE_TEST_POSTGRES
+  if (server) return openFreshOnServer(server, migrations)
+  const database = overEngine(await PGlite.create(), 'memory')
+  await migrate(database, migrations)
+  return database
+}
