@@ -13,6 +13,10 @@ const zones = [
   { layer: 'services', forbidden: ['workers', 'ui', 'app', 'cli', 'demo'] },
   { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
   { layer: 'keep', forbidden: ['ui', 'app', 'cli', 'demo', 'workers'] },
+  {
+    layer: 'offline',
+    forbidden: ['core', 'contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
+  },
   { layer: 'pool', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'gate', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },
@@ -75,7 +79,14 @@ const unsteady = [
 
 export default tseslint.config(
   {
-    ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'bench/empty-app/.next/**', 'test-results/**'],
+    ignores: [
+      '.next/**',
+      'public/sw.js',
+      'node_modules/**',
+      'next-env.d.ts',
+      'bench/empty-app/.next/**',
+      'test-results/**',
+    ],
   },
   ...tseslint.configs.recommended,
   {

@@ -39,7 +39,7 @@ export async function startServer(
   lan = false,
   more: Readonly<Record<string, string>> = {},
 ): Promise<AppServer> {
-  const port = await freePort()
+  const port = Number(more.EVEN_SPOKE_PORT ?? (await freePort()))
   const lanPort = await freePort()
   const address = `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['scripts/server/server.mjs'], {

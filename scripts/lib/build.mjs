@@ -6,6 +6,7 @@ import { bin, must, node, root, say } from './run.mjs'
 const sources = ['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
 const stampFile = join(root, '.next', 'even-spoke-sources')
 export const poolFile = join(root, '.next', 'even-spoke-pool.mjs')
+const offlineFile = join(root, 'public', 'sw.js')
 
 function* filesBelow(path) {
   if (!existsSync(path)) return
@@ -19,7 +20,7 @@ function* filesBelow(path) {
   for (const entry of entries.sort((a, b) => a.name.localeCompare(b.name))) {
     const inner = join(path, entry.name)
     if (entry.isDirectory()) yield* filesBelow(inner)
-    else if (!/\.test\.tsx?$/.test(entry.name)) yield inner
+    else if (!/\.test\.tsx?$/.test(entry.name) && inner !== offlineFile) yield inner
   }
 }
 
@@ -30,6 +31,23 @@ function sourcesHash() {
       hash.update(relative(root, file)).update('\0').update(readFileSync(file))
   }
   return hash.digest('hex')
+}
+
+/** What stands between the pages and the network is a file of its own, too. */
+async function buildOffline() {
+  const { build } = await import('esbuild')
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['src/offline/worker.ts'],
+    outfile: offlineFile,
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    format: 'iife',
+    target: 'es2022',
+    define: { 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  })
 }
 
 /** The threads of the pool run the same core files, in one file of their own. */
@@ -56,6 +74,7 @@ export async function ensureBuilt() {
     return
   }
   say('Building (half a minute) …')
+  await buildOffline()
   await must('The build', node([bin.next, 'build']))
   await buildPool()
   writeFileSync(stampFile, wanted)

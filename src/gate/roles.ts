@@ -36,7 +36,7 @@ const openPlaces: readonly RegExp[] = [
   /^\/api\/pair$/,
   /^\/api\/health$/,
   /^\/_next\/static\//,
-  /^\/(icon\.svg|manifest\.webmanifest|favicon\.ico)$/,
+  /^\/(icon\.svg|manifest\.webmanifest|favicon\.ico|sw\.js|icon-(192|512)\.png)$/,
   // Its address is its secret.
   /^\/api\/calendar\/[A-Za-z0-9_-]{20,}\.ics$/,
 ]

@@ -28,11 +28,11 @@ const earlierPrefix = 'even-spoke.taps.'
 
 const isText = (value: unknown): value is string => typeof value === 'string' && value !== ''
 
-function isTap(value: unknown): value is PendingTap {
+/** What a tap says, without what it is sent with. */
+export function isEvent(value: unknown): value is Omit<PendingTap, 'requestId'> {
   if (typeof value !== 'object' || value === null) return false
-  const { requestId, kind, stepId, at, person, answer } = value as Record<string, unknown>
+  const { kind, stepId, at, person, answer } = value as Record<string, unknown>
   return (
-    isText(requestId) &&
     isText(stepId) &&
     (runEventKinds as readonly unknown[]).includes(kind) &&
     isText(at) &&
@@ -41,6 +41,9 @@ function isTap(value: unknown): value is PendingTap {
     (kind === 'answered' ? v.is(answerInput, answer) : answer === undefined)
   )
 }
+
+const isTap = (value: unknown): value is PendingTap =>
+  isEvent(value) && isText((value as Partial<PendingTap>).requestId)
 
 const isKeptTap = (value: unknown): value is KeptTap =>
   isTap(value) &&

@@ -4,6 +4,8 @@ import type { PendingTap } from './pendingTaps'
 export type TapAnswer =
   | { readonly kind: 'stored' }
   | { readonly kind: 'refused'; readonly mend: string }
+  /** The device is not let in any more; what it kept stays kept. */
+  | { readonly kind: 'shutOut'; readonly mend: string }
   /** No answer, or a failure of the server: worth sending again. */
   | { readonly kind: 'unreachable' }
 
@@ -20,6 +22,11 @@ export async function sendTap(
     })
     if (response.ok) return { kind: 'stored' }
     if (response.status >= 500) return { kind: 'unreachable' }
+    if (response.status === 401)
+      return {
+        kind: 'shutOut',
+        mend: 'This device was put out at the desk. Its taps are kept here and go on once it is paired again.',
+      }
     const { problems } = (await response.json()) as { problems: { mend: string }[] }
     return { kind: 'refused', mend: problems.map(({ mend }) => mend).join(' ') }
   } catch {

@@ -15,10 +15,12 @@ function setUp(
   answers: TapAnswer[],
   left: PendingTap[] = [],
   fetchStored: QueuePorts['fetchStored'] = () => Promise.resolve(null),
+  last: PendingTap[] = [],
 ) {
   const sent: string[] = []
   let kept: readonly PendingTap[] = left
   let waiting: (() => void) | null = null
+  let stored = last.map(eventOfTap) as readonly ReturnType<typeof eventOfTap>[]
   const queue = new TapQueue([], {
     send: (one) => {
       sent.push(one.stepId)
@@ -28,6 +30,8 @@ function setUp(
     keep: (one) => (kept = [...kept, one]),
     forget: (requestId) => (kept = kept.filter((one) => one.requestId !== requestId)),
     fetchStored,
+    loadStored: () => stored,
+    keepStored: (events) => (stored = events),
     later: (work) => {
       waiting = work
       return () => (waiting = null)
@@ -37,6 +41,7 @@ function setUp(
     queue,
     sent,
     kept: () => kept,
+    stored: () => stored.map(({ stepId }) => stepId),
     retry: () => waiting?.(),
     keepElsewhere: (one: PendingTap) => (kept = [...kept, one]),
   }
@@ -51,6 +56,28 @@ describe('taps', () => {
     await settled()
     expect(kept()).toHaveLength(0)
     expect(queue.read()).toMatchObject({ saving: 'saved', refusal: null })
+  })
+
+  it('of a device that was put out are kept, said, and sent once it is let in again', async () => {
+    const { queue, kept, retry, sent } = setUp([{ kind: 'shutOut', mend: 'Put out.' }])
+    queue.add(tap('a'))
+    await settled()
+    expect(queue.read()).toMatchObject({ saving: 'offline', refusal: 'Put out.' })
+    expect(kept()).toHaveLength(1)
+    retry()
+    await settled()
+    expect(sent).toEqual(['a', 'a'])
+    expect(queue.read()).toMatchObject({ saving: 'saved' })
+    expect(kept()).toHaveLength(0)
+  })
+
+  it('that were stored are known to a page which comes from the device and is older', async () => {
+    const { queue, stored } = setUp([], [], undefined, [tap('before'), tap('then')])
+    queue.takeUp()
+    queue.add(tap('now'))
+    await settled()
+    expect(queue.read().events.map(({ stepId }) => stepId)).toEqual(['before', 'then', 'now'])
+    expect(stored()).toEqual(['before', 'then', 'now'])
   })
 
   it('go out in order, one at a time', async () => {

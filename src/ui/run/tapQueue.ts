@@ -18,6 +18,9 @@ export interface QueuePorts {
   forget(requestId: string): void
   /** Everything the server has stored for this job; null where it does not answer. */
   fetchStored(): Promise<readonly RunEvent[] | null>
+  /** What this device last knew to be stored; a page that comes from the device itself is older. */
+  loadStored(): readonly RunEvent[]
+  keepStored(stored: readonly RunEvent[]): void
   /** Calls back after the pause between two tries; returns how to call it off. */
   later(work: () => void): () => void
 }
@@ -53,6 +56,12 @@ export class TapQueue {
 
   /** Takes up what an earlier page left behind, or another tab has kept since. */
   takeUp(): void {
+    // Nothing is ever taken out of what is stored: the longer list is the later one.
+    const last = this.ports.loadStored()
+    if (last.length > this.stored.length) {
+      this.stored = last
+      this.publish({})
+    }
     const known = new Set(this.pending.map(({ requestId }) => requestId))
     const left = this.ports
       .load()
@@ -75,7 +84,7 @@ export class TapQueue {
     const asked = this.happened
     const stored = await this.ports.fetchStored()
     if (stored === null || asked !== this.happened || stored.length === this.stored.length) return
-    this.stored = stored
+    this.takeStored(stored)
     this.publish({})
   }
 
@@ -95,8 +104,8 @@ export class TapQueue {
     this.happened += 1
     const answer = await this.ports.send(next)
     this.sending = false
-    if (answer.kind === 'unreachable') {
-      this.publish({ saving: 'offline' })
+    if (answer.kind === 'unreachable' || answer.kind === 'shutOut') {
+      this.publish({ saving: 'offline', refusal: answer.kind === 'shutOut' ? answer.mend : null })
       this.callOff = this.ports.later(() => {
         this.callOff = null
         void this.sendNext()
@@ -106,12 +115,17 @@ export class TapQueue {
     this.pending = this.pending.filter((tap) => tap !== next)
     this.sent.add(next.requestId)
     this.ports.forget(next.requestId)
-    if (answer.kind === 'stored') this.stored = [...this.stored, eventOfTap(next)]
+    if (answer.kind === 'stored') this.takeStored([...this.stored, eventOfTap(next)])
     this.publish({
       saving: this.pending.length === 0 ? 'saved' : 'saving',
       refusal: answer.kind === 'refused' ? answer.mend : this.snapshot.refusal,
     })
     void this.sendNext()
+  }
+
+  private takeStored(stored: readonly RunEvent[]): void {
+    this.stored = stored
+    this.ports.keepStored(stored)
   }
 
   private publish(changes: Partial<QueueSnapshot>): void {

@@ -9,6 +9,7 @@ import { planAsSeen } from '@/core/seen/planAsSeen'
 import { foamAnswer } from '@/core/seen/roundPlace'
 import { newId } from '../newId'
 import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
+import { keepStored, lastStored } from './lastStored'
 import { sendTap } from './sendTap'
 import { TapQueue, type QueueSnapshot } from './tapQueue'
 
@@ -65,6 +66,8 @@ export function useRun(
         keep: (tap) => keepTap(deviceStore(), { ...tap, jobId, number: (numbered += 1) }),
         forget: (requestId) => forgetTap(deviceStore(), requestId),
         fetchStored: () => fetchStored(jobId),
+        loadStored: () => lastStored(deviceStore(), jobId),
+        keepStored: (events) => keepStored(deviceStore(), jobId, events),
         later: (work) => {
           const timer = setTimeout(work, retryMilliseconds)
           return () => clearTimeout(timer)

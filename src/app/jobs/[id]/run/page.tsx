@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { database } from '@/data/connection'
 import { listRunEvents } from '@/data/queries/jobs'
+import { KeepForOffline } from '@/ui/offline/KeepForOffline'
 import { RunView } from '@/ui/run/RunView'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { endJob } from '../../actions'
@@ -16,16 +17,19 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   if (job.finishedAt) redirect('/log')
   const events = await listRunEvents(await database(), id)
   return (
-    <RunView
-      jobId={id}
-      title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
-      jobFile={job.jobFile}
-      plan={job.plan}
-      wheels={drawnWheels(job.jobFile.corners)}
-      loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
-      events={events}
-      serverMilliseconds={new Date().getTime()}
-      end={endJob.bind(null, id)}
-    />
+    <>
+      <KeepForOffline />
+      <RunView
+        jobId={id}
+        title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
+        jobFile={job.jobFile}
+        plan={job.plan}
+        wheels={drawnWheels(job.jobFile.corners)}
+        loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
+        events={events}
+        serverMilliseconds={new Date().getTime()}
+        end={endJob.bind(null, id)}
+      />
+    </>
   )
 }

@@ -1,0 +1,49 @@
+import type { RunEvent } from '@/core/run/runEvent'
+import { eventOfTap, isEvent } from './pendingTaps'
+
+const prefix = 'even-spoke.stored.'
+/** Jobs of which a device keeps what was stored. */
+const mostJobs = 5
+
+interface Kept {
+  readonly at: number
+  readonly events: readonly unknown[]
+}
+
+function read(text: string | null): Kept | null {
+  try {
+    const value: unknown = JSON.parse(text ?? 'null')
+    const { at, events } = (value ?? {}) as Partial<Kept>
+    return typeof at === 'number' && Array.isArray(events) ? { at, events } : null
+  } catch {
+    return null
+  }
+}
+
+const keysOf = (store: Storage): string[] =>
+  Array.from({ length: store.length }, (_, at) => store.key(at) ?? '').filter((key) => key.startsWith(prefix))
+
+/** What this device last knew to be stored of a job; empty where it knew nothing, or what it kept is junk. */
+export function lastStored(store: Storage | null, jobId: string): readonly RunEvent[] {
+  try {
+    const events = read(store?.getItem(prefix + jobId) ?? null)?.events ?? []
+    return events.every(isEvent) ? events.map(eventOfTap) : []
+  } catch {
+    return []
+  }
+}
+
+/** Keeps it, for a page that is opened without any network; the jobs that were worked on last stay. */
+export function keepStored(store: Storage | null, jobId: string, events: readonly RunEvent[]): void {
+  try {
+    if (!store) return
+    store.setItem(prefix + jobId, JSON.stringify({ at: Date.now(), events }))
+    const older = keysOf(store)
+      .map((key) => ({ key, at: read(store.getItem(key))?.at ?? 0 }))
+      .sort((a, b) => b.at - a.at)
+      .slice(mostJobs)
+    for (const { key } of older) store.removeItem(key)
+  } catch {
+    // A device that keeps nothing works as long as there is a network.
+  }
+}
