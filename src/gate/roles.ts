@@ -34,7 +34,7 @@ export const mayOpen = (role: DeviceRole, path: string): boolean =>
 const openPlaces: readonly RegExp[] = [
   /^\/pair$/,
   /^\/api\/pair$/,
-  /^\/api\/health$/,
+  /^\/api\/(health|ready)$/,
   /^\/_next\/static\//,
   /^\/(icon\.svg|manifest\.webmanifest|favicon\.ico|sw\.js|icon-(192|512)\.png)$/,
   // Its address is its secret.

@@ -1,3 +1,5 @@
+import { readUpTo } from '../readUpTo'
+
 /** A detailer waits no longer for a device, ms. */
 export const patienceMilliseconds = 1500
 /** No device has more to say. */
@@ -26,18 +28,7 @@ export async function fetchDevice(
       response.status >= 300 && response.status < 400 ? 'a redirect' : `status ${response.status}`,
     )
   }
-  const reader = response.body?.getReader()
-  const chunks: Uint8Array[] = []
-  let size = 0
-  while (reader) {
-    const { done, value } = await reader.read()
-    if (done) break
-    size += value.byteLength
-    if (size > mostBytes) {
-      await reader.cancel()
-      throw new DeviceAnswer(`more than ${mostBytes / 1024} kB`)
-    }
-    chunks.push(value)
-  }
-  return Buffer.concat(chunks).toString('utf8')
+  const body = await readUpTo(response.body, mostBytes)
+  if (!body) throw new DeviceAnswer(`more than ${mostBytes / 1024} kB`)
+  return Buffer.from(body).toString('utf8')
 }

@@ -1,0 +1,16 @@
+import { database } from '@/data/connection'
+
+export const dynamic = 'force-dynamic'
+
+/** Whether requests can be served now: the data answers. For whoever decides where to send them. */
+export async function GET(): Promise<Response> {
+  try {
+    await (await database()).query('select 1')
+    return Response.json({ ok: true })
+  } catch {
+    return Response.json(
+      { problems: [{ path: '', found: 'the data does not answer', mend: 'Try again in some seconds.' }] },
+      { status: 503, headers: { 'retry-after': '5' } },
+    )
+  }
+}
