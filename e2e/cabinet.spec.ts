@@ -173,3 +173,33 @@ test('the rule book finds rules by finish, and settings change a plan and say so
   await page.getByText('What is taken for granted').click()
   await expect(page.getByText(/Tyre dressing: solvent-based, wet gloss \(your shop setting\)/)).toBeVisible()
 })
+
+test('two windows on one tool, and on the settings: the second is told, and nothing is overwritten', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage()
+  await page.goto('/cabinet/tools')
+  const href = await page
+    .locator('a[href^="/cabinet/tools/"]:not([href$="/new"])')
+    .first()
+    .getAttribute('href')
+  for (const window of [page, other]) await window.goto(`${href}`)
+  await page.getByLabel('Name').fill('First hand')
+  await page.getByRole('button', { name: /^Save/ }).click()
+  await page.waitForURL('**/cabinet/tools')
+  await other.getByLabel('Name').fill('Second hand')
+  await other.getByRole('button', { name: /^Save/ }).click()
+  await expect(other.getByText('was changed in another window')).toBeVisible()
+  await expect(other.getByLabel('Name')).toHaveValue('Second hand')
+
+  for (const window of [page, other]) await window.goto('/settings')
+  await page.getByLabel('Shop name').fill('First shop')
+  await page.getByRole('button', { name: 'Save the settings' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await other.getByLabel('Shop name').fill('Second shop')
+  await other.getByRole('button', { name: 'Save the settings' }).click()
+  await expect(other.getByText('were changed in another window')).toBeVisible()
+  // What the second typed is kept as a draft on this device; what is stored is the first's.
+  expect(await (await page.request.get('/settings')).text()).toContain('value="First shop"')
+})

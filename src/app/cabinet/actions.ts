@@ -12,7 +12,7 @@ import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
 import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { listTools, putTool, removeTool, setToolState } from '@/data/queries/tools'
+import { findTool, listTools, putTool, removeTool, setToolState, updateTool } from '@/data/queries/tools'
 import { roomProblem } from '@/services/cabinetRoom'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
 import { refusalOf, refuse, type Refusal } from '../refusal'
@@ -25,6 +25,9 @@ async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | n
     return refusalOf(error)
   }
 }
+
+const meanwhile = (what: string): string =>
+  `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here.`
 
 const unknown = (what: string): Refusal =>
   refuse('id', 'no such thing', `Load the page again and choose a ${what} of the list.`)
@@ -50,11 +53,7 @@ export async function saveProduct(fromVersion: unknown, input: unknown): Promise
     if (outcome === 'gone')
       return refuse('', product.name, 'This product was removed meanwhile; nothing was saved.')
     if (outcome === 'changedMeanwhile') {
-      return refuse(
-        'version',
-        product.name,
-        'This product was changed in another window since you opened it. Nothing was overwritten; your entries are still here.',
-      )
+      return refuse('version', product.name, meanwhile('This product'))
     }
     return null
   })
@@ -89,18 +88,26 @@ export async function archiveProduct(id: unknown, archived: unknown): Promise<Re
   return refusal ?? { problems: [] }
 }
 
-export async function saveTool(isNew: unknown, input: unknown): Promise<Refusal> {
-  if (typeof isNew !== 'boolean') return unknown('tool')
+/** Saves a new tool, or an edit of the version it was made from. */
+export async function saveTool(fromVersion: unknown, input: unknown): Promise<Refusal> {
+  if (!v.is(v.nullable(versionNumber), fromVersion)) return unknown('tool')
   const read = parse(toolFile, input)
   if (!read.ok) return { problems: read.problems }
   const refusal = await writing(async () => {
     const db = await database()
-    if (isNew && (await listTools(db)).some(({ id }) => id === read.value.id))
-      return refuse('name', read.value.name, 'There is a tool of this name; give this one another.')
-    const full = isNew ? await inRoom(db, [], 1) : null
-    if (full) return full
-    await putTool(db, toolOf(read.value))
-    return null
+    const tool = toolOf(read.value)
+    if (fromVersion === null) {
+      if (await findTool(db, tool.id))
+        return refuse('name', tool.name, 'There is a tool of this name; give this one another.')
+      const full = await inRoom(db, [], 1)
+      if (full) return full
+      await putTool(db, tool)
+      return null
+    }
+    const outcome = await updateTool(db, fromVersion, tool)
+    if (outcome === 'gone')
+      return refuse('', tool.name, 'This tool was thrown away meanwhile; nothing was saved.')
+    return outcome === 'changedMeanwhile' ? refuse('version', tool.name, meanwhile('This tool')) : null
   })
   if (refusal) return refusal
   revalidatePath('/cabinet/tools')

@@ -10,7 +10,7 @@ export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Settings' }
 
 export default async function SettingsPage() {
-  const { settings, unreadable } = await readStoredSettings(await database())
+  const { settings, unreadable, version } = await readStoredSettings(await database())
   return (
     <>
       <header className="place-head">
@@ -34,7 +34,7 @@ export default async function SettingsPage() {
           mend: 'The default holds. Set it again and save; the old value is kept beside it.',
         }))}
       />
-      <SettingsForm initial={settings} save={saveSettings} />
+      <SettingsForm initial={settings} save={saveSettings.bind(null, version)} />
     </>
   )
 }

@@ -27,12 +27,21 @@ it('what cannot be read has its default, names itself, and takes nothing with it
   expect(await readStoredSettings(database)).toEqual({
     settings: { ...defaultSettings, shopName: 'Bay Two' },
     unreadable: expect.arrayContaining(['currency', 'equipment', 'later']) as string[],
+    version: 1,
   })
 })
 
 it.each([null, [], 'text', 12])('%j stored gives the defaults', async (value) => {
   await store(value)
   expect(await readSettings(database)).toEqual(defaultSettings)
+})
+
+it('saved from an older version they are refused, and nothing is written', async () => {
+  await store(defaultSettings)
+  const { version } = await readStoredSettings(database)
+  expect(await writeSettings(database, { ...defaultSettings, shopName: 'First' }, version)).toBe(true)
+  expect(await writeSettings(database, { ...defaultSettings, shopName: 'Second' }, version)).toBe(false)
+  expect((await readSettings(database)).shopName).toBe('First')
 })
 
 it('saving keeps what could not be read beside it', async () => {

@@ -8,15 +8,12 @@ export interface StoredSettings {
   readonly settings: Settings
   /** Names of parts. */
   readonly unreadable: readonly string[]
-}
-
-async function storedValue(database: Queryable): Promise<unknown> {
-  const rows = await database.query<{ value: unknown }>("select value from setting where name = 'shop'")
-  return rows[0]?.value
+  /** Of what is stored; 0: nothing is. */
+  readonly version: number
 }
 
 /** Part by part, so that one that makes no sense takes no other with it. */
-function readPart(value: unknown): StoredSettings {
+function readPart(value: unknown): Omit<StoredSettings, 'version'> {
   if (value === undefined) return { settings: defaultSettings, unreadable: [] }
   const whole = parse(settings, value)
   if (whole.ok) return { settings: whole.value, unreadable: [] }
@@ -34,22 +31,36 @@ function readPart(value: unknown): StoredSettings {
   }
 }
 
-export const readStoredSettings = async (database: Queryable): Promise<StoredSettings> =>
-  readPart(await storedValue(database))
+export async function readStoredSettings(database: Queryable): Promise<StoredSettings> {
+  const [row] = await database.query<{ value: unknown; version: number }>(
+    "select value, version from setting where name = 'shop'",
+  )
+  return { ...readPart(row?.value), version: row?.version ?? 0 }
+}
 
 /** The shop's settings; defaults until something was saved, and for what cannot be read. */
 export const readSettings = async (database: Queryable): Promise<Settings> =>
   (await readStoredSettings(database)).settings
 
-/** Saves them; what could not be read before is kept beside, for whoever can make sense of it. */
-export async function writeSettings(database: Queryable, value: Settings): Promise<void> {
+/**
+ * Saves them over the version they were made from; what could not be read before is kept beside, for whoever can make sense of it.
+ * @param fromVersion absent: whatever is there
+ * @returns false where they were changed meanwhile; nothing is written then
+ */
+export async function writeSettings(
+  database: Queryable,
+  value: Settings,
+  fromVersion?: number,
+): Promise<boolean> {
   if ((await readStoredSettings(database)).unreadable.length > 0)
     await database.query(
       `insert into setting (name, value) select 'shop, unreadable ' || now()::text, value from setting where name = 'shop'`,
     )
-  await database.query(
+  const rows = await database.query(
     `insert into setting (name, value) values ('shop', $1::jsonb)
-     on conflict (name) do update set value = excluded.value, changed_at = now()`,
-    [JSON.stringify(value)],
+     on conflict (name) do update set value = excluded.value, changed_at = now(), version = setting.version + 1
+       where $2::int is null or setting.version = $2 returning version`,
+    [JSON.stringify(value), fromVersion ?? null],
   )
+  return rows.length > 0
 }

@@ -1,5 +1,5 @@
 import { usualDuty, type Tool } from '@/core/tools/tool'
-import type { Queryable } from '../database'
+import type { Database, Queryable } from '../database'
 
 interface ToolRow {
   id: string
@@ -13,19 +13,45 @@ interface ToolRow {
   dedicated_to: Tool['dedicatedTo'] | null
 }
 
+const toolOfRow = (row: ToolRow): Tool => ({
+  id: row.id,
+  name: row.name,
+  kind: row.kind,
+  stiffness: row.stiffness,
+  diameterMillimetres: row.diameter_millimetres,
+  squeezedMillimetres: row.squeezed_millimetres,
+  reachMillimetres: row.reach_millimetres,
+  state: row.state,
+  dedicatedTo: row.dedicated_to ?? usualDuty(row.kind),
+})
+
 export async function listTools(database: Queryable): Promise<Tool[]> {
   const rows = await database.query<ToolRow>('select * from tool order by lower(name), id')
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    kind: row.kind,
-    stiffness: row.stiffness,
-    diameterMillimetres: row.diameter_millimetres,
-    squeezedMillimetres: row.squeezed_millimetres,
-    reachMillimetres: row.reach_millimetres,
-    state: row.state,
-    dedicatedTo: row.dedicated_to ?? usualDuty(row.kind),
-  }))
+  return rows.map(toolOfRow)
+}
+
+/** A tool with the version a form is made from. */
+export async function findTool(
+  database: Queryable,
+  id: string,
+): Promise<{ readonly tool: Tool; readonly version: number } | null> {
+  const [row] = await database.query<ToolRow & { version: number }>('select * from tool where id = $1', [id])
+  return row ? { tool: toolOfRow(row), version: row.version } : null
+}
+
+/** Saves an edit over the version it was made from. */
+export async function updateTool(
+  database: Database,
+  fromVersion: number,
+  tool: Tool,
+): Promise<'saved' | 'gone' | 'changedMeanwhile'> {
+  return database.transaction(async (transaction) => {
+    const known = await findTool(transaction, tool.id)
+    if (!known) return 'gone'
+    if (known.version !== fromVersion) return 'changedMeanwhile'
+    await putTool(transaction, tool)
+    return 'saved'
+  })
 }
 
 /** Adds a tool, or puts it in the place of the one with the same id. */
@@ -35,7 +61,7 @@ export async function putTool(database: Queryable, tool: Tool): Promise<void> {
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
      on conflict (id) do update set name = excluded.name, kind = excluded.kind, stiffness = excluded.stiffness,
        diameter_millimetres = excluded.diameter_millimetres, squeezed_millimetres = excluded.squeezed_millimetres,
-       reach_millimetres = excluded.reach_millimetres, state = excluded.state, dedicated_to = excluded.dedicated_to`,
+       reach_millimetres = excluded.reach_millimetres, state = excluded.state, dedicated_to = excluded.dedicated_to, version = tool.version + 1`,
     [
       tool.id,
       tool.name,
@@ -51,7 +77,7 @@ export async function putTool(database: Queryable, tool: Tool): Promise<void> {
 }
 
 export async function setToolState(database: Queryable, id: string, state: Tool['state']): Promise<void> {
-  await database.query('update tool set state = $2 where id = $1', [id, state])
+  await database.query('update tool set state = $2, version = version + 1 where id = $1', [id, state])
 }
 
 export async function removeTool(database: Queryable, id: string): Promise<void> {

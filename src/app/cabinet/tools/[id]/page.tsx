@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
-import { listTools } from '@/data/queries/tools'
+import { findTool } from '@/data/queries/tools'
 import { idOfPath } from '@/ui/cabinet/idPath'
 import { ToolForm } from '@/ui/cabinet/ToolForm'
 import { discardTool, saveTool } from '../../actions'
@@ -12,8 +12,9 @@ export const metadata: Metadata = { title: 'Tool' }
 
 export default async function ToolPage({ params }: { params: Promise<{ id: string }> }) {
   const id = idOfPath((await params).id)
-  const tool = (await listTools(await database())).find((one) => one.id === id)
-  if (!tool) notFound()
+  const found = await findTool(await database(), id)
+  if (!found) notFound()
+  const { tool, version } = found
   return (
     <>
       <header className="place-head">
@@ -22,7 +23,7 @@ export default async function ToolPage({ params }: { params: Promise<{ id: strin
           Throw it away
         </ActionButton>
       </header>
-      <ToolForm tool={tool} save={saveTool.bind(null, false)} />
+      <ToolForm tool={tool} save={saveTool.bind(null, version)} />
     </>
   )
 }
