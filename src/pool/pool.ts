@@ -24,7 +24,6 @@ function pool(): Piscina | null {
     maxThreads: threads,
     maxQueue: mostWaiting,
     idleTimeout: 60_000,
-    niceIncrement: 10,
   })
   return shared.evenSpokePool
 }
