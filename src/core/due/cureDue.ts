@@ -12,7 +12,8 @@ export function cureDue(set: DueSet, { now }: DueContext): DueItem[] {
       layer,
       until: cureEnds(layer, set.cureUntil.get(layerId(set.facts.id, layer)) ?? null),
     }))
-    .filter(({ until }) => until > now)
+    // What needs no cure is never waited for, however lately it was put on.
+    .filter(({ layer, until }) => until > now && until > layer.appliedAt)
   const byKind = new Map<ProtectionKind, (typeof curing)[number]>()
   for (const one of curing) {
     const known = byKind.get(one.layer.kind)

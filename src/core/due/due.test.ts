@@ -98,6 +98,13 @@ describe('protection that is due', () => {
 })
 
 describe('what else falls due', () => {
+  it('what needs no cure is never waited for, even in the minute it was put on', () => {
+    const wet = factsOf({
+      layers: layer({ kind: 'sprayRinseSilica', appliedAt: new Date(now.getTime() + 20_000) }),
+    })
+    expect(kinds(due(shopOf([setOf(wet)])))).not.toContain('cureOver')
+  })
+
   it('a cure is over when its label says so, else by its kind', () => {
     const facts = factsOf({
       layers: layer({ kind: 'ceramicCoating', productName: 'Skin', appliedAt: ago(10 / 24) }),
