@@ -14,6 +14,7 @@ import { DeviceTaps } from '@/ui/run/DeviceTaps'
 export const metadata: Metadata = {
   title: { default: 'Even Spoke', template: '%s · Even Spoke' },
   description: 'What to use on these wheels, how strong, how long, in which order, and when it is due again.',
+  manifest: '/manifest.webmanifest',
 }
 
 export const viewport: Viewport = {
