@@ -153,12 +153,15 @@ export default tseslint.config(
   },
   {
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['src/data/**', 'src/core/**'],
+    ignores: ['src/data/**', 'src/core/**', 'src/ui/Link.tsx'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
-          paths: [{ name: '@electric-sql/pglite', message: 'Only src/data touches the database engine.' }],
+          paths: [
+            { name: '@electric-sql/pglite', message: 'Only src/data touches the database engine.' },
+            { name: 'next/link', message: 'src/ui/Link.tsx: no page is fetched ahead.' },
+          ],
         },
       ],
     },

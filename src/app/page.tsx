@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { weekWorth } from '@/core/due/dueList'
 import { listLowStock } from '@/data/queries/cabinet'
@@ -52,7 +52,7 @@ export default async function TodayPage() {
               : `${week.length} ${week.length === 1 ? 'thing is' : 'things are'} due within a week.`}
           </p>
         </div>
-        <Link href="/wheels" className="btn btn-primary" prefetch={false}>
+        <Link href="/wheels" className="btn btn-primary">
           <Plus aria-hidden size={20} /> Plan a visit
         </Link>
       </header>
@@ -77,9 +77,7 @@ export default async function TodayPage() {
                   )}
                   <div>
                     <h3>
-                      <Link href={`/jobs/${job.id}`} prefetch={false}>
-                        {job.vehicleName}
-                      </Link>
+                      <Link href={`/jobs/${job.id}`}>{job.vehicleName}</Link>
                     </h3>
                     <p className="soft">
                       {job.wheelSetName}
@@ -100,7 +98,6 @@ export default async function TodayPage() {
                   <Link
                     href={job.startedAt ? `/jobs/${job.id}/run` : `/jobs/${job.id}`}
                     className="btn btn-outline-secondary"
-                    prefetch={false}
                   >
                     {job.startedAt ? 'Go on' : 'Open'}
                   </Link>
@@ -120,7 +117,7 @@ export default async function TodayPage() {
               <ul className="rows">
                 {jobs.slice(jobsShown).map((job) => (
                   <li key={job.id} className="row-item stock-row">
-                    <Link href={job.startedAt ? `/jobs/${job.id}/run` : `/jobs/${job.id}`} prefetch={false}>
+                    <Link href={job.startedAt ? `/jobs/${job.id}/run` : `/jobs/${job.id}`}>
                       {job.vehicleName}, {job.wheelSetName}
                     </Link>
                     <span>{job.headline}</span>
@@ -151,9 +148,7 @@ export default async function TodayPage() {
         <section aria-labelledby="due">
           <div className="section-head">
             <h2 id="due">Worth doing this week</h2>
-            <Link href="/due" prefetch={false}>
-              All that is due
-            </Link>
+            <Link href="/due">All that is due</Link>
           </div>
           <WeekLoad days={load} />
           {due.length === 0 ? (

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { drawnWheel } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
 

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays } from 'date-fns'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { writeDilution } from '@/core/dilution'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { database } from '@/data/connection'
@@ -66,9 +66,7 @@ export default async function BenchPage({
               return (
                 <li key={bottle.id} className="row-item tool-row">
                   <div>
-                    <Link href={`/bench/${bottle.id}`} prefetch={false}>
-                      {bottle.productName}
-                    </Link>
+                    <Link href={`/bench/${bottle.id}`}>{bottle.productName}</Link>
                     <br />
                     <span className="soft">
                       {writeDilution({ from: bottle.fraction, to: bottle.fraction }, settings.dilutionStyle)},{' '}

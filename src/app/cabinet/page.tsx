@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
 import { pathOfId } from '@/ui/cabinet/idPath'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
 import { cleanWheelCosts } from '@/core/cost/cleanWheelCost'
 import { writeDilution } from '@/core/dilution'
@@ -66,13 +66,13 @@ export default async function CabinetPage({
           </p>
         </div>
         <div className="chips">
-          <Link href="/cabinet/tools" className="btn btn-outline-secondary" prefetch={false}>
+          <Link href="/cabinet/tools" className="btn btn-outline-secondary">
             Tools
           </Link>
-          <Link href="/cabinet/import" className="btn btn-outline-secondary" prefetch={false}>
+          <Link href="/cabinet/import" className="btn btn-outline-secondary">
             Import
           </Link>
-          <Link href="/cabinet/new" className="btn btn-primary" prefetch={false}>
+          <Link href="/cabinet/new" className="btn btn-primary">
             <Plus aria-hidden size={20} /> Add a product
           </Link>
         </div>
@@ -92,9 +92,7 @@ export default async function CabinetPage({
               return (
                 <li key={product.id} className="row-item product-row">
                   <div>
-                    <Link href={`/cabinet/${pathOfId(product.id)}`} prefetch={false}>
-                      {product.name}
-                    </Link>
+                    <Link href={`/cabinet/${pathOfId(product.id)}`}>{product.name}</Link>
                     <br />
                     <span className="soft">
                       {family.name}, {writeDilution(product.strength, settings.dilutionStyle)}
@@ -184,7 +182,6 @@ export default async function CabinetPage({
                     href={`/cabinet?soil=${soil}`}
                     className="chip"
                     aria-current={soil === compared ? 'true' : undefined}
-                    prefetch={false}
                     scroll={false}
                   >
                     {soilNames[soil]}

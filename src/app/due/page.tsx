@@ -1,6 +1,6 @@
 import { addDays, endOfWeek, format, isSameMonth } from 'date-fns'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { dueKinds, surenesses } from '@/core/due/dueItem'
 import { oneVisitFor } from '@/core/due/dueList'
 import { services } from '@/core/services/service'
@@ -82,11 +82,7 @@ function OneVisits({ items, now }: { readonly items: readonly NamedDue[]; readon
                 <p className="soft">{own.map(({ what }) => what).join('; ')}.</p>
               </div>
               {service && (
-                <Link
-                  href={`/wheels/${id}/intake?service=${service}`}
-                  className="btn btn-outline-secondary"
-                  prefetch={false}
-                >
+                <Link href={`/wheels/${id}/intake?service=${service}`} className="btn btn-outline-secondary">
                   One visit: {services[service].name.toLowerCase()}
                 </Link>
               )}

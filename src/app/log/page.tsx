@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { listVisits } from '@/data/queries/visits'
 import { VisitRows } from '@/ui/log/VisitRows'
@@ -35,7 +35,7 @@ export default async function LogPage({
       {pages > 1 && (
         <nav className="pager" aria-label="Pages of the log">
           {page > 1 && (
-            <Link href={`/log?page=${page - 1}`} className="btn btn-outline-secondary" prefetch={false}>
+            <Link href={`/log?page=${page - 1}`} className="btn btn-outline-secondary">
               Newer
             </Link>
           )}
@@ -43,7 +43,7 @@ export default async function LogPage({
             Page {page} of {pages}
           </span>
           {page < pages && (
-            <Link href={`/log?page=${page + 1}`} className="btn btn-outline-secondary" prefetch={false}>
+            <Link href={`/log?page=${page + 1}`} className="btn btn-outline-secondary">
               Older
             </Link>
           )}

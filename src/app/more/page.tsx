@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { askerRole } from '../asker'
 import { mayOpen } from '@/gate/roles'
 import { morePlaces } from '@/ui/frame/places'
@@ -19,9 +19,7 @@ export default async function MorePage() {
           .filter(({ href }) => mayOpen(role, href))
           .map(({ href, name, purpose }) => (
             <li key={href} className="row-item more-row">
-              <Link href={href} prefetch={false}>
-                {name}
-              </Link>
+              <Link href={href}>{name}</Link>
               <span className="soft">{purpose}</span>
             </li>
           ))}

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readStoredSettings } from '@/data/queries/settings'
 import { ProblemAlert } from '@/ui/form/ProblemAlert'
@@ -19,10 +19,10 @@ export default async function SettingsPage() {
           <p className="lead-text">Plans made from now on follow these, and say which of them decided.</p>
         </div>
         <div className="chips">
-          <Link href="/settings/phones" className="btn btn-outline-secondary" prefetch={false}>
+          <Link href="/settings/phones" className="btn btn-outline-secondary">
             Phones and tablets
           </Link>
-          <Link href="/settings/backups" className="btn btn-outline-secondary" prefetch={false}>
+          <Link href="/settings/backups" className="btn btn-outline-secondary">
             Backups
           </Link>
         </div>

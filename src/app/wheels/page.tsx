@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { finishNames } from '@/core/finishes/finish'
 import { vehicleKindNames } from '@/core/wheel/position'
 import { database } from '@/data/connection'
@@ -31,7 +31,7 @@ export default async function WheelsPage({
             Protection belongs to the wheels, not to the car: a vehicle can own several sets.
           </p>
         </div>
-        <Link href="/wheels/new" className="btn btn-primary" prefetch={false}>
+        <Link href="/wheels/new" className="btn btn-primary">
           <Plus aria-hidden size={20} /> Add a set
         </Link>
       </header>
@@ -51,7 +51,7 @@ export default async function WheelsPage({
           const [wheel] = drawnWheels(set.wheels)
           const face = set.wheels[0]?.finishes.find(({ zone }) => zone === 'face')
           return (
-            <Link key={set.id} href={`/wheels/${set.id}`} className="set-row" prefetch={false}>
+            <Link key={set.id} href={`/wheels/${set.id}`} className="set-row">
               {wheel ? (
                 <WheelDrawing
                   {...wheel}

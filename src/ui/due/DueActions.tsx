@@ -1,7 +1,7 @@
 'use client'
 
 import { Check, Clock } from 'lucide-react'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import type { DueItem } from '@/core/due/dueItem'
 import type { Problem } from '@/core/result'
 import { ActionButton } from '../form/ActionButton'
@@ -28,7 +28,7 @@ export function DueActions({ item, actions }: DueActionsProps) {
   return (
     <div className="due-acts">
       {remedy && (
-        <Link href={remedy.href} className="btn btn-outline-secondary" prefetch={false}>
+        <Link href={remedy.href} className="btn btn-outline-secondary">
           {remedy.name}
         </Link>
       )}

@@ -1,5 +1,5 @@
 import { differenceInCalendarDays, format } from 'date-fns'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { dueKindNames, type DueItem } from '@/core/due/dueItem'
 import { formatDay } from '../format/format'
 import { DueActions, type DueActionsProps } from './DueActions'
@@ -97,7 +97,7 @@ export function DueRows({ items, now, named = true, short = false, actions }: Du
                 {item.wheelSetId === null ? (
                   item.vehicleName
                 ) : (
-                  <Link href={`/wheels/${item.wheelSetId}`} prefetch={false}>
+                  <Link href={`/wheels/${item.wheelSetId}`}>
                     {item.vehicleName}, {item.setName}
                   </Link>
                 )}

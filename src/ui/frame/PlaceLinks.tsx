@@ -11,7 +11,7 @@ import {
   Settings,
   Sun,
 } from 'lucide-react'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { usePathname } from 'next/navigation'
 import { mayOpen, type DeviceRole } from '@/gate/roles'
 import { mainPlaces, morePlaces, type PlaceName } from './places'
@@ -42,7 +42,6 @@ export function PlaceLinks({ role }: { readonly role: DeviceRole }) {
         href={href}
         className={`frame-link ${className}`}
         aria-current={here ? 'page' : undefined}
-        prefetch={false}
       >
         <Icon aria-hidden />
         {name}

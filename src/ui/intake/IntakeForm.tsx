@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -178,10 +178,8 @@ export function IntakeForm({
           </p>
           {due.length > 0 && <p className="intake-due">Due of these wheels: {due.join('; ')}.</p>}
           <p className="intake-due">
-            <Link href={`/wheels/${wheelSetId}/look`} prefetch={false}>
-              Look how the protection is holding
-            </Link>
-            , before anything is wet with chemistry.
+            <Link href={`/wheels/${wheelSetId}/look`}>Look how the protection is holding</Link>, before
+            anything is wet with chemistry.
           </p>
           <DraftNote draft={draft} />
         </div>

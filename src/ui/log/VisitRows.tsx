@@ -1,5 +1,5 @@
 import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import type { Leftover } from '@/core/run/leftover'
 import { visitResultNames, type VisitResult } from '@/core/run/visitResult'
 import { soilNames } from '@/core/soils/soil'
@@ -65,10 +65,7 @@ export function VisitRows({
           <div>
             {named && (
               <p>
-                <Link href={`/wheels/${visit.wheelSetId}`} prefetch={false}>
-                  {visit.vehicleName}
-                </Link>
-                , {visit.wheelSetName}
+                <Link href={`/wheels/${visit.wheelSetId}`}>{visit.vehicleName}</Link>, {visit.wheelSetName}
               </p>
             )}
             <p>

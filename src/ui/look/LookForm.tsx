@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { LookEffect } from '@/core/due/lookEffect'
@@ -181,7 +181,7 @@ export function LookForm({ positions, afterReviving: proposed, doneHref, keep }:
       </details>
       {effects && (
         <p>
-          <Link href={doneHref} className="btn btn-primary" prefetch={false}>
+          <Link href={doneHref} className="btn btn-primary">
             Finished
           </Link>
         </p>

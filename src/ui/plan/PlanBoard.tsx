@@ -2,7 +2,7 @@
 
 import { ArrowRight } from 'lucide-react'
 import dynamic from 'next/dynamic'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Alert from 'react-bootstrap/Alert'
 import { estimate } from '@/core/estimates/houseEstimates'

@@ -1,5 +1,5 @@
 import { CircleCheck, CircleSlash, TriangleAlert } from 'lucide-react'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import type { ProductVerdict } from '@/core/plan/plan'
 import type { Wishes } from '@/core/job/job'
 import { strictness, verdictNames } from '@/core/rules/rule'

@@ -1,5 +1,5 @@
 import { CloudOff, Undo2 } from 'lucide-react'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import Button from 'react-bootstrap/Button'
 import { triedStageIds } from '@/core/plan/stepId'
 import type { Card, Step } from '@/core/plan/plan'

@@ -1,7 +1,7 @@
 'use client'
 
 import { valibotResolver } from '@hookform/resolvers/valibot'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import { headers } from 'next/headers'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
 import { familyOf } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
 import { findProduct } from '@/data/queries/cabinet'
@@ -23,18 +23,10 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
       <header className="place-head">
         <h1>{product.name}</h1>
         <div className="chips">
-          <Link
-            href={`/bench?product=${encodeURIComponent(id)}`}
-            className="btn btn-outline-secondary"
-            prefetch={false}
-          >
+          <Link href={`/bench?product=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
             Mix it
           </Link>
-          <Link
-            href={`/cabinet/new?from=${encodeURIComponent(id)}`}
-            className="btn btn-outline-secondary"
-            prefetch={false}
-          >
+          <Link href={`/cabinet/new?from=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
             Duplicate
           </Link>
           <ActionButton

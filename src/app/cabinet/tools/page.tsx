@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
 import { pathOfId } from '@/ui/cabinet/idPath'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { toolKindNames, toolStates } from '@/core/tools/tool'
 import { database } from '@/data/connection'
 import { listTools } from '@/data/queries/tools'
@@ -24,10 +24,10 @@ export default async function ToolsPage() {
           </p>
         </div>
         <div className="chips">
-          <Link href="/cabinet" className="btn btn-outline-secondary" prefetch={false}>
+          <Link href="/cabinet" className="btn btn-outline-secondary">
             Products
           </Link>
-          <Link href="/cabinet/tools/new" className="btn btn-primary" prefetch={false}>
+          <Link href="/cabinet/tools/new" className="btn btn-primary">
             <Plus aria-hidden size={20} /> Add a tool
           </Link>
         </div>
@@ -36,9 +36,7 @@ export default async function ToolsPage() {
         {tools.map((tool) => (
           <li key={tool.id} className="row-item tool-row">
             <div>
-              <Link href={`/cabinet/tools/${pathOfId(tool.id)}`} prefetch={false}>
-                {tool.name}
-              </Link>
+              <Link href={`/cabinet/tools/${pathOfId(tool.id)}`}>{tool.name}</Link>
               <br />
               <span className="soft">
                 {toolKindNames[tool.kind]}, {tool.stiffness}, kept for the {tool.dedicatedTo}

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { calendarSecret } from '@/data/queries/calendarSecret'
 import { CalendarPanel } from '@/ui/due/CalendarPanel'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { protectionFacts } from '@/core/protection/kinds'
 import { capital } from '@/core/words/sayPlan'
 import { database } from '@/data/connection'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { lastWaterReading } from '@/data/queries/water'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { backupFolder, listBackups } from '@/services/backup/dailyBackup'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
 
@@ -17,9 +17,7 @@ export default function BackupsPage() {
           <h1>Backups</h1>
           <p className="lead-text">
             One file with everything, in open formats. Keep one on another disk.{' '}
-            <Link href="/settings" prefetch={false}>
-              Settings
-            </Link>
+            <Link href="/settings">Settings</Link>
           </p>
         </div>
         <a className="btn btn-primary" href="/api/backup" download>

@@ -1,6 +1,6 @@
 import { formatDistance } from 'date-fns'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
 import { listPairedDevices } from '@/data/queries/pairedDevices'
@@ -31,9 +31,7 @@ export default async function PhonesPage() {
             {address
               ? 'The shop’s network reaches this program, over TLS; a device comes in only with a code from here.'
               : 'Nothing but this machine reaches the program now.'}{' '}
-            <Link href="/settings" prefetch={false}>
-              Settings
-            </Link>
+            <Link href="/settings">Settings</Link>
           </p>
         </div>
         {canOpenNetwork() && (

@@ -1,6 +1,6 @@
 import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { conditionNames, finishNames } from '@/core/finishes/finish'
 import { protectionFacts } from '@/core/protection/kinds'
 import { positionNames, type Position } from '@/core/wheel/position'
@@ -54,16 +54,16 @@ export default async function WheelSetPage({ params }: Props) {
           {set.note && <p className="lead-text">{set.note}</p>}
         </div>
         <div className="chips">
-          <Link href={`/wheels/${id}/edit`} className="btn btn-outline-secondary" prefetch={false}>
+          <Link href={`/wheels/${id}/edit`} className="btn btn-outline-secondary">
             <Pencil aria-hidden size={18} /> Edit
           </Link>
-          <Link href={`/wheels/${id}/change`} className="btn btn-outline-secondary" prefetch={false}>
+          <Link href={`/wheels/${id}/change`} className="btn btn-outline-secondary">
             <Repeat2 aria-hidden size={18} /> Change wheels
           </Link>
-          <Link href={`/wheels/${id}/look`} className="btn btn-outline-secondary" prefetch={false}>
+          <Link href={`/wheels/${id}/look`} className="btn btn-outline-secondary">
             <Droplets aria-hidden size={18} /> Look
           </Link>
-          <Link href={`/wheels/${id}/intake`} className="btn btn-primary" prefetch={false}>
+          <Link href={`/wheels/${id}/intake`} className="btn btn-primary">
             <ClipboardPlus aria-hidden size={20} /> Plan a visit
           </Link>
         </div>
@@ -113,9 +113,7 @@ export default async function WheelSetPage({ params }: Props) {
           <section aria-labelledby="due">
             <div className="section-head">
               <h2 id="due">Due</h2>
-              <Link href={`/wheels/${id}/protection`} prefetch={false}>
-                Protection, layer by layer
-              </Link>
+              <Link href={`/wheels/${id}/protection`}>Protection, layer by layer</Link>
             </div>
             {due.length === 0 ? (
               <p className="py-3">Nothing is due, and no protection is on record.</p>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { lastTyreReading, listWheelChanges } from '@/data/queries/wheelChanges'
 import { setsOfVehicle } from '@/data/queries/wheelSets'
@@ -33,10 +33,8 @@ export default async function ChangePage({ params }: Props) {
         <div>
           <h1>Change of wheels</h1>
           <p className="lead-text">
-            <Link href={`/wheels/${set.id}`} prefetch={false}>
-              {set.vehicleName}
-            </Link>
-            . A set in storage hardly ages; the nuts want a second look after 50 to 100 km.
+            <Link href={`/wheels/${set.id}`}>{set.vehicleName}</Link>. A set in storage hardly ages; the nuts
+            want a second look after 50 to 100 km.
           </p>
         </div>
       </header>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { LookForm } from '@/ui/look/LookForm'
 import { keepLook } from '../../protectionActions'
 import { wheelSetOr404 } from '../findOr404'
@@ -21,7 +21,7 @@ export default async function LookPage({ params, searchParams }: Props) {
         <div>
           <h1>How is it holding?</h1>
           <p className="lead-text">
-            <Link href={`/wheels/${id}`} prefetch={false}>
+            <Link href={`/wheels/${id}`}>
               {set.vehicleName}, {set.name}
             </Link>
           </p>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
 import { protectionFacts } from '@/core/protection/kinds'
 import { positionShortNames } from '@/core/wheel/position'
@@ -54,16 +54,16 @@ export default async function ProtectionPage({ params }: Props) {
         <div>
           <h1>Protection</h1>
           <p className="lead-text">
-            <Link href={`/wheels/${id}`} prefetch={false}>
+            <Link href={`/wheels/${id}`}>
               {set.vehicleName}, {set.name}
             </Link>
           </p>
         </div>
         <div className="chips">
-          <Link href={`/wheels/${id}/care`} className="btn btn-outline-secondary" prefetch={false}>
+          <Link href={`/wheels/${id}/care`} className="btn btn-outline-secondary">
             Care card
           </Link>
-          <Link href={`/wheels/${id}/look`} className="btn btn-primary" prefetch={false}>
+          <Link href={`/wheels/${id}/look`} className="btn btn-primary">
             Enter a look
           </Link>
         </div>
