@@ -47,13 +47,15 @@ export const wheelSetInput = v.strictObject({
 export type WheelSetInput = v.InferOutput<typeof wheelSetInput>
 
 /** A vehicle that is known, as a new set of it starts from. */
-export interface KnownVehicle {
-  readonly id: string
-  readonly version: number
-  readonly vehicle: WheelSetInput['vehicle']
+export const knownVehicle = v.strictObject({
+  id: v.pipe(v.string(), v.uuid()),
+  version: wholeNumberFrom(1, 2_000_000_000),
+  vehicle: wheelSetInput.entries.vehicle,
   /** Names of its sets, to tell vehicles of one name apart. */
-  readonly setNames: readonly string[]
-}
+  setNames: v.array(v.string()),
+})
+export type KnownVehicle = v.InferOutput<typeof knownVehicle>
+export const knownVehicles = v.strictObject({ vehicles: v.array(knownVehicle) })
 
 /** Whose a new set is: of a known vehicle as the form saw it, of another one of that name, or not asked. */
 export const newSetOwner = v.variant('kind', [

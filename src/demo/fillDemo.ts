@@ -52,7 +52,9 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   })
   say(`${cabinet.length} products, ${tools.length} tools`)
   for (const { key, input } of wheelSets) {
-    const owner = (await listVehicles(database)).find(({ vehicle }) => vehicle.name === input.vehicle.name)
+    const owner = (await listVehicles(database, { name: input.vehicle.name, most: 9 })).find(
+      ({ vehicle }) => vehicle.name === input.vehicle.name,
+    )
     ids.set(key, await addWheelSet(database, input, owner))
   }
   say(`${wheelSets.length} wheel sets`)

@@ -110,53 +110,88 @@ async function filterOf(
   }
 }
 
-/** Everything that falls due, the soonest first, of one set, or of all and the shop itself. */
-export const listDue = async (
-  database: Database,
-  now: Date,
-  wheelSetId: string | null = null,
-): Promise<NamedDue[]> => (await listOpenAndPutAway(database, now, wheelSetId)).open
+/** What is open, and what a person has put off or done already; the soonest first. */
+export interface NamedLists {
+  readonly open: readonly NamedDue[]
+  readonly putAway: readonly NamedDue[]
+}
 
-/** What is open, and what a person has put off or done already. */
-export async function listOpenAndPutAway(
-  database: Database,
-  now: Date,
-  wheelSetId: string | null = null,
-): Promise<{ readonly open: NamedDue[]; readonly putAway: NamedDue[] }> {
-  const room = await protectionRoom(database, now)
-  const [settings, marks, reminders] = await Promise.all([
-    readSettings(database),
-    listMarks(database),
-    listReminders(database),
-  ])
-  const vehicleId = wheelSetId === null ? null : room.facts.get(wheelSetId)?.vehicleId
-  const ofShop = wheelSetId === null
-  const shop: DueShop = {
-    sets: dueSets(room, now, (facts) => wheelSetId === null || facts.vehicleId === vehicleId),
-    tools: ofShop ? await listTools(database) : [],
-    bottles: ofShop ? await listFullBottles(database) : [],
-    filter: ofShop
-      ? await filterOf(database, settings.filter, marks.get('resin')?.doneAt ?? null, now)
-      : null,
-    reminders: reminders.filter((one) => ofShop || one.wheelSetId === wheelSetId),
+function namedIn(room: ProtectionRoom, item: DueItem): NamedDue {
+  const facts = item.wheelSetId === null ? undefined : room.facts.get(item.wheelSetId)
+  return {
+    ...item,
+    vehicleId: facts?.vehicleId ?? null,
+    vehicleName: facts?.vehicleName ?? 'The shop',
+    setName: facts?.setName ?? '',
+  }
+}
+
+/** What falls due beside what is on the wheels: all of it small, and read each time. */
+type BesideSets = Omit<DueShop, 'sets' | 'layersDueOf' | 'estimates'>
+
+async function besideSets(database: Database, now: Date, ofShop: boolean): Promise<BesideSets> {
+  const [marks, reminders] = await Promise.all([listMarks(database), listReminders(database)])
+  if (!ofShop) return { tools: [], bottles: [], filter: null, reminders, marks }
+  const { filter } = await readSettings(database)
+  return {
+    tools: await listTools(database),
+    bottles: await listFullBottles(database),
+    filter: await filterOf(database, filter, marks.get('resin')?.doneAt ?? null, now),
+    reminders,
     marks,
+  }
+}
+
+function listsOf(
+  room: ProtectionRoom,
+  beside: BesideSets,
+  now: Date,
+  own: DueContext['own'],
+  isAsked: (facts: NamedSetFacts) => boolean,
+): NamedLists {
+  const shop = {
+    ...beside,
+    sets: dueSets(room, now, isAsked),
     estimates: room.following.estimates,
     layersDueOf,
   }
-  const lists = dueLists(shop, { now: toTheMinute(now), own: settings.estimates })
-  const named = (items: readonly DueItem[]): NamedDue[] =>
-    items
-      .filter((item) => ofShop || item.wheelSetId === wheelSetId)
-      .map((item): NamedDue => {
-        const facts = item.wheelSetId === null ? undefined : room.facts.get(item.wheelSetId)
-        return {
-          ...item,
-          vehicleId: facts?.vehicleId ?? null,
-          vehicleName: facts?.vehicleName ?? 'The shop',
-          setName: facts?.setName ?? '',
-        }
-      })
-  return { open: named(lists.open), putAway: named(lists.putAway) }
+  const { open, putAway } = dueLists(shop, { now, own })
+  const named = (item: DueItem): NamedDue => namedIn(room, item)
+  return { open: open.map(named), putAway: putAway.map(named) }
+}
+
+/** The lists of the whole shop as they were asked for last, and what from. */
+const keptLists = new WeakMap<ProtectionRoom, { readonly from: string; readonly lists: NamedLists }>()
+
+/** Everything that falls due in the shop; worked out once a minute where nothing changes. */
+export async function listOpenAndPutAway(database: Database, at: Date): Promise<NamedLists> {
+  const room = await protectionRoom(database, at)
+  const now = toTheMinute(at)
+  const { estimates } = await readSettings(database)
+  const beside = await besideSets(database, now, true)
+  const from = JSON.stringify([now, estimates, beside, [...beside.marks]])
+  const kept = keptLists.get(room)
+  if (kept?.from === from) return kept.lists
+  const lists = listsOf(room, beside, now, estimates, () => true)
+  keptLists.set(room, { from, lists })
+  return lists
+}
+
+/** Everything that falls due, the soonest first, of one set, or of all and the shop itself. */
+export async function listDue(
+  database: Database,
+  at: Date,
+  wheelSetId: string | null = null,
+): Promise<readonly NamedDue[]> {
+  if (wheelSetId === null) return (await listOpenAndPutAway(database, at)).open
+  const room = await protectionRoom(database, at)
+  const vehicleId = room.facts.get(wheelSetId)?.vehicleId
+  const { estimates } = await readSettings(database)
+  const all = await besideSets(database, at, false)
+  const beside = { ...all, reminders: all.reminders.filter((one) => one.wheelSetId === wheelSetId) }
+  // Its vehicle's other sets, too: a change of wheels is a matter of both.
+  const lists = listsOf(room, beside, toTheMinute(at), estimates, (facts) => facts.vehicleId === vehicleId)
+  return lists.open.filter((item) => item.wheelSetId === wheelSetId)
 }
 
 /** What is on the wheels of a set and still worth counting on, and where it still cures. */

@@ -63,7 +63,7 @@ beforeEach(async () => {
   await database.query('delete from wheel_set')
   await database.query('delete from vehicle')
   setId = await addWheelSet(database, inputOf('Summer set'))
-  const [owner] = await listVehicles(database)
+  const [owner] = await listVehicles(database, { name: '', most: 1 })
   otherSetId = await addWheelSet(database, inputOf('Winter set'), owner)
   await putLayerOn(database, setId, layer(), now)
 })

@@ -162,7 +162,7 @@ describe('the end of a job', () => {
       at(3000),
     )
     expect(ended).toMatchObject({ ok: true })
-    const [visit] = (await listVisits(database, { wheelSetId })).visits
+    const [visit] = (await listVisits(database, { wheelSetId, size: 5 })).rows
     expect(visit?.leftovers).toEqual([{ position: 'frontLeft', zone: 'face', soil: 'mineral' }])
     expect(visit?.clockSeconds).toBeGreaterThan(60)
     const after = (await listProducts(database)).find(({ id }) => id === used.id)!
@@ -206,7 +206,7 @@ describe('the end of a job', () => {
       at(4000),
     )
     expect(ended).toMatchObject({ ok: true })
-    const [visit] = (await listVisits(database, { wheelSetId })).visits
+    const [visit] = (await listVisits(database, { wheelSetId, size: 5 })).rows
     expect(visit?.leftovers).toEqual([{ position: 'frontRight', zone: 'barrel', soil: 'tar' }])
     expect(visit?.products.find(({ name }) => name === spray.productName)?.concentrateMillilitres).toBe(77)
     const after = (await listProducts(database)).find(({ id }) => id === spray.productId)!.stockMillilitres

@@ -10,31 +10,42 @@ import { DueFilter, type DueQuery } from '@/ui/due/DueFilter'
 import { DueAxis, DueRows, pressing } from '@/ui/due/DueRows'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { ReminderForm } from '@/ui/due/ReminderForm'
+import { textOf, type SearchParams } from '../pageAsked'
 import { bringBack, keepReminder, putOff, tickOff } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Due' }
 
 /** Rows on one page. */
-const shown = 120
+const shown = 40
 /** What falls due within so many days goes into one visit. */
 const togetherDays = 30
 
 interface Props {
-  readonly searchParams: Promise<Record<string, string | string[] | undefined>>
+  readonly searchParams: Promise<SearchParams>
 }
 
-const one = (value: string | string[] | undefined): string =>
-  typeof value === 'string' ? value.slice(0, 80) : ''
-
-function queryOf(params: Record<string, string | string[] | undefined>): DueQuery {
-  const [kind, sure] = [one(params.kind), one(params.sure)]
+function queryOf(params: SearchParams): DueQuery {
+  const [kind, sure] = [textOf(params.kind), textOf(params.sure)]
   return {
-    q: one(params.q),
+    q: textOf(params.q),
     kind: (dueKinds as readonly string[]).includes(kind) ? kind : '',
     sure: (surenesses as readonly string[]).includes(sure) ? sure : '',
     by: params.by === 'vehicle' ? 'vehicle' : 'time',
   }
+}
+
+/** Rows that are left out before; nonsense, and what lies beyond the end, asks for the beginning. */
+function firstShown(from: string | string[] | undefined, count: number): number {
+  const wanted = Number(textOf(from))
+  return Number.isInteger(wanted) && wanted > 0 && wanted < count ? wanted : 0
+}
+
+const addressOf = (query: DueQuery, from: number): string => {
+  const asked = Object.entries({ ...query, from: from > 0 ? String(from) : '' }).filter(
+    ([, value]) => value !== '',
+  )
+  return `/due?${new URLSearchParams(asked).toString()}`
 }
 
 const isAsked = ({ q, kind, sure }: DueQuery, item: NamedDue): boolean =>
@@ -96,7 +107,8 @@ function OneVisits({ items, now }: { readonly items: readonly NamedDue[]; readon
 
 export default async function DuePage({ searchParams }: Props) {
   const now = new Date()
-  const query = queryOf(await searchParams)
+  const params = await searchParams
+  const query = queryOf(params)
   const { open: all, putAway } = await listOpenAndPutAway(await database(), now)
   const items = all.filter((item) => isAsked(query, item))
   const asked =
@@ -105,6 +117,7 @@ export default async function DuePage({ searchParams }: Props) {
           `${a.vehicleName} ${a.setName}`.localeCompare(`${b.vehicleName} ${b.setName}`),
         )
       : items
+  const from = firstShown(params.from, asked.length)
   const actions = { putOff, tickOff }
   return (
     <>
@@ -126,23 +139,42 @@ export default async function DuePage({ searchParams }: Props) {
         </p>
       )}
       {all.length > 0 && items.length === 0 && <p className="py-3">Nothing of that is due.</p>}
-      <OneVisits items={asked} now={now} />
-      {grouped(asked.slice(0, shown), (item) => groupTitle(item, query, now)).map(([title, group], at) => (
-        <section key={title} className="month-head">
-          <div className="section-head">
-            <h2>{title}</h2>
-            <span className="number">{group.length}</span>
-          </div>
-          {at === 0 && <DueAxis now={now} />}
-          <DueRows items={group} now={now} actions={actions} named={query.by === 'time'} />
-        </section>
-      ))}
+      {from === 0 && <OneVisits items={asked} now={now} />}
+      {grouped(asked.slice(from, from + shown), (item) => groupTitle(item, query, now)).map(
+        ([title, group], at) => (
+          <section key={title} className="month-head">
+            <div className="section-head">
+              <h2>{title}</h2>
+              <span className="number">{group.length}</span>
+            </div>
+            {at === 0 && <DueAxis now={now} />}
+            <DueRows items={group} now={now} actions={actions} named={query.by === 'time'} />
+          </section>
+        ),
+      )}
       {items.length > shown && (
-        <p className="py-3">{items.length - shown} more fall due later. Narrow the list to see them.</p>
+        <nav className="pager" aria-label="Pages of what is due">
+          {from > 0 && (
+            <Link href={addressOf(query, Math.max(0, from - shown))} className="btn btn-outline-secondary">
+              Before these
+            </Link>
+          )}
+          <span className="number">
+            {from + 1} to {Math.min(items.length, from + shown)} of {items.length}
+          </span>
+          {from + shown < items.length && (
+            <Link href={addressOf(query, from + shown)} className="btn btn-outline-secondary">
+              After these
+            </Link>
+          )}
+        </nav>
       )}
       {putAway.length > 0 && (
         <details className="month-head">
-          <summary>{putAway.length} put off or done already</summary>
+          <summary>
+            {putAway.length} put off or done already
+            {putAway.length > shown && `; the first ${shown}`}
+          </summary>
           <ul className="rows">
             {putAway.slice(0, shown).map((item) => (
               <li key={item.key} className="row-item stock-row">

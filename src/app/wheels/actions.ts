@@ -9,8 +9,7 @@ import { parse } from '@/contracts/problems'
 import { newSetOwner, wheelSetInput, type NewSetOwner, type WheelSetInput } from '@/contracts/wheelSet'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
-import { createWheelSet, listVehicles, updateWheelSet, type SeenVehicle } from '@/data/queries/wheelSets'
-import { isSameName } from '@/core/wheel/vehicleName'
+import { createWheelSet, isNameKnown, updateWheelSet, type SeenVehicle } from '@/data/queries/wheelSets'
 import { planJob } from '@/services/planJob'
 import { refusalOf, refuse, type Refusal } from '../refusal'
 
@@ -23,8 +22,7 @@ const ownerOf = async (
   vehicle: WheelSetInput['vehicle'],
 ): Promise<SeenVehicle | null | Refusal> => {
   if (owner.kind === 'known') return owner
-  const sameName = (await listVehicles(db)).some((known) => isSameName(known.vehicle.name, vehicle.name))
-  return owner.kind === 'unsaid' && sameName
+  return owner.kind === 'unsaid' && (await isNameKnown(db, vehicle.name))
     ? refuse(
         'vehicle',
         vehicle.name,

@@ -4,23 +4,28 @@ import { Link } from '@/ui/Link'
 import { finishNames } from '@/core/finishes/finish'
 import { vehicleKindNames } from '@/core/wheel/position'
 import { database } from '@/data/connection'
-import { listWheelSets } from '@/data/queries/wheelSets'
+import { countWheelSets, listWheelSets } from '@/data/queries/wheelSets'
 import { formatAgo } from '@/ui/format/format'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { Pager } from '@/ui/Pager'
 import { SearchLine } from '@/ui/SearchLine'
+import { pageAsked, textOf, type SearchParams } from '../pageAsked'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Wheel sets' }
 
-export default async function WheelsPage({
-  searchParams,
-}: {
-  searchParams: Promise<Record<string, string | string[] | undefined>>
-}) {
-  const { q } = await searchParams
-  const search = (typeof q === 'string' ? q : '').slice(0, 100)
-  const sets = await listWheelSets(await database(), search)
+/** Each with its drawing. */
+const setsShown = 18
+
+export default async function WheelsPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const params = await searchParams
+  const search = textOf(params.q)
+  const db = await database()
+  const page = await listWheelSets(db, { search, ...pageAsked(params, setsShown) })
+  const sets = page.rows
+  const isPart = page.hasEarlier || page.hasLater
+  const count = isPart ? await countWheelSets(db, search) : sets.length
   const now = new Date()
   return (
     <>
@@ -29,6 +34,7 @@ export default async function WheelsPage({
           <h1>Wheel sets</h1>
           <p className="lead-text">
             Protection belongs to the wheels, not to the car: a vehicle can own several sets.
+            {isPart && ` ${count} sets${search ? ' found' : ''}, by vehicle; ${sets.length} on this page.`}
           </p>
         </div>
         <Link href="/wheels/new" className="btn btn-primary">
@@ -76,6 +82,14 @@ export default async function WheelsPage({
           )
         })}
       </div>
+      <Pager
+        label="Pages of wheel sets"
+        path="/wheels"
+        query={{ q: search }}
+        page={page}
+        earlier="Before these"
+        later="After these"
+      />
     </>
   )
 }

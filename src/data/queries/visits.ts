@@ -2,6 +2,8 @@ import type { Leftover } from '@/core/run/leftover'
 import type { VisitResult } from '@/core/run/visitResult'
 import type { ServiceId } from '@/core/services/service'
 import type { Queryable } from '../database'
+import { likePattern } from './likePattern'
+import { readPage, type PageAt } from './page'
 
 export interface NewVisit {
   readonly wheelSetId: string
@@ -87,50 +89,73 @@ export async function addVisit(database: Queryable, visit: NewVisit): Promise<st
   return id
 }
 
-export interface VisitPage {
-  readonly visits: Visit[]
-  readonly total: number
+const visitOf = (row: VisitRow): Visit => ({
+  id: row.id,
+  wheelSetId: row.wheel_set_id,
+  jobId: row.job_id,
+  finishedAt: row.finished_at,
+  headline: row.headline,
+  result: row.result,
+  note: row.note,
+  operatorSeconds: row.operator_seconds,
+  clockSeconds: row.clock_seconds,
+  leftovers: row.leftovers,
+  costMinor: Number(row.cost_minor),
+  currency: row.currency,
+  products: row.products,
+  vehicleName: row.vehicle_name,
+  wheelSetName: row.wheel_set_name,
+})
+
+/** Which visits of the log are asked for. */
+export interface VisitsAsked {
+  readonly wheelSetId?: string | null
+  /** In the name of vehicle or set. */
+  readonly search?: string
+  /** None after this. */
+  readonly until?: Date | null
 }
 
-/** Visits, newest first, of all wheel sets or of one. */
-export async function listVisits(
+const asked = `($1::uuid is null or visit.wheel_set_id = $1) and ($2::timestamptz is null or visit.finished_at <= $2)
+  and ($3 = '%%' or visit.wheel_set_id in (select s.id from wheel_set s join vehicle v on v.id = s.vehicle_id
+    where v.name ilike $3 or s.name ilike $3))`
+const parametersOf = ({ wheelSetId = null, search = '', until = null }: VisitsAsked) => [
+  wheelSetId,
+  until,
+  likePattern(search),
+]
+
+/** Visits, newest first. */
+export function listVisits(database: Queryable, { size, after, before, ...which }: VisitsAsked & PageAt) {
+  return readPage<Visit>({ size, after, before }, async (cursor, isBackward, most) => {
+    const [sign, direction] = isBackward ? ['>', 'asc'] : ['<', 'desc']
+    const rows = await database.query<VisitRow>(
+      `select visit.*, v.name as vehicle_name, s.name as wheel_set_name,
+         (select coalesce(json_agg(json_build_object('name', product_name, 'concentrateMillilitres', concentrate_millilitres,
+            'costMinor', cost_minor) order by cost_minor desc, product_name), '[]')
+          from visit_product where visit_id = visit.id) as products
+       from (select * from visit where ${asked} and ($4::uuid is null or (finished_at, id) ${sign}
+           (select finished_at, id from visit where id = $4))
+         order by finished_at ${direction}, id ${direction} limit $5) visit
+       join wheel_set s on s.id = visit.wheel_set_id join vehicle v on v.id = s.vehicle_id
+       order by visit.finished_at ${direction}, visit.id ${direction}`,
+      [...parametersOf(which), cursor, most],
+    )
+    return rows.map(visitOf)
+  })
+}
+
+/** How many visits there are of those asked for; counted up to a bound. */
+export async function countVisitsUpTo(
   database: Queryable,
-  {
-    wheelSetId = null,
-    page = 1,
-    pageSize = 25,
-  }: { wheelSetId?: string | null; page?: number; pageSize?: number } = {},
-): Promise<VisitPage> {
-  const rows = await database.query<VisitRow & { total: number }>(
-    `select visit.*, v.name as vehicle_name, s.name as wheel_set_name, count(*) over ()::integer as total,
-       (select coalesce(json_agg(json_build_object('name', product_name, 'concentrateMillilitres', concentrate_millilitres,
-          'costMinor', cost_minor) order by cost_minor desc, product_name), '[]')
-        from visit_product where visit_id = visit.id) as products
-     from visit join wheel_set s on s.id = visit.wheel_set_id join vehicle v on v.id = s.vehicle_id
-     where $1::uuid is null or visit.wheel_set_id = $1
-     order by visit.finished_at desc, visit.id limit $2 offset $3`,
-    [wheelSetId, pageSize, (page - 1) * pageSize],
+  bound: number,
+  which: VisitsAsked = {},
+): Promise<number> {
+  const [row] = await database.query<{ count: number }>(
+    `select count(*)::integer as count from (select 1 from visit where ${asked} limit $4) v`,
+    [...parametersOf(which), bound],
   )
-  return {
-    total: rows[0]?.total ?? 0,
-    visits: rows.map((row) => ({
-      id: row.id,
-      wheelSetId: row.wheel_set_id,
-      jobId: row.job_id,
-      finishedAt: row.finished_at,
-      headline: row.headline,
-      result: row.result,
-      note: row.note,
-      operatorSeconds: row.operator_seconds,
-      clockSeconds: row.clock_seconds,
-      leftovers: row.leftovers,
-      costMinor: Number(row.cost_minor),
-      currency: row.currency,
-      products: row.products,
-      vehicleName: row.vehicle_name,
-      wheelSetName: row.wheel_set_name,
-    })),
-  }
+  return row?.count ?? 0
 }
 
 /** What stayed on a wheel set at its last visit. */

@@ -7,6 +7,7 @@ import {
   addWheelSet,
   createWheelSet,
   findWheelSet,
+  countWheelSets,
   listVehicles,
   listWheelSets,
   updateWheelSet,
@@ -41,9 +42,11 @@ const first = { version: 1, vehicleVersion: 1 }
 describe('wheel sets', () => {
   it('come back as they were saved, and share their vehicle where it is said', async () => {
     const summer = await addWheelSet(database, input('Orlen', 'Summer'))
-    const [orlen] = await listVehicles(database)
+    const [orlen] = await listVehicles(database, { name: '', most: 99 })
     await addWheelSet(database, input('Orlen', 'Winter'), orlen)
-    expect((await listVehicles(database)).map(({ setNames }) => setNames)).toEqual([['Summer', 'Winter']])
+    expect((await listVehicles(database, { name: '', most: 99 })).map(({ setNames }) => setNames)).toEqual([
+      ['Summer', 'Winter'],
+    ])
     const stored = await findWheelSet(database, summer)
     expect(stored?.wheels).toEqual(input('Orlen', 'Summer').wheels)
     expect(stored).toMatchObject({ vehicleName: 'Orlen', version: 1, lastVisitAt: null })
@@ -51,10 +54,39 @@ describe('wheel sets', () => {
 
   it('are found by text that looks like a pattern, and only by it', async () => {
     await addWheelSet(database, input('Percent', '100%_set'))
-    expect((await listWheelSets(database, '0%_')).map(({ name }) => name)).toEqual(['100%_set'])
-    expect(await listWheelSets(database, '%%%')).toEqual([])
-    expect(await listWheelSets(database, `'; drop table wheel_set; --`)).toEqual([])
-    expect((await listWheelSets(database)).length).toBe(3)
+    expect((await listWheelSets(database, { search: '0%_', size: 9 })).rows.map(({ name }) => name)).toEqual([
+      '100%_set',
+    ])
+    expect((await listWheelSets(database, { search: '%%%', size: 9 })).rows).toEqual([])
+    expect((await listWheelSets(database, { search: `'; drop table wheel_set; --`, size: 9 })).rows).toEqual(
+      [],
+    )
+    expect(await countWheelSets(database)).toBe(3)
+  })
+
+  it('are read page by page in their order, forwards and backwards, each once', async () => {
+    const all = (await listWheelSets(database, { size: 99 })).rows.map(({ id }) => id)
+    for (const size of [1, 2, all.length - 1, all.length]) {
+      const seen: string[] = []
+      let page = await listWheelSets(database, { size })
+      expect(page.hasEarlier).toBe(false)
+      for (;;) {
+        seen.push(...page.rows.map(({ id }) => id))
+        if (!page.hasLater) break
+        page = await listWheelSets(database, { size, after: seen.at(-1) })
+      }
+      expect(seen).toEqual(all)
+      const back: string[] = []
+      while (page.hasEarlier) {
+        page = await listWheelSets(database, { size, before: page.rows[0]?.id })
+        back.unshift(...page.rows.map(({ id }) => id))
+      }
+      expect(back).toEqual(all.slice(0, back.length))
+      expect(back.length + (all.length % size || size)).toBe(all.length)
+    }
+    // A page that hangs on a row that is gone is the first.
+    const lost = await listWheelSets(database, { size: 2, after: crypto.randomUUID() })
+    expect(lost.rows.map(({ id }) => id)).toEqual(all.slice(0, 2))
   })
 
   it('are saved only over the version the edit was made from', async () => {
@@ -68,7 +100,9 @@ describe('wheel sets', () => {
 
   it('are saved only over the state of the vehicle they were made from, and nothing of them otherwise', async () => {
     const one = await addWheelSet(database, withKilometres('Shared', 'A', 100))
-    const [seen] = (await listVehicles(database)).filter(({ vehicle }) => vehicle.name === 'Shared')
+    const [seen] = (await listVehicles(database, { name: '', most: 99 })).filter(
+      ({ vehicle }) => vehicle.name === 'Shared',
+    )
     const other = await addWheelSet(database, withKilometres('Shared', 'B', 200), seen)
     // The form of the first was opened before the second set came.
     expect(await updateWheelSet(database, one, first, withKilometres('Shared', 'C', 300))).toBe(
@@ -84,7 +118,9 @@ describe('wheel sets', () => {
   it('of two vehicles of one name stay apart', async () => {
     await addWheelSet(database, withKilometres('Twin', 'A', 100))
     await addWheelSet(database, withKilometres('Twin', 'A', 900))
-    const twins = (await listVehicles(database)).filter(({ vehicle }) => vehicle.name === 'Twin')
+    const twins = (await listVehicles(database, { name: '', most: 99 })).filter(
+      ({ vehicle }) => vehicle.name === 'Twin',
+    )
     expect(twins.map(({ vehicle }) => vehicle.kilometresPerWeek).sort()).toEqual([100, 900])
   })
 
@@ -92,7 +128,7 @@ describe('wheel sets', () => {
     const id = crypto.randomUUID()
     for (let round = 0; round < 2; round += 1)
       expect(await createWheelSet(database, id, input('Resent', 'A'))).toBe('saved')
-    expect(await listWheelSets(database, 'Resent')).toHaveLength(1)
+    expect((await listWheelSets(database, { search: 'Resent', size: 9 })).rows).toHaveLength(1)
   })
 
   it('keep the protection of wheels that stay, and lose it with the wheel', async () => {

@@ -1,11 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
+import { isSameName } from '@/core/wheel/vehicleName'
 import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
 import type { KnownVehicle, WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
 import { keepDriving } from './driving'
+import { likePattern } from './likePattern'
+import { readPage, type Page, type PageAt } from './page'
 
 export interface WheelSet {
   readonly id: string
@@ -122,16 +125,38 @@ const wheelSetOf = (row: WheelSetRow): WheelSet => ({
   lastVisitAt: row.last_visit_at,
 })
 
-/** Escapes what `like` reads as a pattern, so that 100% finds 100%. */
-const likePattern = (text: string): string => `%${text.replace(/[\\%_]/g, (mark) => `\\${mark}`)}%`
+const setOrder = 'lower(v.name), lower(s.name), s.id'
 
 /** Wheel sets whose vehicle or set name contains the text, by vehicle and set name. */
-export async function listWheelSets(database: Queryable, search = ''): Promise<WheelSet[]> {
-  const rows = await database.query<WheelSetRow>(
-    `${selectWheelSet} where v.name ilike $1 or s.name ilike $1 order by lower(v.name), lower(s.name), s.id`,
+export function listWheelSets(
+  database: Queryable,
+  { search = '', ...at }: PageAt & { search?: string },
+): Promise<Page<WheelSet>> {
+  return readPage(at, async (cursor, isBackward, most) => {
+    const chosen = await database.query<{ id: string }>(
+      `select s.id from wheel_set s join vehicle v on v.id = s.vehicle_id
+       where (v.name ilike $1 or s.name ilike $1) and ($2::uuid is null or (${setOrder}) ${isBackward ? '<' : '>'}
+         (select ${setOrder} from wheel_set s join vehicle v on v.id = s.vehicle_id where s.id = $2))
+       order by ${setOrder.replaceAll(',', isBackward ? ' desc,' : ',')}${isBackward ? ' desc' : ''} limit $3`,
+      [likePattern(search), cursor, most],
+    )
+    const ids = chosen.map(({ id }) => id)
+    const rows = await database.query<WheelSetRow>(
+      `${selectWheelSet} where s.id = any($1::uuid[]) order by array_position($1::uuid[], s.id)`,
+      [ids],
+    )
+    return rows.map(wheelSetOf)
+  })
+}
+
+/** How many wheel sets have the text in their vehicle's or their own name. */
+export async function countWheelSets(database: Queryable, search = ''): Promise<number> {
+  const [row] = await database.query<{ count: number }>(
+    `select count(*)::integer as count from wheel_set s join vehicle v on v.id = s.vehicle_id
+     where v.name ilike $1 or s.name ilike $1`,
     [likePattern(search)],
   )
-  return rows.map(wheelSetOf)
+  return row?.count ?? 0
 }
 
 export async function findWheelSet(database: Queryable, id: string): Promise<WheelSet | null> {
@@ -159,25 +184,39 @@ type VehicleRow = Pick<
   'arch_liner' | 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs' | 'kilometres_per_week' | 'parked'
 > & { id: string; version: number; name: string; kind: VehicleKind; set_names: string[] }
 
-export async function listVehicles(database: Queryable): Promise<KnownVehicle[]> {
+const knownVehicleOf = (row: VehicleRow): KnownVehicle => ({
+  id: row.id,
+  version: row.version,
+  vehicle: {
+    name: row.name,
+    kind: row.kind,
+    archLiner: row.arch_liner,
+    brakes: brakesOf(row),
+    kilometresPerWeek: row.kilometres_per_week,
+    parked: row.parked,
+  },
+  setNames: row.set_names,
+})
+
+/** Vehicles with the text in their name: those of that very name first, then by name; at most so many. */
+export async function listVehicles(
+  database: Queryable,
+  { name, most }: { readonly name: string; readonly most: number },
+): Promise<KnownVehicle[]> {
   const rows = await database.query<VehicleRow>(
     `select v.*, (select coalesce(json_agg(s.name order by lower(s.name), s.id), '[]') from wheel_set s
        where s.vehicle_id = v.id) as set_names
-     from vehicle v order by lower(v.name), v.id`,
+     from vehicle v where v.name ilike $1
+     order by (lower(v.name) = lower($2)) desc, lower(v.name), v.id limit $3`,
+    [likePattern(name), name, most],
   )
-  return rows.map((row) => ({
-    id: row.id,
-    version: row.version,
-    vehicle: {
-      name: row.name,
-      kind: row.kind,
-      archLiner: row.arch_liner,
-      brakes: brakesOf(row),
-      kilometresPerWeek: row.kilometres_per_week,
-      parked: row.parked,
-    },
-    setNames: row.set_names,
-  }))
+  return rows.map(knownVehicleOf)
+}
+
+/** Whether there is a vehicle that people would call by this name. */
+export async function isNameKnown(database: Queryable, name: string): Promise<boolean> {
+  const rows = await database.query<{ name: string }>('select name from vehicle')
+  return rows.some((known) => isSameName(known.name, name))
 }
 
 async function writeWheels(

@@ -15,7 +15,7 @@ const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text
 const allVisits = 10_000_000
 
 async function logTable(database: Queryable): Promise<string> {
-  const { visits } = await listVisits(database, { pageSize: allVisits })
+  const { rows: visits } = await listVisits(database, { size: allVisits })
   const rows = visits.map((visit) => [
     visit.finishedAt.toISOString(),
     harmless(visit.vehicleName),

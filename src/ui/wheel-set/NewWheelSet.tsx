@@ -1,13 +1,12 @@
 'use client'
 
 import { useState } from 'react'
-import type { KnownVehicle, NewSetOwner, WheelSetInput } from '@/contracts/wheelSet'
+import type { NewSetOwner, WheelSetInput } from '@/contracts/wheelSet'
 import type { Problem } from '@/core/result'
 import { newId } from '../newId'
 import { WheelSetForm } from './WheelSetForm'
 
 interface NewWheelSetProps {
-  readonly vehicles: readonly KnownVehicle[]
   readonly save: (
     id: string,
     owner: NewSetOwner,
@@ -16,11 +15,10 @@ interface NewWheelSetProps {
 }
 
 /** The form of a new set. Its id is made here, so that a set sent twice is stored once. */
-export function NewWheelSet({ vehicles, save }: NewWheelSetProps) {
+export function NewWheelSet({ save }: NewWheelSetProps) {
   const [id] = useState(newId)
   return (
     <WheelSetForm
-      vehicles={vehicles}
       draftName="wheel-set.new"
       version={0}
       save={(input, owner) => save(id, owner, input)}

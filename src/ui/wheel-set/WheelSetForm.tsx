@@ -37,6 +37,7 @@ import { drawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
 import { FinishFinder } from './FinishFinder'
 import { OwnerChoice } from './OwnerChoice'
+import { useKnownVehicles } from './useKnownVehicles'
 import { positionsIn, scopesFor, type Scope } from './scope'
 import { VehicleDetails } from './VehicleDetails'
 
@@ -70,8 +71,6 @@ interface WheelSetFormProps {
   readonly draftName: string
   /** Grows with every save of what is edited; 0 for something new. */
   readonly version: number
-  /** For a new set: vehicles it may belong to. */
-  readonly vehicles?: readonly KnownVehicle[]
   readonly save: (input: WheelSetInput, owner: NewSetOwner) => ReturnType<FormAction<WheelSetInput>>
   readonly cancelHref: string
 }
@@ -92,14 +91,7 @@ const textOf = (value: unknown): string =>
   typeof value === 'number' && Number.isNaN(value) ? '' : String(value ?? '')
 
 /** Adds and edits a wheel set: measures and finishes go to all wheels, an axle or one, and the wheel is drawn as they are typed. */
-export function WheelSetForm({
-  initial,
-  draftName,
-  version,
-  vehicles = [],
-  save,
-  cancelHref,
-}: WheelSetFormProps) {
+export function WheelSetForm({ initial, draftName, version, save, cancelHref }: WheelSetFormProps) {
   const form = useForm<FormValues, unknown, WheelSetInput>({
     resolver: valibotResolver(wheelSetInput),
     defaultValues: initial ?? {
@@ -112,6 +104,7 @@ export function WheelSetForm({
   const { errors } = form.formState
   // The drawing follows every key, so the form is watched as a whole.
   const values = useWatch({ control: form.control }) as FormValues
+  const vehicles = useKnownVehicles(values.vehicle.name, initial === undefined)
   const positions = values.wheels.map(({ position }) => position)
   const scopes = scopesFor(positions)
   const [scope, setScope] = useState<Scope>(scopes[0]?.scope ?? 'all')

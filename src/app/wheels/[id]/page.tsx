@@ -7,7 +7,7 @@ import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
 import { listTestSpots } from '@/data/queries/testSpots'
-import { listVisits } from '@/data/queries/visits'
+import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
 import { listDue, liveProtection, type LiveProtection } from '@/services/dueList'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
@@ -34,10 +34,11 @@ export default async function WheelSetPage({ params }: Props) {
   const set = await wheelSetOr404(id)
   const db = await database()
   const now = new Date()
-  const [due, layers, log, spots] = await Promise.all([
+  const [due, layers, log, visitCount, spots] = await Promise.all([
     listDue(db, now, id),
     liveProtection(db, id, now),
-    listVisits(db, { wheelSetId: id, pageSize: 8 }),
+    listVisits(db, { wheelSetId: id, size: 8 }),
+    countVisitsUpTo(db, 10_000, { wheelSetId: id }),
     listTestSpots(db, id),
   ])
   const leftAt = (position: Position): LiveProtection | null =>
@@ -132,12 +133,17 @@ export default async function WheelSetPage({ params }: Props) {
           <section aria-labelledby="visits" className="mt-4">
             <div className="section-head">
               <h2 id="visits">Visits</h2>
-              <span className="number">{log.total}</span>
+              <span className="number">{visitCount}</span>
             </div>
-            {log.total === 0 ? (
+            {visitCount === 0 ? (
               <p className="py-3">None yet.</p>
             ) : (
-              <VisitRows visits={log.visits} now={now} named={false} />
+              <VisitRows visits={log.rows} now={now} named={false} />
+            )}
+            {log.hasLater && (
+              <p className="py-2">
+                <Link href={`/log?set=${id}`}>All visits of this set</Link>
+              </p>
             )}
           </section>
         </div>
