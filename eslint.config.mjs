@@ -17,6 +17,10 @@ const zones = [
     layer: 'offline',
     forbidden: ['core', 'contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
   },
+  {
+    layer: 'forecast',
+    forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services', 'pool'],
+  },
   { layer: 'pool', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'gate', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },

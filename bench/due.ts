@@ -3,7 +3,7 @@
 import { randomUUID } from 'node:crypto'
 import { openInMemory } from '@/data/openInMemory'
 import { addLook } from '@/data/queries/looks'
-import { listDue } from '@/services/dueList'
+import { listDue } from '@/services/due'
 import { fillBigShop } from './bigShop'
 
 const now = new Date('2026-07-15T09:00:00Z')

@@ -3,11 +3,10 @@ import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
-import { weekWorth } from '@/core/due/dueList'
 import { listLowStock } from '@/data/queries/cabinet'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { hasWheelSets } from '@/data/queries/wheelSets'
-import { listDue } from '@/services/dueList'
+import { weekDue } from '@/services/due'
 import { weekLoad } from '@/services/weekLoad'
 import { DueRows } from '@/ui/due/DueRows'
 import { WeekLoad } from '@/ui/due/WeekLoad'
@@ -31,11 +30,10 @@ export default async function TodayPage() {
   const now = new Date()
   const [jobs, due, low] = await Promise.all([
     listOpenJobs(db),
-    listDue(db, now),
+    weekDue(db, now, dueShown),
     listLowStock(db, lowStockShare),
   ])
-  const week = weekWorth(due, now)
-  const load = await weekLoad(db, jobs, week, now)
+  const load = await weekLoad(db, jobs, due.visits, now)
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
   return (
@@ -47,9 +45,9 @@ export default async function TodayPage() {
             {jobs.length === 0
               ? 'No job is planned.'
               : `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} planned, ${formatDuration(minutes)} of work.`}{' '}
-            {week.length === 0
+            {due.count === 0
               ? 'Nothing falls due this week.'
-              : `${week.length} ${week.length === 1 ? 'thing is' : 'things are'} due within a week.`}
+              : `${due.count} ${due.count === 1 ? 'thing is' : 'things are'} due within a week.`}
           </p>
         </div>
         <Link href="/wheels" className="btn btn-primary">
@@ -151,12 +149,12 @@ export default async function TodayPage() {
             <Link href="/due">All that is due</Link>
           </div>
           <WeekLoad days={load} />
-          {due.length === 0 ? (
+          {due.rows.length === 0 ? (
             <p className="py-3">
               Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
             </p>
           ) : (
-            <DueRows items={(week.length > 0 ? week : due).slice(0, dueShown)} now={now} short />
+            <DueRows items={due.rows} now={now} short />
           )}
         </section>
       </div>

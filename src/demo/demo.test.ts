@@ -12,9 +12,9 @@ import { listTools } from '@/data/queries/tools'
 import { listFinishedJobs, listOpenJobs } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { listWheelSets } from '@/data/queries/wheelSets'
-import { listDue } from '@/services/dueList'
+import { listDue } from '@/services/due'
 import { productsCompared } from '@/services/productsCompared'
-import { protectionRoom } from '@/services/protectionRoom'
+import { askForecast } from '@/services/askForecast'
 import { intakeOffer } from '@/services/intakeOffer'
 import { learntPace } from '@/services/learntPace'
 import { jobFileFor } from '@/services/planJob'
@@ -125,12 +125,15 @@ describe('the demo shop', () => {
     expect(lasting.lifeDays.p50).toBeGreaterThan(short.lifeDays.p50 * 1.4)
     expect(lasting.beatsNext).toBeGreaterThan(0.9)
     expect(calibration.looks).toBeGreaterThan(10)
-    const room = await protectionRoom(database, now)
-    const hardness = [...room.facts.values()].map(({ vehicleName, id }) => ({
-      vehicleName,
-      value: room.learnt.held.values.ofSets[room.learnt.held.unknowns.setAt.get(id)! * 2]!,
-    }))
-    expect(hardness.sort((a, b) => b.value - a.value)[0]!.vehicleName).toBe('Sorrel Vantana')
+    const hardness = await Promise.all(
+      (await listWheelSets(database, { size: 99 })).rows.map(async ({ id, vehicleName }) => {
+        const layers = await askForecast(database, now, 'layersOfSet', { wheelSetId: id, at: now })
+        const hard = layers.flatMap(({ why }) => why.weights.filter(({ kind }) => kind === 'hardSet'))
+        return { vehicleName, times: Math.max(1, ...hard.map(({ amount }) => amount)) }
+      }),
+    )
+    const [hardest] = hardness.sort((one, other) => other.times - one.times)
+    expect(hardest?.vehicleName).toBe('Sorrel Vantana')
     const clogged = (await listDue(database, now)).find(({ kind }) => kind === 'reviving')
     expect(clogged?.vehicleName).toBe('Aldery Coupe')
   })

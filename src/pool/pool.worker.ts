@@ -1,4 +1,10 @@
+import { Forecaster, type News, type Question } from '@/forecast/forecaster'
 import { tasks } from './tasks'
 
 /** What a thread of the pool can be asked for, by name. */
 export const { planText, planFile, zipBackup, readBackup } = tasks
+
+const forecaster = new Forecaster()
+/** What the forecaster's thread can be asked for, by name. */
+export const hear = (news: News): boolean => forecaster.hear(news)
+export const ask = (question: Question): unknown => forecaster.ask(question)

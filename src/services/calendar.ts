@@ -5,7 +5,8 @@ import { dueKindNames } from '@/core/due/dueItem'
 import type { Database } from '@/data/database'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
-import { listDue, type NamedDue } from './dueList'
+import type { NamedDue } from '@/forecast/shopDue'
+import { listDue } from './due'
 
 /** Beyond this a calendar only fills up, days. */
 const farthestDays = 400

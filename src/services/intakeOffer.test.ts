@@ -7,7 +7,7 @@ import { openInMemory } from '@/data/openInMemory'
 import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
-import { listDue, liveProtection } from './dueList'
+import { listDue, liveProtection } from './due'
 import { intakeOffer } from './intakeOffer'
 
 let database: Database

@@ -2,18 +2,14 @@ import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { mark } from '@/data/queries/dueMarks'
 import { addLayer } from '@/data/queries/protection'
-import { listDue, type NamedDue } from './dueList'
+import { findDue } from './due'
 
 const gone = (key: string) =>
   fail({ path: 'key', found: key, mend: 'This is not due any more; load the page again.' })
 
-async function find(database: Database, key: string, now: Date): Promise<NamedDue | undefined> {
-  return (await listDue(database, now)).find((item) => item.key === key)
-}
-
 /** Puts a due thing off until a day. */
 export async function snooze(database: Database, key: string, until: Date, now: Date): Promise<Result<null>> {
-  const item = await find(database, key, now)
+  const item = await findDue(database, now, key)
   if (!item) return gone(key)
   if (until <= now)
     return fail({ path: 'until', found: until.toISOString(), mend: 'Put it off until a day to come.' })
@@ -25,7 +21,7 @@ export async function snooze(database: Database, key: string, until: Date, now: 
  * Marks a due thing as done. A protection that was put on again starts anew, as a layer of its own; everything else remembers the day.
  */
 export async function markDone(database: Database, key: string, now: Date): Promise<Result<null>> {
-  const item = await find(database, key, now)
+  const item = await findDue(database, now, key)
   if (!item?.canBeDone) return gone(key)
   const { again, wheelSetId } = item
   if (!again || wheelSetId === null) {

@@ -1,7 +1,7 @@
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { findJob, setPlannedFor } from '@/data/queries/jobs'
-import { liveProtection } from './dueList'
+import { liveProtection } from './due'
 
 /** Gives a job its day and hour, or takes it away. Nothing wet is planned on what still cures then. */
 export async function planFor(

@@ -1,9 +1,9 @@
-import { compareProducts, type ComparedProduct } from '@/core/protection/compareProducts'
-import type { Calibration } from '@/core/protection/calibrate'
-import { beads, type ProtectionKind } from '@/core/protection/kinds'
+import type { ComparedProduct } from '@/core/protection/compareProducts'
+import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Database } from '@/data/database'
 import { costOfApplications } from '@/data/queries/visits'
-import { protectionRoom } from './protectionRoom'
+import type { Comparison } from '@/forecast/comparison'
+import { askForecast } from './askForecast'
 
 /** A product against its neighbours, with what a month of its protection costs. */
 export interface RankedProduct extends ComparedProduct {
@@ -13,34 +13,19 @@ export interface RankedProduct extends ComparedProduct {
   readonly costPerMonthMinor: number | null
 }
 
-export interface Comparison {
+export interface RankedComparison extends Comparison {
   readonly products: readonly RankedProduct[]
-  readonly calibration: Calibration
 }
 
 const daysPerMonth = 30.44
 
 /** Which product of a kind lasts longer in this shop, and how often what was forecast held. */
-export async function productsCompared(database: Database, now: Date): Promise<Comparison> {
-  const room = await protectionRoom(database, now)
-  const looks = new Map<string, number>()
-  for (const { record } of room.followed.values()) {
-    const products = new Map(record.layers.map(({ id, productId }) => [id, productId]))
-    for (const { layerId } of record.looks) {
-      const product = products.get(layerId) ?? ''
-      looks.set(product, (looks.get(product) ?? 0) + 1)
-    }
-  }
+export async function productsCompared(database: Database, now: Date): Promise<RankedComparison> {
+  const { products, calibration } = await askForecast(database, now, 'comparison', null)
   const costs = await costOfApplications(database)
-  const ranked = compareProducts(
-    room.products.filter(({ kind }) => beads(kind as ProtectionKind)),
-    room.learnt.held,
-    room.following.estimates,
-    (id) => looks.get(id) ?? 0,
-  )
   return {
-    calibration: room.calibration,
-    products: ranked.map((product): RankedProduct => {
+    calibration,
+    products: products.map((product): RankedProduct => {
       const name = product.id.slice(product.kind.length + 1)
       const cost = costs.get(name)
       return {

@@ -5,7 +5,7 @@ import type { LookInput } from '@/contracts/protection'
 import type { Database } from '@/data/database'
 import { addLook } from '@/data/queries/looks'
 import { findWheelSet } from '@/data/queries/wheelSets'
-import { protectionRoom } from './protectionRoom'
+import { askForecast } from './askForecast'
 
 /** Keeps a look at some wheels of a set, and says what it moved. */
 export async function recordLook(
@@ -31,9 +31,8 @@ export async function recordLook(
       found: missing,
       mend: 'This set has no such wheel; choose one of its own.',
     })
-  const before = await protectionRoom(database, now)
-  const facts = before.facts.get(wheelSetId)
-  const isOn = facts?.layers.some(
+  const before = await askForecast(database, now, 'forecastOfSet', { wheelSetId })
+  const isOn = before?.facts.layers.some(
     (layer) =>
       beads(layer.kind) &&
       layer.appliedAt <= at &&
@@ -46,12 +45,6 @@ export async function recordLook(
       mend: 'No protection is on record there at that time. Enter first what was put on and when, then the look.',
     })
   await addLook(database, wheelSetId, { ...input, id: input.requestId, at })
-  const after = await protectionRoom(database, now)
-  return succeed(
-    saidOfLook(
-      before.forecasts.get(wheelSetId),
-      after.forecasts.get(wheelSetId),
-      after.facts.get(wheelSetId),
-    ),
-  )
+  const after = await askForecast(database, now, 'forecastOfSet', { wheelSetId })
+  return succeed(saidOfLook(before?.layers, after?.layers, after?.facts))
 }

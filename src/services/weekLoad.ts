@@ -1,9 +1,8 @@
 import { serviceIds, services, type ServiceId } from '@/core/services/service'
-import { oneVisitFor } from '@/core/due/dueList'
 import type { Database } from '@/data/database'
 import type { OpenJob } from '@/data/queries/jobs'
 import { minutesByService } from '@/data/queries/visits'
-import type { NamedDue } from './dueList'
+import type { WeekDue } from '@/forecast/shopDue'
 
 /** Minutes of a day of the coming week: planned, and what would come on top if everything due were done. */
 export interface DayLoad {
@@ -26,22 +25,17 @@ const minutesOf = (service: ServiceId, own: ReadonlyMap<string, number>): number
 export async function weekLoad(
   database: Database,
   jobs: readonly OpenJob[],
-  week: readonly NamedDue[],
+  visits: WeekDue['visits'],
   now: Date,
 ): Promise<DayLoad[]> {
   const own = await minutesByService(database, serviceIds)
   const today = new Date(now.getFullYear(), now.getMonth(), now.getDate())
   const dayOf = (at: Date | null): number =>
     at === null ? 0 : Math.max(0, Math.floor((at.getTime() - today.getTime()) / millisecondsPerDay))
-  const bySet = new Map<string, NamedDue[]>()
   const planned = new Set(jobs.map(({ wheelSetId }) => wheelSetId))
-  for (const item of week)
-    if (item.wheelSetId !== null && !planned.has(item.wheelSetId))
-      bySet.set(item.wheelSetId, [...(bySet.get(item.wheelSetId) ?? []), item])
-  const visits = [...bySet.values()].flatMap((items) => {
-    const service = oneVisitFor(items)
-    return service ? [minutesOf(service, own)] : []
-  })
+  const minutes = visits
+    .filter(({ wheelSetId }) => !planned.has(wheelSetId))
+    .map(({ service }) => minutesOf(service, own))
   const load = Array.from({ length: days }, (_, index) => ({
     day: new Date(today.getFullYear(), today.getMonth(), today.getDate() + index),
     plannedMinutes: Math.round(
@@ -53,9 +47,9 @@ export async function weekLoad(
   }))
   const total = ({ plannedMinutes, dueMinutes }: DayLoad): number => plannedMinutes + dueMinutes
   // The longest first, each on the day that has least.
-  for (const minutes of visits.sort((a, b) => b - a)) {
+  for (const visit of minutes.sort((a, b) => b - a)) {
     const lightest = load.reduce((least, one) => (total(one) < total(least) ? one : least))
-    lightest.dueMinutes += Math.round(minutes)
+    lightest.dueMinutes += Math.round(visit)
   }
   return load
 }

@@ -30,14 +30,14 @@ const inDays = (milliseconds: number): number => Math.round(milliseconds / milli
 
 /** What changed between two forecasts of a set, layer by layer; only what a person would notice. */
 export function saidOfLook(
-  before: SetForecast | undefined,
-  after: SetForecast | undefined,
+  before: SetForecast['layers'] | undefined,
+  after: SetForecast['layers'] | undefined,
   facts: SetFacts | undefined,
 ): LookEffect[] {
   if (!after || !facts) return []
-  const old = new Map(before?.layers.map((layer) => [layer.id, layer]) ?? [])
+  const old = new Map(before?.map((layer) => [layer.id, layer]) ?? [])
   const named = new Map(facts.layers.map((layer) => [layerId(facts.id, layer), layer]))
-  return after.layers.flatMap((layer): LookEffect[] => {
+  return after.flatMap((layer): LookEffect[] => {
     const was = old.get(layer.id)
     const of = named.get(layer.id)
     if (!was || !of || !beads(of.kind)) return []

@@ -1,32 +1,9 @@
 import type { Fitting } from '@/core/due/dueSet'
+import type { DueFacts, SetVisits, ToldCure } from '@/core/due/knownSet'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { ServiceId } from '@/core/services/service'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
-
-/** When a set was visited, by what for. */
-export interface SetVisits {
-  readonly byService: ReadonlyMap<ServiceId, Date>
-  readonly firstAt: Date
-  readonly lastAt: Date
-}
-
-/** What a set's due things depend on beside its protection. */
-export interface DueFacts {
-  readonly visits: SetVisits | null
-  /** The last time it was put on by a change of wheels, or refitted after a wheels-off clean. */
-  readonly fitting: Fitting | null
-  readonly cures: readonly ToldCure[]
-}
-
-/** A layer whose cure a person gave from the label. */
-export interface ToldCure {
-  readonly position: Position
-  readonly kind: ProtectionKind
-  readonly appliedAt: Date
-  readonly productName: string
-  readonly until: Date
-}
 
 type Ids = readonly string[] | null
 

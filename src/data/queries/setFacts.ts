@@ -1,17 +1,10 @@
-import type { LayerFacts, LookFacts, SetFacts, WashFacts } from '@/core/protection/setFacts'
+import type { LayerFacts, LookFacts, WashFacts } from '@/core/protection/setFacts'
 import type { LookGrade } from '@/core/protection/record'
 import { beads, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
 import { axleOf, type Axle, type Position, type VehicleKind } from '@/core/wheel/position'
 import { discFactors, padFactors, type DiscKind, type PadKind } from '@/core/wheel/brakes'
+import type { NamedSetFacts } from '@/core/due/knownSet'
 import type { Queryable } from '../database'
-
-/** A set with everything its protection depends on, and what it is called. */
-export interface NamedSetFacts extends SetFacts {
-  readonly vehicleId: string
-  readonly vehicleName: string
-  readonly vehicleKind: VehicleKind
-  readonly setName: string
-}
 
 interface SetRow {
   id: string
@@ -191,14 +184,34 @@ const lookOf = ([at, positions = '', beading, release, slickness, afterReviving]
   afterReviving: isYes(afterReviving),
 })
 
-/** Sets whose protection has changed since a number, and the number of the last change. */
+/** Numbers of the last changes that were seen, by set. */
+export type SeenChanges = ReadonlyMap<string, number>
+
+/** Changes get their number before they are committed: one that was overtaken by so few others is seen as well. */
+const overtakenAtMost = 200
+
+/**
+ * Sets whose protection has changed since a number, the number of the last change, and what to give next time.
+ * @param seen what this gave the last time
+ */
 export async function changedSets(
   database: Queryable,
   since: number,
-): Promise<{ readonly ids: readonly string[]; readonly number: number }> {
+  seen: SeenChanges,
+): Promise<{ readonly ids: readonly string[]; readonly number: number; readonly seen: SeenChanges }> {
   const rows = await database.query<{ wheel_set_id: string; number: number }>(
     'select wheel_set_id, number from protection_change where number > $1 order by number',
-    [since],
+    [since - overtakenAtMost],
   )
-  return { ids: rows.map((row) => row.wheel_set_id), number: Number(rows.at(-1)?.number ?? since) }
+  const changes = rows.map((row): [string, number] => [row.wheel_set_id, Number(row.number)])
+  return {
+    ids: changes.filter(([id, number]) => seen.get(id) !== number).map(([id]) => id),
+    number: Math.max(since, changes.at(-1)?.[1] ?? since),
+    seen: new Map(changes.slice(-overtakenAtMost)),
+  }
+}
+
+export async function listSetIds(database: Queryable): Promise<string[]> {
+  const rows = await database.query<{ id: string }>('select id from wheel_set order by id')
+  return rows.map(({ id }) => id)
 }

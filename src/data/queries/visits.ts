@@ -167,23 +167,31 @@ export async function lastLeftovers(database: Queryable, wheelSetId: string): Pr
   return rows[0]?.leftovers ?? []
 }
 
-/** What one application of a product has cost, the mean of all visits, minor units; by name. */
+/** What was long ago costs and takes something else today: so many of the last visits count. */
+const visitsThatCount = 400
+
+/** What one application of a product has cost, the mean of the last visits, minor units; by name. */
 export async function costOfApplications(database: Queryable): Promise<Map<string, number>> {
   const rows = await database.query<{ product_name: string; cost: number }>(
-    'select product_name, avg(cost_minor)::float8 as cost from visit_product where cost_minor > 0 group by product_name',
+    `select product_name, avg(cost_minor)::float8 as cost
+     from (select id from visit order by finished_at desc, id desc limit $1) v
+     cross join lateral (select * from visit_product where visit_id = v.id offset 0) p
+     where cost_minor > 0 group by product_name`,
+    [visitsThatCount],
   )
   return new Map(rows.map((row) => [row.product_name, row.cost]))
 }
 
-/** How long visits of some services have taken, the mean in minutes. */
+/** How long visits of some services have taken, the mean of the last ones in minutes. */
 export async function minutesByService(
   database: Queryable,
   services: readonly ServiceId[],
 ): Promise<Map<string, number>> {
   const rows = await database.query<{ service: string; minutes: number }>(
     `select service, avg(coalesce(clock_seconds, operator_seconds))::float8 / 60 as minutes
-     from visit where service = any($1) group by service`,
-    [services],
+     from (select * from visit order by finished_at desc, id desc limit $2) visit
+     where service = any($1) group by service`,
+    [services, visitsThatCount],
   )
   return new Map(rows.map((row) => [row.service, row.minutes]))
 }

@@ -14,7 +14,7 @@ import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, countWheelSets } from '@/data/queries/wheelSets'
 import { readBackup, zipBackup } from '@/pool/zip'
-import { protectionRoom } from '../protectionRoom'
+import { listDue } from '../due'
 import { backUp } from './backUp'
 import { lookAtBackup, restoreBackup } from './restoreBackup'
 
@@ -74,12 +74,12 @@ describe('a backup', () => {
       const other = await openInMemory()
       if (isFull) await addSet(other, 'Another car')
       await addPairedDevice(other, { name: 'Phone', role: 'bay', tokenHash: 'a'.repeat(64) })
-      await protectionRoom(other, now)
+      await listDue(other, now)
       expect(await restoreBackup(other, zip)).toEqual({ ok: true, value: null })
       expect(await dump(other, nothing)).toEqual(wanted)
       // The machine keeps its own devices.
       expect((await listPairedDevices(other)).map(({ name }) => name)).toEqual(['Phone'])
-      expect((await protectionRoom(other, now)).facts.size).toBe(1)
+      expect(await listDue(other, now)).toEqual(await listDue(shop, now))
       const counts = await other.query<{ name: string; rows: number }>(
         'select name, rows::int as rows from table_count',
       )

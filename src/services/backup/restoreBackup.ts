@@ -5,7 +5,7 @@ import type { Database } from '@/data/database'
 import { readMigrations } from '@/data/migrate'
 import { inPool } from '@/pool/pool'
 import type { ReadBackup } from '@/pool/zip'
-import { forgetProtection } from '../protectionRoom'
+import { forgetForecast } from '../askForecast'
 
 /** A table of a backup beside what is there now. */
 export interface TableChange {
@@ -66,6 +66,6 @@ export async function restoreBackup(database: Database, zip: Uint8Array): Promis
       mend: 'This backup breaks a rule of the data; nothing was changed. Choose another one.',
     })
   }
-  forgetProtection(database)
+  forgetForecast(database)
   return succeed(null)
 }

@@ -1,10 +1,12 @@
-import { dueKindNames, dueKinds, surenesses } from '@/core/due/dueItem'
+import { dueKindNames, dueKinds, surenesses, type DueKind, type Sureness } from '@/core/due/dueItem'
 
 /** How the due list is asked for; stands in the address, so that it can be kept. */
 export interface DueQuery {
   readonly q: string
-  readonly kind: string
-  readonly sure: string
+  /** Empty: every kind. */
+  readonly kind: DueKind | ''
+  /** Empty: however sure. */
+  readonly sure: Sureness | ''
   readonly by: 'time' | 'vehicle'
 }
 

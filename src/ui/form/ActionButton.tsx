@@ -5,7 +5,7 @@ import type { Problem } from '@/core/result'
 import { ProblemAlert } from './ProblemAlert'
 import { useSending } from './useSending'
 
-interface ActionButtonProps {
+export interface ActionButtonProps {
   readonly action: () => Promise<{ readonly problems: readonly Problem[] } | void>
   readonly className: string
   readonly label?: string

@@ -3,7 +3,7 @@ import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { lastWaterReading } from '@/data/queries/water'
-import { listDue } from '@/services/dueList'
+import { findDue } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { WaterForm } from '@/ui/due/WaterForm'
 import { formatDay } from '@/ui/format/format'
@@ -15,10 +15,10 @@ export const metadata: Metadata = { title: 'Water' }
 export default async function WaterPage() {
   const db = await database()
   const now = new Date()
-  const [{ filter }, last, due] = await Promise.all([
+  const [{ filter }, last, resin] = await Promise.all([
     readSettings(db),
     lastWaterReading(db),
-    listDue(db, now),
+    findDue(db, now, 'resin'),
   ])
   return (
     <>
@@ -33,7 +33,7 @@ export default async function WaterPage() {
           </p>
         </div>
       </header>
-      <DueRows items={due.filter(({ kind }) => kind === 'resin')} now={now} actions={{ putOff, tickOff }} />
+      <DueRows items={resin ? [resin] : []} now={now} actions={{ putOff, tickOff }} />
       <section className="month-head" aria-labelledby="reading">
         <div className="section-head">
           <h2 id="reading">A reading</h2>

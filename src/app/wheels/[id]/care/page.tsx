@@ -4,8 +4,8 @@ import { careAdvice } from '@/core/due/careCard'
 import { protectionFacts } from '@/core/protection/kinds'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
-import { liveProtection } from '@/services/dueList'
-import { layersOfSet } from '@/services/layersOfSet'
+import { askForecast } from '@/services/askForecast'
+import { liveProtection } from '@/services/due'
 import { PrintButton } from '@/ui/PrintButton'
 import { wheelSetOr404 } from '../findOr404'
 
@@ -22,7 +22,7 @@ export default async function CarePage({ params }: Props) {
   const set = await wheelSetOr404((await params).id)
   const db = await database()
   const now = new Date()
-  const layers = await layersOfSet(db, set.id, now)
+  const layers = await askForecast(db, now, 'layersOfSet', { wheelSetId: set.id, at: now })
   const { shopName } = await readSettings(db)
   const { wash, never } = careAdvice(
     layers.map(({ facts }) => facts.kind),

@@ -7,7 +7,7 @@ import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
 import { listReadings } from '@/data/queries/driving'
 import { listLooks } from '@/data/queries/looks'
-import { layersOfSet } from '@/services/layersOfSet'
+import { askForecast } from '@/services/askForecast'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { formatDay } from '@/ui/format/format'
 import { beadNames } from '@/ui/look/lookWords'
@@ -35,7 +35,7 @@ export default async function ProtectionPage({ params }: Props) {
   const db = await database()
   const now = new Date()
   const [layers, looks, products, readings] = await Promise.all([
-    layersOfSet(db, id, now),
+    askForecast(db, now, 'layersOfSet', { wheelSetId: id, at: now }),
     listLooks(db, id, looksShown),
     listProducts(db),
     listReadings(db, set.vehicleId),

@@ -6,8 +6,7 @@ import { layerId, type LayerFacts } from '@/core/protection/setFacts'
 import type { ForecastLayer } from '@/core/protection/setForecast'
 import { ofSet } from '@/core/protection/unknowns'
 import { whyDue, type WhyDue } from '@/core/protection/whyDue'
-import type { Database } from '@/data/database'
-import { protectionRoom } from './protectionRoom'
+import type { ShopForecast } from './shopForecast'
 
 /** Everything that is known and expected of one layer. */
 export interface KnownLayer {
@@ -40,8 +39,10 @@ function wintersBetween(
 }
 
 /** The layers that are on a set: what is left, when each is due, why, and its course. */
-export async function layersOfSet(database: Database, wheelSetId: string, now: Date): Promise<KnownLayer[]> {
-  const { facts, forecasts, followed, learnt, following, calibration } = await protectionRoom(database, now)
+export function layersOfSet(
+  { facts, forecasts, followed, learnt, following, calibration }: ShopForecast,
+  { wheelSetId, at: now }: { readonly wheelSetId: string; readonly at: Date },
+): KnownLayer[] {
   const [set, forecast, own] = [facts.get(wheelSetId), forecasts.get(wheelSetId), followed.get(wheelSetId)]
   if (!set || !forecast || !own) return []
   const { values, unknowns } = learnt.held
@@ -49,10 +50,10 @@ export async function layersOfSet(database: Database, wheelSetId: string, now: D
   const usual = own.record.washes.filter(({ wear }) => wear < 0.3)
   const washWear = usual.length > 0 ? usual.reduce((sum, { wear }) => sum + wear, 0) / usual.length : null
   const byId = new Map(own.layers.map((one): [string, Followed] => [one.layer.id, one]))
-  return forecast.layers.flatMap((layer, at): KnownLayer[] => {
+  return forecast.layers.flatMap((layer, place): KnownLayer[] => {
     const one = byId.get(layer.id)
     const of = set.layers.find((candidate) => layerId(set.id, candidate) === layer.id)
-    const outlook = forecast.outlooks[at]
+    const outlook = forecast.outlooks[place]
     if (!one || !of || !outlook) return []
     const until = new Date(
       Math.min(

@@ -15,11 +15,11 @@ import { intakeInput } from '@/contracts/intake'
 import { shopCalendar } from './calendar'
 import { changeWheels } from './changeWheels'
 import { readCalendar } from './devices/subscriber'
-import { listDue, liveProtection } from './dueList'
+import { askForecast, forgetForecast } from './askForecast'
+import { listDue, liveProtection } from './due'
 import { markDone, snooze } from './markDue'
 import { planFor } from './planFor'
 import { planJob } from './planJob'
-import { protectionRoom } from './protectionRoom'
 import { putLayerOn, renewWheels } from './putLayerOn'
 import { recordLook } from './recordLook'
 import { tellDriving } from './tellDriving'
@@ -54,6 +54,11 @@ const mendOf = (result: { ok: boolean; problems?: readonly { path: string; mend:
 const must = async (result: Promise<{ ok: boolean; problems?: readonly { path: string; mend: string }[] }>) =>
   expect(mendOf(await result)).toBe('went through')
 const topUpOf = async () => (await listDue(database, now, setId)).find(({ kind }) => kind === 'topUp')!
+
+const forecastsOf = () =>
+  Promise.all(
+    [setId, otherSetId].map((wheelSetId) => askForecast(database, now, 'forecastOfSet', { wheelSetId })),
+  )
 
 beforeAll(async () => {
   database = await openInMemory()
@@ -107,7 +112,7 @@ describe('looks', () => {
 
 describe('what is kept between requests', () => {
   it('is the same as worked out from nothing, after every kind of change', async () => {
-    await protectionRoom(database, now)
+    await forecastsOf()
     await putLayerOn(database, otherSetId, layer({ kind: 'wheelWax', productName: 'Hub Wax' }), now)
     await recordLook(database, setId, look(2), now)
     await recordLook(database, otherSetId, look(3), now)
@@ -118,19 +123,32 @@ describe('what is kept between requests', () => {
       wheelSetId: setId, jobId: null, finishedAt: daysAgo(20), headline: 'Washed', result: 'clean', note: '', operatorSeconds: 3000,
       costMinor: 0, currency: 'EUR', products: [], service: 'maintain', wash: { wear: 0.1, reviving: false },
     }) // prettier-ignore
-    const kept = await protectionRoom(database, now)
-    // Another instant of another day would read everything anew; so does another settings key.
-    const fresh = await protectionRoom(database, new Date(now.getTime() + 86_400_000)).then(() =>
-      protectionRoom(database, now),
-    )
-    expect(kept).not.toBe(fresh)
-    for (const id of [setId, otherSetId])
-      for (const one of fresh.forecasts.get(id)!.layers) {
-        const same = kept.forecasts.get(id)!.layers.find((other) => other.id === one.id)!
+    const kept = await forecastsOf()
+    forgetForecast(database)
+    const fresh = await forecastsOf()
+    expect(kept.map((one) => one?.facts)).toEqual(fresh.map((one) => one?.facts))
+    fresh.forEach((of, at) => {
+      for (const one of of!.layers) {
+        const same = kept[at]!.layers.find((other) => other.id === one.id)!
         const days = (one.renew.p50.getTime() - same.renew.p50.getTime()) / 86_400_000
         expect(Math.abs(days)).toBeLessThan(2)
       }
-    expect([...kept.products]).toEqual([...fresh.products])
+    })
+  })
+
+  it('loses a set that is gone, and takes in a change whose number was overtaken', async () => {
+    await forecastsOf()
+    await database.query('delete from wheel_set where id = $1', [otherSetId])
+    expect((await forecastsOf()).map((one) => one !== null)).toEqual([true, false])
+    // Another process has its number already, but not yet its commit, while later ones are seen.
+    const [{ number }] = (await database.query<{ number: number }>(
+      `select nextval('protection_change_number')::int as number`,
+    )) as [{ number: number }]
+    await putLayerOn(database, setId, layer({ kind: 'wheelWax', productName: 'Later Wax' }), now)
+    expect((await forecastsOf())[0]!.layers.some(({ id }) => id.includes('Later Wax'))).toBe(true)
+    await database.query('update wheel_set set name = $2 where id = $1', [setId, 'Overtaken'])
+    await database.query('update protection_change set number = $2 where wheel_set_id = $1', [setId, number])
+    expect((await forecastsOf())[0]!.facts.setName).toBe('Overtaken')
   })
 
   it('follows a change of the vehicle’s driving without changing its past', async () => {
@@ -144,7 +162,7 @@ describe('what is kept between requests', () => {
     expect(outcome).toBe('saved')
     // It was told today by the database's clock; by then the date had passed.
     expect((await topUpOf()).at).toEqual(before.at)
-    const facts = (await protectionRoom(database, now)).facts.get(setId)!
+    const { facts } = (await forecastsOf())[0]!
     expect(facts.told.map(({ kilometresPerWeek }) => kilometresPerWeek)).toEqual([250, 900])
   })
 })
@@ -350,7 +368,11 @@ describe('data of the version before', () => {
     await migrate(old, all)
     const due = await listDue(old, now)
     expect(due.map(({ kind, what }) => [kind, what])).toContainEqual(['topUp', 'Top up Seal, fronts'])
-    expect((await protectionRoom(old, now)).calibration).toEqual({ looks: 0, inside: 0, widen: 1 })
+    expect((await askForecast(old, now, 'comparison', null)).calibration).toEqual({
+      looks: 0,
+      inside: 0,
+      widen: 1,
+    })
     await old.close()
   })
 })

@@ -1,0 +1,40 @@
+import type { ActionButtonProps } from '@/ui/form/ActionButton'
+import { ActionButton } from '@/ui/form/ActionButton'
+import type { ShownDue } from './DueRows'
+
+interface PutAwayProps {
+  readonly items: readonly ShownDue[]
+  /** Those that are not shown counted, too. */
+  readonly count: number
+  readonly bringBack: (key: string) => ReturnType<ActionButtonProps['action']>
+}
+
+/** What a person has put off or done already. */
+export function PutAway({ items, count, bringBack }: PutAwayProps) {
+  if (items.length === 0) return null
+  return (
+    <details className="month-head">
+      <summary>
+        {count} put off or done already
+        {count > items.length && `; the first ${items.length}`}
+      </summary>
+      <ul className="rows">
+        {items.map((item) => (
+          <li key={item.key} className="row-item stock-row">
+            <span>
+              {item.what}
+              {item.setName && `, ${item.vehicleName}, ${item.setName}`}
+            </span>
+            <ActionButton
+              action={bringBack.bind(null, item.key)}
+              className="btn btn-quiet"
+              label={`Bring back: ${item.what}`}
+            >
+              Bring back
+            </ActionButton>
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
