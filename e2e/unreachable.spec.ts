@@ -113,7 +113,7 @@ test('a draft can be thrown away, and junk on the device breaks nothing', async 
       localStorage.setItem(key, '{"values":')
   })
   await page.reload()
-  const stock = page.getByLabel('In stock, ml')
+  const stock = page.getByLabel('Pack, ml', { exact: true })
   const before = await stock.inputValue()
   await stock.fill('5')
   await expect(async () => {

@@ -8,6 +8,7 @@ import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
 import { benchProtection } from '../bench/protection.mjs'
 import { benchReference } from '../bench/reference.mjs'
+import { benchScale } from '../bench/scale.mjs'
 import { benchSequence } from '../bench/sequence.mjs'
 import { benchResponsive } from '../bench/responsive.mjs'
 import { benchTight } from '../bench/tight.mjs'
@@ -25,6 +26,7 @@ const parts = {
   responsive: benchResponsive,
   pages: benchPages,
   loop: benchLoop,
+  scale: benchScale,
   fuzz: benchFuzz,
   durability: benchDurability,
 }

@@ -65,8 +65,12 @@ function mark(request, door) {
   request.headers[ownMark] = ownSecret
 }
 
+/** A connection stays open for a while: one that is closed just as something is sent loses what was sent, ms. */
+const keptOpenMilliseconds = 75_000
+
 const listen = (server, at, host) =>
   new Promise((resolve, reject) => {
+    server.keepAliveTimeout = keptOpenMilliseconds
     server.once('error', reject)
     server.listen(at, host, () => {
       server.off('error', reject)

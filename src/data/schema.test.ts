@@ -10,7 +10,8 @@ import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { starterTools } from '@/core/tools/starterTools'
 import type { Database } from './database'
 import { openInMemory } from './openInMemory'
-import { addProduct, listProducts, takeFromStock } from './queries/cabinet'
+import { addProduct, listProducts } from './queries/cabinet'
+import { moveStock } from './queries/stock'
 import { listTools, putTool } from './queries/tools'
 
 let database: Database
@@ -134,8 +135,8 @@ describe('cabinet and kit', () => {
   })
 
   it('stock never goes below nothing', async () => {
-    await takeFromStock(database, 'carShampoo', 400)
-    await takeFromStock(database, 'carShampoo', 5000)
+    await moveStock(database, 'carShampoo', 'used', -400, new Date())
+    await moveStock(database, 'carShampoo', 'used', -5000, new Date())
     const left = (await listProducts(database)).find(({ id }) => id === 'carShampoo')
     expect(left?.stockMillilitres).toBe(0)
   })

@@ -9,6 +9,7 @@ import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
 import { findBottle, emptyBottle, listFullBottles } from '@/data/queries/bottles'
 import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
+import { countStock } from '@/data/queries/stock'
 import { appendRunEvent, findJob } from '@/data/queries/jobs'
 import { listTools } from '@/data/queries/tools'
 import { addVisit } from '@/data/queries/visits'
@@ -34,23 +35,23 @@ describe('importing a cabinet', () => {
       database,
       'id,name,family\nfresh,Fresh,degreaser\ncarShampoo,Suds,carShampoo',
     )
-    expect(preview).toEqual({ ok: true, value: { added: ['Fresh'], replaced: ['Suds'], tools: [] } })
+    expect(preview).toMatchObject({ ok: true, value: { added: ['Fresh'], replaced: ['Suds'], tools: [] } })
     expect(await listProducts(database)).toEqual(before)
   })
 
   it('takes all or nothing', async () => {
     const before = await listProducts(database)
-    const bad = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser\nbad,,degreaser')
+    const bad = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser\nbad,,degreaser', null)
     expect(bad.ok).toBe(false)
     expect(await listProducts(database)).toEqual(before)
-    const good = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser')
+    const good = await importCabinet(database, 'id,name,family\nfresh,Fresh,degreaser', null)
     expect(good.ok).toBe(true)
     expect((await listProducts(database)).some(({ name }) => name === 'Fresh')).toBe(true)
   })
 
   it('an export comes back as the same cabinet', async () => {
     const before = await listProducts(database)
-    const taken = await importCabinet(database, JSON.stringify(await exportCabinet(database)))
+    const taken = await importCabinet(database, JSON.stringify(await exportCabinet(database)), null)
     expect(taken.ok).toBe(true)
     const after = await listProducts(database)
     expect(after.map(({ id, family, packPriceMinor }) => [id, family, packPriceMinor])).toEqual(
@@ -66,26 +67,26 @@ describe('importing a cabinet', () => {
   it('leaves of a known product what the table says nothing about, and what points at it', async () => {
     const packs = [{ millilitres: 5000, priceMinor: 4000 }]
     const soap = (await findProduct(database, 'wheelShampoo'))!
-    await updateProduct(
-      database,
-      soap.version,
-      { ...soap, otherPacks: packs, stockMillilitres: 77, ratings: { film: 3 } },
-      'EUR',
-    )
+    await updateProduct(database, soap.version, { ...soap, otherPacks: packs, ratings: { film: 3 } }, 'EUR')
+    await countStock(database, soap.id, 77, now)
     const bottle = await mixBottle(
       database,
       { productId: 'wheelShampoo', fraction: 0.01, totalMillilitres: 100, mixedBy: '' },
       now,
     )
     const before = (await findProduct(database, 'wheelShampoo'))!
-    const taken = await importCabinet(database, writeCabinetCsv([{ ...before, name: 'Renamed' }], 'EUR'))
+    const taken = await importCabinet(
+      database,
+      writeCabinetCsv([{ ...before, name: 'Renamed' }], 'EUR'),
+      null,
+    )
     expect(taken.ok).toBe(true)
     expect(await findProduct(database, 'wheelShampoo')).toEqual({
       ...before,
       name: 'Renamed',
       version: before.version + 1,
     })
-    await importCabinet(database, 'id,name,family,rating tar\nwheelShampoo,Short,wheelShampoo,1')
+    await importCabinet(database, 'id,name,family,rating tar\nwheelShampoo,Short,wheelShampoo,1', null)
     expect(await findProduct(database, 'wheelShampoo')).toMatchObject({
       name: 'Short',
       otherPacks: packs,
@@ -99,6 +100,21 @@ describe('importing a cabinet', () => {
     if (bottle.ok) await emptyBottle(database, bottle.value, now)
   })
 
+  it('is refused where something it replaces was changed since it was looked at', async () => {
+    const text = 'id,name,family,note\ndegreaser,Looked At,degreaser,from a table'
+    const looked = await previewImport(database, text)
+    if (!looked.ok) throw new Error('refused')
+    const product = (await findProduct(database, 'degreaser'))!
+    await updateProduct(database, product.version, { ...product, note: 'of the other window' }, 'EUR')
+    expect(await importCabinet(database, text, looked.value.seen)).toMatchObject({
+      ok: false,
+      problems: [{ found: 'changes since you looked' }],
+    })
+    expect((await findProduct(database, 'degreaser'))?.note).toBe('of the other window')
+    const again = await previewImport(database, text)
+    expect((await importCabinet(database, text, again.ok ? again.value.seen : '')).ok).toBe(true)
+  })
+
   it('says at the door where a cabinet would hold more than a plan can weigh; archived ones do not count', async () => {
     const rows = (archived: string) =>
       [
@@ -107,7 +123,7 @@ describe('importing a cabinet', () => {
       ].join('\n')
     const refused = await previewImport(database, rows(''))
     expect(refused).toMatchObject({ ok: false, problems: [{ path: 'products' }] })
-    expect((await importCabinet(database, rows(''))).ok).toBe(false)
+    expect((await importCabinet(database, rows(''), null)).ok).toBe(false)
     expect((await previewImport(database, rows('yes'))).ok).toBe(true)
     const tools = Array.from({ length: 201 }, (_, at) => ({
       id: `t${at}`,
@@ -116,7 +132,7 @@ describe('importing a cabinet', () => {
       diameterMillimetres: 100,
     }))
     expect(
-      await importCabinet(database, JSON.stringify({ format: 'even-spoke/cabinet/1', tools })),
+      await importCabinet(database, JSON.stringify({ format: 'even-spoke/cabinet/1', tools }), null),
     ).toMatchObject({
       ok: false,
       problems: [{ path: 'tools' }],
@@ -137,10 +153,10 @@ describe('a product', () => {
   })
 })
 
-it('stock that was used is not brought back by a form opened before', async () => {
+it('stock that was used is not brought back by a form opened before, and refuses no other edit', async () => {
   const opened = (await findProduct(database, 'ironRemover'))!
   await mixBottle(database, { productId: opened.id, fraction: 1, totalMillilitres: 100, mixedBy: '' }, now)
-  expect(await updateProduct(database, opened.version, opened, 'EUR')).toBe('changedMeanwhile')
+  expect(await updateProduct(database, opened.version, { ...opened, note: 'Top shelf' }, 'EUR')).toBe('saved')
   expect((await findProduct(database, opened.id))?.stockMillilitres).toBe(opened.stockMillilitres - 100)
   for (const bottle of await listFullBottles(database)) await emptyBottle(database, bottle.id, now)
 })

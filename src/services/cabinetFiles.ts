@@ -1,12 +1,13 @@
+import { createHash } from 'node:crypto'
 import type { Product } from '@/core/chemistry/product'
 import { fail, succeed, type Problem, type Result } from '@/core/result'
 import { soils } from '@/core/soils/soil'
 import { productOf, toolOf } from '@/contracts/cabinet'
 import { readCabinetText, type ReadCabinet, type ReadProduct } from '@/contracts/cabinetCsv'
 import type { Database, Queryable } from '@/data/database'
-import { listProducts, putProduct } from '@/data/queries/cabinet'
+import { listProducts, putProduct, type StoredProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { listTools, putTool } from '@/data/queries/tools'
+import { listTools, putTool, toolVersions } from '@/data/queries/tools'
 import { roomProblem } from './cabinetRoom'
 import { productToFile } from './planJob'
 
@@ -15,6 +16,8 @@ export interface ImportPreview {
   readonly added: readonly string[]
   readonly replaced: readonly string[]
   readonly tools: readonly string[]
+  /** What it was looked at beside: another state is another import. */
+  readonly seen: string
 }
 
 /** A product as it is after an import: of a known one, what the file says nothing about stays. */
@@ -35,12 +38,27 @@ interface Import extends ImportPreview {
   readonly products: readonly Product[]
 }
 
-async function prepare(database: Queryable, { products, tools }: ReadCabinet): Promise<Import | Problem> {
+/** The versions of everything an import replaces, as one text. */
+const stateOf = (
+  { products, tools }: ReadCabinet,
+  known: ReadonlyMap<string, StoredProduct>,
+  toolVersion: ReadonlyMap<string, number>,
+): string => {
+  const versions = [
+    ...products.map(({ product: { id } }) => `${id} ${known.get(id)?.version ?? 0}`),
+    ...tools.map(({ id }) => `${id} ${toolVersion.get(id) ?? 0}`),
+  ]
+  return createHash('sha256').update(versions.join('\n')).digest('hex')
+}
+
+async function prepare(database: Queryable, cabinet: ReadCabinet): Promise<Import | Problem> {
+  const { products, tools } = cabinet
   const known = new Map((await listProducts(database)).map((product) => [product.id, product]))
+  const knownTools = await toolVersions(database)
   const after = new Map<string, Product>(known)
   const taken = products.map((read) => merged(read, known.get(read.product.id)))
   for (const product of taken) after.set(product.id, product)
-  const toolIds = new Set([...(await listTools(database)), ...tools].map(({ id }) => id))
+  const toolIds = new Set([...knownTools.keys(), ...tools.map(({ id }) => id)])
   const names = (isKnown: boolean) =>
     taken.filter(({ id }) => known.has(id) === isKnown).map(({ name }) => name)
   return (
@@ -49,11 +67,17 @@ async function prepare(database: Queryable, { products, tools }: ReadCabinet): P
       added: names(false),
       replaced: names(true),
       tools: tools.map(({ name }) => name),
+      seen: stateOf(cabinet, known, knownTools),
     }
   )
 }
 
-const previewOf = ({ added, replaced, tools }: ImportPreview): ImportPreview => ({ added, replaced, tools })
+const previewOf = ({ added, replaced, tools, seen }: ImportPreview): ImportPreview => ({
+  added,
+  replaced,
+  tools,
+  seen,
+})
 
 /** Reads a table or a cabinet file and says what it would change. */
 export async function previewImport(database: Database, text: string): Promise<Result<ImportPreview>> {
@@ -63,14 +87,27 @@ export async function previewImport(database: Database, text: string): Promise<R
   return 'mend' in prepared ? fail(prepared) : succeed(previewOf(prepared))
 }
 
-/** Takes a table or a cabinet file over, all of it or nothing. */
-export async function importCabinet(database: Database, text: string): Promise<Result<ImportPreview>> {
+/**
+ * Takes a table or a cabinet file over, all of it or nothing.
+ * @param seen what the look at it gave; where something it replaces was changed since then, nothing is taken. Null: nobody looked
+ */
+export async function importCabinet(
+  database: Database,
+  text: string,
+  seen: string | null,
+): Promise<Result<ImportPreview>> {
   const { currency } = await readSettings(database)
   const read = readCabinetText(text, currency)
   if (!read.ok) return read
   return database.transaction(async (transaction) => {
     const prepared = await prepare(transaction, read.value)
     if ('mend' in prepared) return fail(prepared)
+    if (seen !== null && seen !== prepared.seen)
+      return fail({
+        path: '',
+        found: 'changes since you looked',
+        mend: 'Something this would replace was changed in another window meanwhile. Nothing was taken over; look at it again.',
+      })
     for (const product of prepared.products) await putProduct(transaction, product, currency)
     for (const tool of read.value.tools) await putTool(transaction, toolOf(tool))
     return succeed(previewOf(prepared))

@@ -6,10 +6,10 @@ import { learntFactor } from '@/core/soils/expectedLoad'
 import type { FinishInput } from '@/contracts/intake'
 import { jobOf } from '@/contracts/jobFile'
 import type { Database, Queryable } from '@/data/database'
-import { emptyOpenPack, takeFromStock } from '@/data/queries/cabinet'
 import { findJob, listRunEvents, markFinished } from '@/data/queries/jobs'
 import { addLook } from '@/data/queries/looks'
 import { addLayer, endStripped } from '@/data/queries/protection'
+import { emptyOpenPack, moveStock } from '@/data/queries/stock'
 import { rememberTestSpots } from '@/data/queries/testSpots'
 import { addVisit } from '@/data/queries/visits'
 import { findWheelSet, learnBrowningFactor } from '@/data/queries/wheelSets'
@@ -93,8 +93,10 @@ export function finishJob(
       products,
     })
     for (const { id, concentrateMillilitres } of products)
-      await takeFromStock(transaction, id, concentrateMillilitres)
-    for (const { productId, isEmptied } of told) if (isEmptied) await emptyOpenPack(transaction, productId)
+      await moveStock(transaction, id, 'used', -concentrateMillilitres, now, { visitId })
+    for (const { productId, isEmptied } of told)
+      if (isEmptied)
+        await emptyOpenPack(transaction, productId, now, { visitId, note: 'The pack was emptied' })
     for (const { position, at, grade } of outcome.beadings)
       await addLook(transaction, wheelSetId, {
         id: randomUUID(),

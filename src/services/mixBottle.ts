@@ -3,13 +3,24 @@ import { fail, succeed, type Result } from '@/core/result'
 import type { BottleInput } from '@/contracts/bottle'
 import type { Database } from '@/data/database'
 import { addBottle, findBottle } from '@/data/queries/bottles'
-import { findProduct, takeFromStock } from '@/data/queries/cabinet'
+import { findProduct } from '@/data/queries/cabinet'
+import { moveStock } from '@/data/queries/stock'
 
 /** Writes a mixed bottle down and takes its concentrate off the stock, both or neither. */
 export function mixBottle(database: Database, input: BottleInput, now: Date): Promise<Result<string>> {
   return database.transaction(async (transaction) => {
     const sentBefore = input.requestId ? await findBottle(transaction, input.requestId) : null
-    if (sentBefore) return succeed(sentBefore.id)
+    if (sentBefore) {
+      const isSame =
+        sentBefore.fraction === input.fraction && sentBefore.totalMillilitres === input.totalMillilitres
+      return isSame
+        ? succeed(sentBefore.id)
+        : fail({
+            path: 'requestId',
+            found: sentBefore.productName,
+            mend: 'This was sent for another bottle already. Load the page again; your entries stay.',
+          })
+    }
     const product = await findProduct(transaction, input.productId)
     if (!product)
       return fail({
@@ -33,7 +44,9 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
       mixedAt: now,
       mixedBy: input.mixedBy,
     })
-    await takeFromStock(transaction, product.id, input.fraction * input.totalMillilitres)
+    await moveStock(transaction, product.id, 'mixed', -input.fraction * input.totalMillilitres, now, {
+      bottleId: id,
+    })
     return succeed(id)
   })
 }

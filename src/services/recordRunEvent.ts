@@ -1,4 +1,5 @@
 import { questionOf } from '@/core/cards/cardsOf'
+import { exhaustive } from '@/core/exhaustive'
 import { fail, succeed, type Result } from '@/core/result'
 import type { RunEvent } from '@/core/run/runEvent'
 import { replay } from '@/core/run/runState'
@@ -64,5 +65,18 @@ export async function recordRunEvent(
     requestId,
     (all) => replay(planAsSeen, all).settledCount,
   )
-  return written ? succeed(null) : fail({ path: 'id', found: jobId, mend: 'This job is already in the log.' })
+  switch (written) {
+    case 'stored':
+      return succeed(null)
+    case 'closed':
+      return fail({ path: 'id', found: jobId, mend: 'This job is already in the log.' })
+    case 'ofAnotherJob':
+      return fail({
+        path: 'requestId',
+        found: requestId,
+        mend: 'A tap of another job was sent with this id; give every tap an id of its own.',
+      })
+    default:
+      return exhaustive(written)
+  }
 }

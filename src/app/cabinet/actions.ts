@@ -8,12 +8,14 @@ import { toolStates } from '@/core/tools/tool'
 import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
 import { idText, oneOf, versionNumber } from '@/contracts/fields'
 import { parse } from '@/contracts/problems'
+import { stockInput } from '@/contracts/stock'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
 import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { findTool, listTools, putTool, removeTool, setToolState, updateTool } from '@/data/queries/tools'
 import { roomProblem } from '@/services/cabinetRoom'
+import { enterStock } from '@/services/enterStock'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
 import { refusalOf, refuse, type Refusal } from '../refusal'
 
@@ -60,6 +62,20 @@ export async function saveProduct(fromVersion: unknown, input: unknown): Promise
   if (refusal) return refusal
   revalidatePath('/cabinet')
   redirect('/cabinet')
+}
+
+/** Takes down what was bought, counted or corrected of a product. */
+export async function keepStock(id: unknown, input: unknown): Promise<Refusal> {
+  if (!v.is(idText, id)) return unknown('product')
+  const read = parse(stockInput, input)
+  if (!read.ok) return { problems: read.problems }
+  const refusal = await writing(async () => {
+    const kept = await enterStock(await database(), id, read.value, new Date())
+    return kept.ok ? null : { problems: kept.problems }
+  })
+  if (refusal) return refusal
+  revalidatePath('/cabinet', 'layout')
+  return { problems: [] }
 }
 
 /** Whether one more product in use, or tool, still fits. */
@@ -143,11 +159,13 @@ export async function lookAtImport(
   return preview.ok ? { problems: [], preview: preview.value } : { problems: preview.problems, preview: null }
 }
 
-export async function takeImport(text: unknown): Promise<Refusal> {
+/** Takes an import over as it was looked at. */
+export async function takeImport(text: unknown, seen: unknown): Promise<Refusal> {
   const read = parse(importText, text)
   if (!read.ok) return { problems: read.problems }
+  if (typeof seen !== 'string') return refuse('', 'the import', 'Look at it first.')
   const refusal = await writing(async () => {
-    const taken = await importCabinet(await database(), read.value)
+    const taken = await importCabinet(await database(), read.value, seen)
     return taken.ok ? null : { problems: taken.problems }
   })
   if (refusal) return refusal

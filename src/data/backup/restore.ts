@@ -68,6 +68,10 @@ const sequencesScript = `
       select max(number) into last from protection_change;
       if last is not null then perform setval('protection_change_number', last); end if;
     end if;
+    if to_regclass('stock_movement') is not null then
+      select max(number) into last from stock_movement;
+      if last is not null then perform setval(pg_get_serial_sequence('stock_movement', 'number'), last); end if;
+    end if;
   end $$`
 
 /**

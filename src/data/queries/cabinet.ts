@@ -2,6 +2,7 @@ import type { Delivery, ProtectionWear, Rating, Ratings } from '@/core/chemistry
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Pack, Product } from '@/core/chemistry/product'
 import type { Database, Queryable } from '../database'
+import { countStock } from './stock'
 
 interface ProductRow {
   id: string
@@ -97,7 +98,6 @@ const values = (product: Product, currency: string) => [
   product.packMillilitres,
   product.packPriceMinor,
   currency,
-  product.stockMillilitres,
   product.wear ?? null,
   product.containsFluoride,
   product.archived,
@@ -126,17 +126,18 @@ async function writeDetails(database: Queryable, product: Product): Promise<void
 export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
   await database.query(
     `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,
-       pack_millilitres, pack_price_minor, currency, stock_millilitres, wear, contains_fluoride, archived,
-       note, fluoride_checked)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+       pack_millilitres, pack_price_minor, currency, wear, contains_fluoride, archived, note, fluoride_checked,
+       stock_millilitres)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, 0)`,
     values(product, currency),
   )
   await writeDetails(database, product)
+  await countStock(database, product.id, product.stockMillilitres, null, { note: 'At the beginning' })
 }
 
 export type SaveOutcome = 'saved' | 'changedMeanwhile' | 'gone'
 
-/** Saves an edit of a product, but only over the version it was made from. */
+/** Saves an edit of a product, but only over the version it was made from. Its stock is moved, never written. */
 export function updateProduct(
   database: Database,
   fromVersion: number,
@@ -158,9 +159,8 @@ async function overwriteProduct(
   const rows = await database.query(
     `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
          dwell_max_seconds = $7, delivery = $8, pack_millilitres = $9, pack_price_minor = $10, currency = $11,
-         stock_millilitres = $12, wear = $13, contains_fluoride = $14, archived = $15, note = $16, fluoride_checked = $17,
-         version = version + 1
-       where id = $1 and version = $18 returning id`,
+         wear = $12, contains_fluoride = $13, archived = $14, note = $15, fluoride_checked = $16, version = version + 1
+       where id = $1 and version = $17 returning id`,
     [...values(product, currency), fromVersion],
   )
   if (rows.length === 0) return false
@@ -168,35 +168,17 @@ async function overwriteProduct(
   return true
 }
 
-/** Adds a product, or saves it over the one with its id; what points at that one goes on pointing at it. */
+/**
+ * Adds a product, or saves it over the one with its id; what points at that one goes on pointing at it. Where another amount is given
+ * than is there, it was counted.
+ */
 export async function putProduct(database: Queryable, product: Product, currency: string): Promise<void> {
-  const known = await database.query<{ version: number }>('select version from product where id = $1', [
-    product.id,
-  ])
-  const version = known[0]?.version
-  if (version === undefined) await addProduct(database, product, currency)
-  else await overwriteProduct(database, version, product, currency)
-}
-
-/** Takes used concentrate off the stock; never below nothing. A form opened before is out of date then. */
-export async function takeFromStock(
-  database: Queryable,
-  productId: string,
-  millilitres: number,
-): Promise<void> {
-  await database.query(
-    `update product set stock_millilitres = greatest(0, stock_millilitres - $2), version = version + 1
-     where id = $1 and stock_millilitres > 0 and $2 > 0`,
-    [productId, millilitres],
+  const [known] = await database.query<{ version: number; stock: number }>(
+    'select version, stock_millilitres as stock from product where id = $1 for update',
+    [product.id],
   )
-}
-
-/** The open pack of a product is empty: what is left is whole packs. */
-export async function emptyOpenPack(database: Queryable, productId: string): Promise<void> {
-  await database.query(
-    `update product set stock_millilitres = floor(stock_millilitres / pack_millilitres) * pack_millilitres,
-       version = version + 1
-     where id = $1 and stock_millilitres <> floor(stock_millilitres / pack_millilitres) * pack_millilitres`,
-    [productId],
-  )
+  if (!known) return addProduct(database, product, currency)
+  await overwriteProduct(database, known.version, product, currency)
+  if (known.stock !== product.stockMillilitres)
+    await countStock(database, product.id, product.stockMillilitres, null, { note: 'From an import' })
 }

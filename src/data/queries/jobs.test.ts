@@ -102,7 +102,7 @@ describe('taps', () => {
   it('are refused once the job is in the log', async () => {
     const { id, steps } = await newJob()
     expect(await markFinished(database, id, at(60))).toBe(true)
-    expect(await tap(id, { stepId: steps[0] ?? '' })).toBe(false)
+    expect(await tap(id, { stepId: steps[0] ?? '' })).toBe('closed')
     expect(await listRunEvents(database, id)).toEqual([])
   })
 
@@ -171,6 +171,16 @@ describe('open jobs', () => {
     expect(await replacePlan(database, id, job.jobFile, job.plan)).toBe(false)
     expect((await findJob(database, id))?.plan.headline).toBe('Something else')
   })
+})
+
+it('a request id belongs to its job: sent for another one it is refused, and that job is not begun', async () => {
+  const [one, other] = [await newJob(), await newJob()]
+  const requestId = crypto.randomUUID()
+  expect(await tap(one.id, { stepId: one.steps[0] ?? '' }, requestId)).toBe('stored')
+  expect(await tap(one.id, { stepId: one.steps[0] ?? '' }, requestId)).toBe('stored')
+  expect(await tap(other.id, { stepId: other.steps[0] ?? '' }, requestId)).toBe('ofAnotherJob')
+  expect(await listRunEvents(database, one.id)).toHaveLength(1)
+  expect((await findJob(database, other.id))?.startedAt).toBeNull()
 })
 
 describe('finished jobs', () => {

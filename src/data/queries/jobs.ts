@@ -211,7 +211,7 @@ export async function listFinishedJobs(
 /**
  * Appends an event; the same request id twice counts once, so a tap may be sent again after a dropped connection.
  * @param countSettled how many steps of the job are settled after all its events
- * @returns false when the job is finished or gone: nothing was written
+ * @returns what came of it; where it is not `stored`, nothing was written
  */
 export function appendRunEvent(
   database: Database,
@@ -219,13 +219,18 @@ export function appendRunEvent(
   event: RunEvent,
   requestId: string,
   countSettled: (events: readonly RunEvent[]) => number,
-): Promise<boolean> {
+): Promise<'stored' | 'closed' | 'ofAnotherJob'> {
   return database.transaction(async (transaction) => {
+    const sent = await transaction.query<{ job_id: string }>(
+      'select job_id from run_event where request_id = $1',
+      [requestId],
+    )
+    if (sent[0] && sent[0].job_id !== jobId) return 'ofAnotherJob'
     const open = await transaction.query(
       'update job set started_at = coalesce(started_at, $2) where id = $1 and finished_at is null returning id',
       [jobId, event.at],
     )
-    if (open.length === 0) return false
+    if (open.length === 0) return 'closed'
     await transaction.query(
       `insert into run_event (job_id, sequence, kind, step_id, at, person, answer, request_id)
        select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5, $6::jsonb, $7 from run_event where job_id = $1
@@ -242,7 +247,7 @@ export function appendRunEvent(
     )
     const events = await listRunEvents(transaction, jobId)
     await transaction.query('update job set settled_count = $2 where id = $1', [jobId, countSettled(events)])
-    return true
+    return 'stored'
   })
 }
 

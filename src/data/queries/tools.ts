@@ -30,6 +30,12 @@ export async function listTools(database: Queryable): Promise<Tool[]> {
   return rows.map(toolOfRow)
 }
 
+/** The versions of all tools, by their id. */
+export async function toolVersions(database: Queryable): Promise<Map<string, number>> {
+  const rows = await database.query<{ id: string; version: number }>('select id, version from tool')
+  return new Map(rows.map(({ id, version }) => [id, version]))
+}
+
 /** A tool with the version a form is made from. */
 export async function findTool(
   database: Queryable,

@@ -13,11 +13,13 @@ interface Preview {
   readonly added: readonly string[]
   readonly replaced: readonly string[]
   readonly tools: readonly string[]
+  /** Goes along when it is taken over. */
+  readonly seen: string
 }
 
 interface ImportFormProps {
   readonly look: (text: string) => Promise<{ problems: readonly Problem[]; preview: Preview | null }>
-  readonly take: (text: string) => Promise<{ problems: readonly Problem[] }>
+  readonly take: (text: string, seen: string) => Promise<{ problems: readonly Problem[] }>
 }
 
 /** Takes a table or a cabinet file: first a look at what it would change, then all of it or nothing. */
@@ -103,7 +105,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
             disabled={busy}
             onClick={() =>
               send(
-                () => take(text),
+                () => take(text, preview.seen),
                 () => draft.forget(),
               )
             }

@@ -131,7 +131,7 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
         {field('dwellMax', 'Longest dwell, seconds', ['dwellSeconds.max', 'dwellSeconds'])}
         {field('packMillilitres', 'Pack, ml', ['packMillilitres'])}
         {field('packPrice', `Price of the pack, ${currency}`, ['packPriceMinor'])}
-        {field('stockMillilitres', 'In stock, ml', ['stockMillilitres'])}
+        {isNew && field('stockMillilitres', 'In stock, ml', ['stockMillilitres'])}
         {family.purpose === 'clean' && (
           <Form.Group controlId="wear">
             <Form.Label>What it does to protection</Form.Label>

@@ -4,20 +4,37 @@ import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
 import { findProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { idOfPath } from '@/ui/cabinet/idPath'
+import { listMovements } from '@/data/queries/stock'
+import { idOfPath, pathOfId } from '@/ui/cabinet/idPath'
+import { Movements } from '@/ui/cabinet/Movements'
+import { StockForm } from '@/ui/cabinet/StockForm'
+import { formatMillilitres } from '@/ui/format/format'
 import { ProductForm } from '@/ui/cabinet/ProductForm'
 import { valuesOf } from '@/ui/cabinet/productValues'
-import { archiveProduct, saveProduct } from '../actions'
+import type { SearchParams } from '../../pageAsked'
+import { archiveProduct, keepStock, saveProduct } from '../actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Product' }
 
-export default async function ProductPage({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<SearchParams>
+}
+
+const movementsShown = 8
+/** With all of them asked for; no more than a page can bear. */
+const mostMovements = 500
+
+export default async function ProductPage({ params, searchParams }: Props) {
   const id = idOfPath((await params).id)
   const db = await database()
   const product = await findProduct(db, id)
   if (!product) notFound()
+  const { currency } = await readSettings(db)
+  const shown = (await searchParams).movements === 'all' ? mostMovements : movementsShown
+  const movements = await listMovements(db, id, shown + 1)
   return (
     <>
       <header className="place-head">
@@ -39,12 +56,29 @@ export default async function ProductPage({ params }: { params: Promise<{ id: st
       </header>
       <ProductForm
         key={product.version}
-        initial={valuesOf(product, (await readSettings(db)).currency)}
+        initial={valuesOf(product, currency)}
         isNew={false}
         version={product.version}
-        currency={(await readSettings(db)).currency}
+        currency={currency}
         save={saveProduct.bind(null, product.version)}
       />
+      <section aria-labelledby="stock" className="month-head">
+        <div className="section-head">
+          <h2 id="stock">Stock</h2>
+          <span className="number">{formatMillilitres(product.stockMillilitres)}</span>
+        </div>
+        <StockForm packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
+        <Movements movements={movements.slice(0, shown)} now={new Date()} />
+        {movements.length > shown && (
+          <p className="py-2">
+            {shown === mostMovements ? (
+              `The last ${mostMovements}; a backup has all of them.`
+            ) : (
+              <Link href={`/cabinet/${pathOfId(id)}?movements=all`}>Earlier movements</Link>
+            )}
+          </p>
+        )}
+      </section>
     </>
   )
 }

@@ -1,0 +1,29 @@
+import * as v from 'valibot'
+import { enteredMovements } from '@/core/chemistry/stockMovement'
+import { numberFrom, oneOf, requestId } from './fields'
+
+/** A movement of stock that a person enters: what was bought, what is there by counting, or what a record is off by. */
+export const stockInput = v.pipe(
+  v.strictObject({
+    requestId,
+    kind: oneOf(enteredMovements),
+    /** Bought: how much came. Counted: how much is there. Corrected: how much more, or below zero less. */
+    millilitres: numberFrom(-1_000_000, 1_000_000, 'ml'),
+    note: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(200, 'Keep the note to 200 characters.')), ''),
+  }),
+  v.forward(
+    v.check(
+      ({ kind, millilitres }) => kind === 'corrected' || millilitres >= 0,
+      'Give what came or is there; below zero is for a correction.',
+    ),
+    ['millilitres'],
+  ),
+  v.forward(
+    v.check(
+      ({ kind, millilitres }) => kind === 'counted' || millilitres !== 0,
+      'Give an amount other than 0.',
+    ),
+    ['millilitres'],
+  ),
+)
+export type StockInput = v.InferOutput<typeof stockInput>

@@ -1,0 +1,39 @@
+import { movementNames, type MovementKind } from '@/core/chemistry/stockMovement'
+import { formatDay, formatMillilitres } from '../format/format'
+
+interface ShownMovement {
+  readonly id: string
+  readonly at: Date
+  readonly kind: MovementKind
+  readonly millilitres: number
+  readonly leftMillilitres: number
+  readonly note: string
+}
+
+const signed = (millilitres: number): string =>
+  `${millilitres < 0 ? '−' : '+'}${formatMillilitres(Math.abs(millilitres))}`
+
+/** The last movements of a product's stock, the newest first. */
+export function Movements({
+  movements,
+  now,
+}: {
+  readonly movements: readonly ShownMovement[]
+  readonly now: Date
+}) {
+  return (
+    <ul className="rows">
+      {movements.map(({ id, at, kind, millilitres, leftMillilitres, note }) => (
+        <li key={id} className="row-item stock-row">
+          <span>
+            <span className="number">{formatDay(at, now)}</span> {movementNames[kind]}
+            {note && <span className="soft">, {note}</span>}
+          </span>
+          <span className="number">
+            {signed(millilitres)}, {formatMillilitres(leftMillilitres)} left
+          </span>
+        </li>
+      ))}
+    </ul>
+  )
+}
