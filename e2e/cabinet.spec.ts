@@ -56,7 +56,7 @@ test('two windows on one product: the second is told', async ({ page, context })
   await other.getByRole('button', { name: 'Save it' }).click()
   await expect(other.getByText('changed in another window')).toBeVisible()
   await page.goto('/cabinet')
-  await page.getByRole('link', { name: 'Hub Wax' }).click()
+  await page.goto('/cabinet/hub-wax')
   await expect(page.getByLabel('Pack, ml', { exact: true })).toHaveValue('111')
 })
 

@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import Papa from 'papaparse'
 import * as v from 'valibot'
 import { productFile, productOf } from './cabinet'
-import { readCabinetText, readNumber, writeCabinetCsv } from './cabinetCsv'
+import { readCabinetText, writeCabinetCsv } from './cabinetCsv'
 
 const demo = v
   .parse(v.array(productFile), JSON.parse(readFileSync('src/demo/data/cabinet.json', 'utf8')))
@@ -43,14 +45,75 @@ describe('a cabinet as a table', () => {
     })
   })
 
-  it.each([
-    ['12,9', 12.9],
-    ['1,290.50', 1290.5],
-    ['1.290,50', 1290.5],
-    ['1.234.567', 1234567],
-    ["5'000", 5000],
-    ['7', 7],
-  ])('reads %s as %d', (text, value) => expect(readNumber(text)).toBe(value))
+  it('comes back the very same, whatever its texts begin with, and nothing in it runs in a spreadsheet', () => {
+    const begin = fc.constantFrom('', '=', '-', '+', '@', "'", "'=", "''", "'-1")
+    const text = fc.tuple(begin, fc.stringMatching(/^[a-z ,;"']{1,12}[a-z]$/)).map((parts) => parts.join('').trim())
+    const amount = fc.integer({ min: 1, max: 9_000_000 }).map((thousandths) => thousandths / 1000)
+    const pack = fc.record({
+      millilitres: amount.filter((one) => one >= 1),
+      priceMinor: fc.integer({ min: 1, max: 9_000_000 }),
+    })
+    const product = fc.record({
+      id: text,
+      name: text,
+      note: fc.oneof(fc.constant(''), text),
+      packMillilitres: amount.filter((one) => one >= 1),
+      packPriceMinor: fc.integer({ min: 1, max: 9_000_000 }),
+      stockMillilitres: amount,
+      otherPacks: fc.array(pack, { maxLength: 3 }),
+    })
+    fc.assert(
+      fc.property(fc.array(product, { minLength: 1, maxLength: 4 }), (changes) => {
+        const products = changes.map((change, at) => ({ ...demo[at]!, ...change, id: `${change.id}${at}` }))
+        const table = writeCabinetCsv(products, 'EUR')
+        const cells = Papa.parse<string[]>(table).data.flat()
+        expect(cells.filter((cell) => /^[=+@\t\r]|^-(?!\d)/.test(cell))).toEqual([])
+        const read = readCabinetCsv(table)
+        if (!read.ok) throw new Error(JSON.stringify(read.problems))
+        read.value.map(productOf).forEach((one, at) => {
+          const { id, name, note, packMillilitres, packPriceMinor, stockMillilitres, otherPacks } =
+            products[at]!
+          const trimmed = { id: id.trim(), name: name.trim(), note: note.trim() }
+          expect(one).toMatchObject({
+            ...trimmed,
+            packMillilitres,
+            packPriceMinor,
+            stockMillilitres,
+            otherPacks,
+          })
+        })
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('takes the mark of the decimals from the whole table, and asks where it does not say', () => {
+    const rows = (pack: string, price: string) =>
+      `id;name;family;pack ml;pack price\na;A;degreaser;${pack};${price}`
+    const read = readCabinetCsv(rows('1.290', '12,50'))
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    expect(read.value[0]).toMatchObject({ packMillilitres: 1290, packPriceMinor: 1250 })
+    const other = readCabinetCsv(rows('1.290', '12.50'))
+    if (!other.ok) throw new Error(JSON.stringify(other.problems))
+    expect(other.value[0]).toMatchObject({ packMillilitres: 1.29 })
+    expect(problems(rows('1.290', '12'))).toEqual([
+      'row 2, pack ml: Is this 1290 or 1.29? Write 1290 or 1.29.',
+    ])
+    expect(problems(rows('1,290', '12'))[0]).toContain('Is this 1290 or 1.29?')
+  })
+
+  it.each(['0x10', '1e3', 'Infinity', '12 ml', '--5', '١٢'])('takes %s for no number', (text) =>
+    expect(problems(`id,name,family,pack ml\na,A,degreaser,${text}`)[0]).toMatch(/^row 2, pack ml: /),
+  )
+
+  it('looks at no more of a bad table than a person mends', () => {
+    const rows = Array.from({ length: 4000 }, (_, at) => `p${at},P,magic`)
+    expect(problems(`id,name,family\n${rows.join('\n')}`).length).toBeLessThan(300)
+    const many = Array.from({ length: 90_000 }, (_, at) => `p${at},P,magic`)
+    expect(problems(`id,name,family\n${many.join('\n')}`)).toEqual([
+      ': A cabinet has at most 5000 products; this is something else.',
+    ])
+  })
 
   it.each([
     ['wrong columns', 'name,colour\nA,red', /row 1: The table needs the columns id, family/],

@@ -9,57 +9,56 @@ import { idsOnce, productFile, type ProductFile, type ToolFile } from './cabinet
 import { cabinetFile } from './formats'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
+import { decimalMarkOf, readTableNumber, writeTableNumber, type DecimalMark } from './tableNumber'
+import { readTableText, writeTableText } from './tableText'
 
 /** Larger than any honest cabinet. */
 export const longestCabinetBytes = 2_000_000
 
+/** More no shop has, archived ones counted. */
+const mostRows = 5000
+/** Nobody mends more at once; then the rest is not looked at. */
+const mostProblems = 200
+
 const ratingColumns = soils.map((soil) => `rating ${soil}`)
 const columns = [
   'id', 'name', 'family', 'strength', 'shortest dwell s', 'longest dwell s', 'delivery', 'pack ml', 'pack price',
-  'stock ml', 'wear', 'note', 'contains fluoride', 'fluoride checked', 'archived', ...ratingColumns,
+  'stock ml', 'other packs', 'wear', 'note', 'contains fluoride', 'fluoride checked', 'archived', ...ratingColumns,
 ] as const // prettier-ignore
 const needed = ['id', 'name', 'family'] as const
 
 /** The cabinet as a table: prices in whole units of the currency, strengths as people write them. */
 export function writeCabinetCsv(products: readonly Product[], currency: string): string {
   const rows = products.map((product) => [
-    product.id,
-    product.name,
+    writeTableText(product.id),
+    writeTableText(product.name),
     product.family,
     writeDilution(product.strength, 'percent'),
     product.dwellSeconds.min,
     product.dwellSeconds.max,
     product.delivery,
-    product.packMillilitres,
-    product.packPriceMinor / minorPerUnit(currency),
-    product.stockMillilitres,
+    writeTableNumber(product.packMillilitres),
+    writeTableNumber(product.packPriceMinor / minorPerUnit(currency)),
+    writeTableNumber(product.stockMillilitres),
+    product.otherPacks
+      .map(
+        ({ millilitres, priceMinor }) =>
+          `${writeTableNumber(millilitres)} ml ${writeTableNumber(priceMinor / minorPerUnit(currency))}`,
+      )
+      .join('; '),
     product.wear ?? '',
-    product.note ?? '',
+    writeTableText(product.note ?? ''),
     product.containsFluoride ? 'yes' : '',
     product.fluorideChecked ? 'yes' : '',
     product.archived ? 'yes' : '',
     ...soils.map((soil) => product.ratings[soil] ?? ''),
   ])
-  // A text that starts like a formula is one to a spreadsheet; the quote keeps it a text.
-  return Papa.unparse({ fields: [...columns], data: rows }, { escapeFormulae: true })
+  return Papa.unparse({ fields: [...columns], data: rows })
 }
 
 /** Columns are found whatever their capitals. */
 const canonical = (name: string): string =>
   columns.find((column) => column.toLowerCase() === name.trim().toLowerCase()) ?? name.trim()
-
-/** A number as either half of the world writes it: 1,290.50, 1.290,50, 12,9. */
-export function readNumber(text: string): number {
-  const plain = text.replace(/[\s\u00a0']/g, '')
-  const last = Math.max(plain.lastIndexOf(','), plain.lastIndexOf('.'))
-  if (last < 0) return Number(plain)
-  const both = plain.includes(',') && plain.includes('.')
-  const repeated = (plain.match(/[.,]/g) ?? []).length > 1
-  if (both || !repeated) {
-    return Number(`${plain.slice(0, last).replace(/[.,]/g, '')}.${plain.slice(last + 1)}`)
-  }
-  return Number(plain.replace(/[.,]/g, ''))
-}
 
 const yes = (text: string): boolean => /^(yes|true|1|x|ja)$/i.test(text)
 
@@ -80,40 +79,88 @@ const saidByRow = (row: Record<string, string>): string[] =>
     .filter((column) => saidByEmptyCell.includes(column) || (row[column] ?? '').trim() !== '')
     .map((column) => fieldOfColumn[column] ?? column.replace('rating ', 'ratings.'))
 
-function productOfRow(row: Record<string, string>, currency: string): unknown {
-  const text = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
-  const number = (column: (typeof columns)[number]) => {
-    const found = text(column)
-    if (found === '') return undefined
-    const value = readNumber(found)
-    return Number.isFinite(value) ? value : found
-  }
-  const optional = (column: (typeof columns)[number]) => text(column) || undefined
-  const price = number('pack price')
+/** A cell with a number: the number, or where it is none the text, which the contract refuses by its field. */
+const numberIn = (text: string, decimal: DecimalMark | null): number | string => {
+  const read = readTableNumber(text, decimal)
+  return read.kind === 'number' ? read.value : text
+}
+
+const minorIn = (text: string, currency: string, decimal: DecimalMark | null): number | string => {
+  const price = numberIn(text, decimal)
+  return typeof price === 'number' ? Math.round(price * minorPerUnit(currency)) : price
+}
+
+/** Other packs as a cell has them: `5000 ml 40; 10000 ml 75.50`. */
+const packsIn = (text: string, currency: string, decimal: DecimalMark | null): unknown =>
+  text
+    .split(';')
+    .filter((pack) => pack.trim() !== '')
+    .map((pack) => {
+      const [, millilitres = '', price = ''] = /^\s*(\S.*?)\s*ml\s+(\S.*?)\s*$/i.exec(pack) ?? []
+      return {
+        millilitres: numberIn(millilitres, decimal),
+        priceMinor: minorIn(price, currency, decimal),
+      }
+    })
+
+function productOfRow(row: Record<string, string>, currency: string, decimal: DecimalMark | null): unknown {
+  const cell = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
+  const text = (column: (typeof columns)[number]) => readTableText(cell(column))
+  const number = (column: (typeof columns)[number]) =>
+    cell(column) === '' ? undefined : numberIn(cell(column), decimal)
+  const optional = (column: (typeof columns)[number]) => cell(column) || undefined
   const [min, max] = [number('shortest dwell s'), number('longest dwell s')]
   const ratings = Object.fromEntries(
     soils.flatMap((soil) => {
-      const found = (row[`rating ${soil}`] ?? '').trim()
-      return found === '' ? [] : [[soil, Number.isFinite(readNumber(found)) ? readNumber(found) : found]]
+      const found = cell(`rating ${soil}`)
+      return found === '' ? [] : [[soil, numberIn(found, decimal)]]
     }),
   )
+  const price = cell('pack price')
+  const packs = cell('other packs')
   return {
     id: text('id'),
-    name: text('name').replace(/^'(?=[=+\-@])/, ''),
+    name: text('name'),
     family: text('family'),
     strength: optional('strength'),
     ...(min !== undefined || max !== undefined ? { dwellSeconds: { min: min ?? 0, max: max ?? min } } : {}),
     delivery: optional('delivery'),
     packMillilitres: number('pack ml'),
-    packPriceMinor: typeof price === 'number' ? Math.round(price * minorPerUnit(currency)) : price,
+    packPriceMinor: price === '' ? undefined : minorIn(price, currency, decimal),
     stockMillilitres: number('stock ml'),
+    ...(packs === '' ? {} : { otherPacks: packsIn(packs, currency, decimal) }),
     wear: optional('wear'),
-    note: text('note').replace(/^'(?=[=+\-@])/, ''),
+    note: text('note'),
     containsFluoride: yes(text('contains fluoride')),
     fluorideChecked: yes(text('fluoride checked')),
     archived: yes(text('archived')),
     ratings,
   }
+}
+
+/** Columns whose cells are one number. */
+const numberColumns = [
+  'shortest dwell s', 'longest dwell s', 'pack ml', 'pack price', 'stock ml', ...ratingColumns,
+] as const // prettier-ignore
+
+const numberCells = (rows: readonly Record<string, string>[]): string[] =>
+  rows.flatMap((row) => numberColumns.map((column) => row[column] ?? ''))
+
+/** Numbers of a row that could be two: a person has to say which. */
+function unclearIn(row: Record<string, string>, line: number, decimal: DecimalMark | null): Problem[] {
+  return numberColumns.flatMap((column): Problem[] => {
+    const found = row[column] ?? ''
+    const read = readTableNumber(found, decimal)
+    return read.kind === 'unclear'
+      ? [
+          {
+            path: `row ${line}, ${column}`,
+            found: showFound(found),
+            mend: `Is this ${read.readings[0]} or ${read.readings[1]}? Write ${read.readings[0]} or ${writeTableNumber(read.readings[1])}.`,
+          },
+        ]
+      : []
+  })
 }
 
 const fieldOfColumn: Partial<Record<string, string>> = {
@@ -122,6 +169,7 @@ const fieldOfColumn: Partial<Record<string, string>> = {
   'pack ml': 'packMillilitres',
   'pack price': 'packPriceMinor',
   'stock ml': 'stockMillilitres',
+  'other packs': 'otherPacks',
   'contains fluoride': 'containsFluoride',
   'fluoride checked': 'fluorideChecked',
 }
@@ -130,7 +178,7 @@ const fieldOfColumn: Partial<Record<string, string>> = {
 const columnOf = (path: string): string =>
   path === 'dwellSeconds.min'
     ? 'shortest dwell s'
-    : (columns.findLast((column) => fieldOfColumn[column] === path.replace('.max', '')) ??
+    : (columns.findLast((column) => fieldOfColumn[column] === path.replace(/\..*/, '')) ??
       path.replace('ratings.', 'rating '))
 
 /** A product of a file, and the fields that the file speaks of; of a known product the others stay. */
@@ -169,29 +217,38 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
   }
   if (table.data.length === 0)
     return fail({ path: '', found: 'no rows', mend: 'The table has a head but no products.' })
+  if (table.data.length > mostRows)
+    return fail({
+      path: '',
+      found: `${table.data.length} rows`,
+      mend: `A cabinet has at most ${mostRows} products; this is something else.`,
+    })
+  const decimal = decimalMarkOf(numberCells(table.data))
   const problems: Problem[] = []
   const products: ReadProduct[] = []
   const ids = new Map<string, number>()
-  table.data.forEach((row, index) => {
+  for (const [index, row] of table.data.entries()) {
+    if (problems.length >= mostProblems) break
     const line = index + 2
-    const read = parse(productFile, productOfRow(row, currency))
-    if (read.ok) {
+    const unclear = unclearIn(row, line, decimal)
+    const read = parse(productFile, productOfRow(row, currency, decimal))
+    if (unclear.length > 0) problems.push(...unclear)
+    else if (!read.ok)
+      problems.push(
+        ...read.problems.map((problem) => ({ ...problem, path: `row ${line}, ${columnOf(problem.path)}` })),
+      )
+    else {
       const before = ids.get(read.value.id)
-      if (before !== undefined) {
+      if (before !== undefined)
         problems.push({
           path: `row ${line}, id`,
           found: showFound(read.value.id),
           mend: `The same id stands in row ${before}; give each product its own.`,
         })
-      }
       ids.set(read.value.id, line)
       products.push({ product: read.value, said: new Set(saidByRow(row)) })
-      return
     }
-    problems.push(
-      ...read.problems.map((problem) => ({ ...problem, path: `row ${line}, ${columnOf(problem.path)}` })),
-    )
-  })
+  }
   return problems.length > 0 ? failWith(problems) : succeed(products)
 }
 

@@ -48,7 +48,8 @@ function dueSets(shop: ShopForecast, now: Date, isAsked: (facts: NamedSetFacts) 
         forecast,
         vehicleId: facts.vehicleId,
         vehicleKind: facts.vehicleKind,
-        isMounted: isMounted(facts, isWinter, now),
+        // What was changed within the minute is changed.
+        isMounted: isMounted(facts, isWinter, new Date(now.getTime() + millisecondsPerMinute)),
         cureUntil: curesByLayer(facts.id, cures),
         lastVisits: visits?.byService ?? new Map(),
         firstVisitAt: visits?.firstAt ?? null,

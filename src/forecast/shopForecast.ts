@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import type { DueFacts, NamedSetFacts } from '@/core/due/knownSet'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { calibrate, type Calibration } from '@/core/protection/calibrate'
@@ -44,19 +45,26 @@ export interface ShopForecast extends ShopFacts {
 
 export const noFacts: ShopFacts = { facts: new Map(), dueFacts: new Map() }
 
-/** The facts with a change taken in. */
+/** What was told, or what is known where that says the same: then nothing is worked out anew. */
+const sameOr = <T>(known: T | undefined, told: T): T =>
+  known !== undefined && isDeepStrictEqual(known, told) ? known : told
+
+/** The facts with a change taken in; the very same ones where it changes nothing of them. */
 export function withChange(
   known: ShopFacts,
   { changed, facts: told, dueFacts: toldDue }: FactsChange,
 ): ShopFacts {
   const [facts, dueFacts] = [new Map(known.facts), new Map(known.dueFacts)]
+  const toldIds = new Set(told.map(({ id }) => id))
   for (const id of changed) {
-    facts.delete(id)
-    dueFacts.delete(id)
+    if (!toldIds.has(id)) facts.delete(id)
+    if (!toldDue.has(id)) dueFacts.delete(id)
   }
-  for (const one of told) facts.set(one.id, one)
-  for (const [id, one] of toldDue) dueFacts.set(id, one)
-  return { facts, dueFacts }
+  for (const one of told) facts.set(one.id, sameOr(facts.get(one.id), one))
+  for (const [id, one] of toldDue) dueFacts.set(id, sameOr(dueFacts.get(id), one))
+  const isSame = (before: ReadonlyMap<string, unknown>, after: ReadonlyMap<string, unknown>): boolean =>
+    before.size === after.size && [...after].every(([id, one]) => before.get(id) === one)
+  return isSame(known.facts, facts) && isSame(known.dueFacts, dueFacts) ? known : { facts, dueFacts }
 }
 
 function productsOf(facts: Iterable<NamedSetFacts>): WornProduct[] {

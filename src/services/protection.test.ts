@@ -189,6 +189,15 @@ describe('changes of wheels', () => {
     expect((await listDue(database, now)).some(({ kind }) => kind === 'torqueCheck')).toBe(false)
   })
 
+  it('count from the very second, though due things are worked out to the minute', async () => {
+    const at = new Date('2026-06-10T09:00:42Z')
+    await must(changeWheels(database, await vehicle(), change(otherSetId, { at: at.toISOString() }), at))
+    const due = await listDue(database, at)
+    expect(due.filter(({ kind }) => kind === 'torqueCheck').map(({ wheelSetId }) => wheelSetId)).toEqual([
+      otherSetId,
+    ])
+  })
+
   it('refuse what cannot be, and write nothing of it', async () => {
     const id = await vehicle()
     await must(changeWheels(database, id, change(setId, { kilometres: 50_000 }), now))
