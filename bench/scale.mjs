@@ -12,14 +12,16 @@ import { median } from './measure.mjs'
 const sets = 2000
 const rounds = 15
 const readers = 20
-/** Somebody who reads opens another page after so long, ms. */
-const readingMilliseconds = 3000
-const writingMilliseconds = 1000
+/** Somebody who reads opens another page after so long, and who writes sends the next, ms; more or less. */
+const readingMilliseconds = 5000
+const writingMilliseconds = 2000
 const minuteMilliseconds = 60_000
 const json = { 'content-type': 'application/json' }
 
 const percentile = (times, share) => [...times].sort((a, b) => a - b)[Math.floor(times.length * share)]
 const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds))
+/** People do not move in step: from half to half as much again, the same in every run. */
+const moreOrLess = (milliseconds, who, turn) => milliseconds * (0.5 + ((who * 0.618 + turn * 0.755) % 1))
 
 async function timed(work) {
   const before = performance.now()
@@ -141,19 +143,21 @@ async function minuteOfWork(address, job, setIds, set, product) {
     await pause((readingMilliseconds * reader) / readers)
     for (let at = reader; performance.now() < until; at += 1) {
       const path = paths[at % paths.length]
-      read.push((await timed(() => fetch(address + path))).milliseconds)
-      await pause(readingMilliseconds)
+      read.push({ path, milliseconds: (await timed(() => fetch(address + path))).milliseconds })
+      await pause(moreOrLess(readingMilliseconds, reader, at))
     }
   })
-  const writing = Object.entries(writers(address, job, setIds, product)).map(async ([name, write]) => {
-    written[name] = []
-    while (performance.now() < until) {
-      const { milliseconds, text } = await write()
-      if (text.includes('Nothing was overwritten')) throw new Error(`${name}: a save was refused`)
-      written[name].push(milliseconds)
-      await pause(writingMilliseconds)
-    }
-  })
+  const writing = Object.entries(writers(address, job, setIds, product)).map(
+    async ([name, write], writer) => {
+      written[name] = []
+      for (let turn = 0; performance.now() < until; turn += 1) {
+        const { milliseconds, text } = await write()
+        if (text.includes('Nothing was overwritten')) throw new Error(`${name}: a save was refused`)
+        written[name].push(milliseconds)
+        await pause(moreOrLess(writingMilliseconds, writer, turn))
+      }
+    },
+  )
   await Promise.all([...reading, ...writing])
   return { read, written }
 }
@@ -198,8 +202,10 @@ export async function benchScale() {
       added.sets[1000],
       added.product,
     )
+    const reads = read.map(({ milliseconds }) => milliseconds)
+    const slowest = read.reduce((one, other) => (other.milliseconds > one.milliseconds ? other : one))
     say(
-      `${read.length} pages read, median ${median(read).toFixed(0)} ms, 95 of 100 within ${percentile(read, 0.95).toFixed(0)} ms`,
+      `${read.length} pages read, median ${median(reads).toFixed(0)} ms, 95 of 100 within ${percentile(reads, 0.95).toFixed(0)} ms; the slowest ${slowest.path}, ${slowest.milliseconds.toFixed(0)} ms`,
     )
     for (const [name, times] of Object.entries(written))
       say(

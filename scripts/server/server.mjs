@@ -172,6 +172,7 @@ const network = new Network((request, response) => app.getRequestHandler()(reque
 globalThis.evenSpokeNetwork = network
 /** Takes no more requests and waits for those that run; called before the data is closed. */
 globalThis.evenSpokeQuiet = async () => {
+  globalThis.evenSpokeEndStreams?.()
   const gone = [desk.server && closed(desk.server), network.close()]
   const deadline = Date.now() + longestQuietMilliseconds
   while (running.size > 0 && Date.now() < deadline) await new Promise((resolve) => setTimeout(resolve, 20))

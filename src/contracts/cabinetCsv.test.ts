@@ -47,7 +47,9 @@ describe('a cabinet as a table', () => {
 
   it('comes back the very same, whatever its texts begin with, and nothing in it runs in a spreadsheet', () => {
     const begin = fc.constantFrom('', '=', '-', '+', '@', "'", "'=", "''", "'-1")
-    const text = fc.tuple(begin, fc.stringMatching(/^[a-z ,;"']{1,12}[a-z]$/)).map((parts) => parts.join('').trim())
+    const text = fc
+      .tuple(begin, fc.stringMatching(/^[a-z ,;"']{1,12}[a-z]$/))
+      .map((parts) => parts.join('').trim())
     const amount = fc.integer({ min: 1, max: 9_000_000 }).map((thousandths) => thousandths / 1000)
     const pack = fc.record({
       millilitres: amount.filter((one) => one >= 1),

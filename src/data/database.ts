@@ -14,7 +14,12 @@ export interface DatabaseTransaction extends Queryable {
   script(text: string): Promise<void>
 }
 
+/** Where the database says what has changed. */
+export const changesChannel = 'even_spoke'
+
 export interface Database extends Queryable {
+  /** Calls with everything that is said of changes from now on, by whatever process, until the database is closed; `all` where something may have been missed. */
+  listen(hear: (said: string) => void): Promise<void>
   /** Commits when `fn` resolves, rolls everything back when it throws. */
   transaction<T>(fn: (transaction: DatabaseTransaction) => Promise<T>): Promise<T>
   close(): Promise<void>
@@ -45,6 +50,9 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
   return {
     query: (text, parameters) => named(() => over(engine).query(text, parameters)),
     transaction: (fn) => named(() => engine.transaction((transaction) => fn(over(transaction)))),
+    listen: async (hear) => {
+      await engine.listen(changesChannel, hear)
+    },
     close: () => engine.close(),
   }
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import type { Database, DatabaseTransaction, Parameter } from './database'
+import { changesChannel } from './database'
 import { DataFailure } from './dataFailure'
 import { migrate, readMigrations, type Migration } from './migrate'
 
@@ -101,8 +102,52 @@ async function inTransaction<T>(
   }
 }
 
+/** A connection for what is said of changes is looked after so often while it is lost, ms. */
+const listenAgainMilliseconds = 1000
+
+/** Hears what is said of changes over a connection of its own, and takes another where that is lost. */
+class Listener {
+  private client: pg.Client | null = null
+  private isOver = false
+  private waiting: NodeJS.Timeout | null = null
+
+  constructor(
+    private readonly url: string,
+    private readonly hear: (said: string) => void,
+  ) {}
+
+  async begin(): Promise<void> {
+    const client = new pg.Client({ connectionString: this.url, connectionTimeoutMillis: connectMilliseconds })
+    client.on('notification', ({ payload }) => this.hear(payload ?? ''))
+    client.on('error', () => undefined)
+    client.on('end', () => this.beginAgain())
+    await client.connect()
+    await client.query(`listen ${changesChannel}`)
+    this.client = client
+  }
+
+  private beginAgain(): void {
+    if (this.isOver || this.waiting) return
+    this.waiting = setTimeout(() => {
+      this.waiting = null
+      this.begin().then(
+        () => this.hear('all'),
+        () => this.beginAgain(),
+      )
+    }, listenAgainMilliseconds)
+    this.waiting.unref()
+  }
+
+  async end(): Promise<void> {
+    this.isOver = true
+    if (this.waiting) clearTimeout(this.waiting)
+    await this.client?.end().catch(() => undefined)
+  }
+}
+
 /** The same small interface over a PostgreSQL server. Transactions are serializable, as on an engine with one connection. */
 function overPool(pool: pg.Pool, url: string): Database {
+  const listeners: Listener[] = []
   const named = async <T>(work: () => Promise<T>): Promise<T> => {
     try {
       return await work()
@@ -132,7 +177,18 @@ function overPool(pool: pg.Pool, url: string): Database {
           }
         }),
       ),
-    close: () => pool.end(),
+    listen: async (hear) => {
+      const listener = new Listener(url, hear)
+      await named(() => listener.begin()).catch(async (error: unknown) => {
+        await listener.end()
+        throw error
+      })
+      listeners.push(listener)
+    },
+    close: async () => {
+      await Promise.all(listeners.map((listener) => listener.end()))
+      await pool.end()
+    },
   }
 }
 
@@ -142,7 +198,12 @@ async function migrateInTurn(pool: pg.Pool, migrations: readonly Migration[]): P
   try {
     await client.query('select pg_advisory_lock($1)', [migrationLock])
     await migrate(
-      { ...over(client), transaction: (fn) => inTransaction(client, fn), close: () => Promise.resolve() },
+      {
+        ...over(client),
+        transaction: (fn) => inTransaction(client, fn),
+        listen: () => Promise.resolve(),
+        close: () => Promise.resolve(),
+      },
       migrations,
     )
   } finally {

@@ -14,7 +14,8 @@ const bayPlaces: readonly RegExp[] = [
   /^\/rules$/,
   /^\/more$/,
   /^\/api\/(clock|health|ready)$/,
-  /^\/api\/jobs\/[^/]+\/(events|live)$/,
+  /^\/api\/jobs\/[^/]+\/events$/,
+  /^\/api\/live$/,
 ]
 
 /** Pages of the bay that also write. */

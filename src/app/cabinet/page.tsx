@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
+import { LiveRefresh } from '@/ui/live/LiveRefresh'
 import { pathOfId } from '@/ui/cabinet/idPath'
 import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
@@ -56,6 +57,7 @@ export default async function CabinetPage({
     : []
   return (
     <>
+      <LiveRefresh topics={['stock']} />
       <header className="place-head">
         <div>
           <h1>Cabinet</h1>

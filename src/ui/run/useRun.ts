@@ -7,6 +7,7 @@ import { replay, type RunState } from '@/core/run/runState'
 import { unseen } from '@/core/run/standingEvents'
 import { planAsSeen } from '@/core/seen/planAsSeen'
 import { foamAnswer } from '@/core/seen/roundPlace'
+import { useLive } from '../live/useLive'
 import { newId } from '../newId'
 import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
 import { keepStored, lastStored } from './lastStored'
@@ -16,8 +17,6 @@ import { TapQueue, type QueueSnapshot } from './tapQueue'
 /** Taps of one tab in one moment keep their order by it. */
 let numbered = 0
 const retryMilliseconds = 2000
-/** Two at work on two phones see each other's taps this often, ms. */
-const catchUpMilliseconds = 4000
 
 export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   readonly state: RunState
@@ -87,18 +86,9 @@ export function useRun(
       queue.stop()
     }
   }, [queue])
-  const isShared = person !== undefined
-  useEffect(() => {
-    const look = () => {
-      if (document.visibilityState === 'visible') void queue.catchUp()
-    }
-    document.addEventListener('visibilitychange', look)
-    const timer = isShared ? setInterval(look, catchUpMilliseconds) : undefined
-    return () => {
-      document.removeEventListener('visibilitychange', look)
-      clearInterval(timer)
-    }
-  }, [queue, isShared])
+  useLive(jobId, ({ topic }) => {
+    if (topic === 'job' || topic === 'all') void queue.catchUp()
+  })
   const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
   const seen = useMemo(() => (job ? planAsSeen(job, plan) : unseen(plan)), [job, plan])
   const state = useMemo(() => replay(seen, events, person), [seen, events, person])
