@@ -121,7 +121,12 @@ function ask(address, { method, path: where, headers, body: sent }) {
       },
       (answer) => {
         const chunks = []
-        answer.on('data', (chunk) => chunks.push(chunk))
+        answer.on('data', (chunk) => {
+          chunks.push(chunk)
+          // A stream goes on for ever.
+          if (answer.headers['content-type']?.startsWith('text/event-stream'))
+            sending.destroy(Object.assign(new Error('heard enough'), { code: 'ECONNRESET' }))
+        })
         answer.on('end', () =>
           resolve({
             status: answer.statusCode,

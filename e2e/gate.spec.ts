@@ -1,7 +1,7 @@
 import { createServer } from 'node:http'
 import { request as ask } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { cpSync, rmSync } from 'node:fs'
+import { cpSync, readFileSync, rmSync } from 'node:fs'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { expect, newFolder, startServer, test, type AppServer } from './server'
 
@@ -91,6 +91,41 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
   await expect(again.getByRole('button', { name: 'Put Bay phone out' })).toHaveCount(0)
   await expect.poll(async () => (await bay.request.get('/api/clock')).status(), { timeout: 1000 }).toBe(401)
   expect((await owner.request.get('/api/clock')).status()).toBe(200)
+  await end()
+})
+
+test('a device of the bay calls no action that is not the bay’s, whatever page it sends it to', async ({
+  browser,
+}) => {
+  test.setTimeout(120_000)
+  const { server, end } = await openServer()
+  const desk = await browser.newPage({ baseURL: server.address })
+  const bay = await paired(browser, server, desk, 'Bay')
+  const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName: string }>
+  }
+  const wheels = await (await bay.request.get('/wheels')).text()
+  const set = /\/wheels\/([0-9a-f-]{36})/.exec(wheels)![1]!
+  const job = /\/jobs\/([0-9a-f-]{36})/.exec(await (await bay.request.get('/')).text())![1]!
+  const ofTheBay = [
+    'planVisit', 'keepChange', 'keepHour', 'endJob', 'discardPlan', 'askWeather', 'askThermometer', 'keepLook', 'takeLookBack',
+  ] // prettier-ignore
+  const answered = new Set<string>()
+  for (const [id, { exportedName }] of Object.entries(manifest.node))
+    for (const page of [`/jobs/${job}/run`, `/jobs/${job}`, `/wheels/${set}/intake`, `/wheels/${set}/look`]) {
+      const answer = await bay.request.post(page, {
+        headers: {
+          'next-action': id,
+          'content-type': 'text/plain;charset=UTF-8',
+          origin: server.networkAddress,
+        },
+        data: '[]',
+      })
+      if (!ofTheBay.includes(exportedName))
+        expect([403, 404], `${exportedName} at ${page}`).toContain(answer.status())
+      else if (answer.status() === 200) answered.add(exportedName)
+    }
+  expect([...answered].sort()).toEqual([...ofTheBay].sort())
   await end()
 })
 

@@ -4,6 +4,7 @@ import { database } from '@/data/connection'
 import { askerHeaders, deskCookie, deviceCookie, type Asker } from '@/gate/asker'
 import { isOwnName, namesIn } from '@/gate/ownNames'
 import { actionRefusal } from '@/gate/actionBody'
+import { isBayAction } from '@/gate/bayActions'
 import { isOpenToAll, isOpenToWrite, mayOpen, mayWrite, type DeviceRole } from '@/gate/roles'
 import { contentSecurityPolicy, everyAnswer, isKeptFile } from '@/gate/securityHeaders'
 import { otherName, siteRefusal, type Refused } from '@/gate/siteCheck'
@@ -38,7 +39,9 @@ async function answerTo(request: NextRequest, nonce: string): Promise<Response> 
   const isOpen = isWrite(method) ? isOpenToWrite(path) : isOpenToAll(path)
   if (!asker && !isOpen && !(isDesk && isUnlocking(path)))
     return sentTo(request, path, isDesk ? '/unlock' : '/pair')
-  if (asker && !isOpenToAll(path) && !mayDo(asker.role, method, path))
+  const action = headers.get('next-action')
+  const mayAct = action === null || asker?.role === 'owner' || isBayAction(action)
+  if (asker && (!mayAct || (!isOpenToAll(path) && !mayDo(asker.role, method, path))))
     return refusal({
       status: 403,
       found: path.slice(0, 60),

@@ -6,6 +6,7 @@ import { bin, must, node, root, say } from './run.mjs'
 const sources = ['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
 const stampFile = join(root, '.next', 'even-spoke-sources')
 export const poolFile = join(root, '.next', 'even-spoke-pool.mjs')
+export const backupThreadFile = join(root, '.next', 'even-spoke-backup.mjs')
 const offlineFile = join(root, 'public', 'sw.js')
 
 function* filesBelow(path) {
@@ -50,13 +51,13 @@ async function buildOffline() {
   })
 }
 
-/** The threads of the pool run the same core files, in one file of their own. */
-async function buildPool() {
+/** Threads run the same files as everything else, each kind in one file of its own. */
+async function buildThread(entry, outfile) {
   const { build } = await import('esbuild')
   await build({
     absWorkingDir: root,
-    entryPoints: ['src/pool/pool.worker.ts'],
-    outfile: poolFile,
+    entryPoints: [entry],
+    outfile,
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -76,6 +77,7 @@ export async function ensureBuilt() {
   say('Building (half a minute) …')
   await buildOffline()
   await must('The build', node([bin.next, 'build']))
-  await buildPool()
+  await buildThread('src/pool/pool.worker.ts', poolFile)
+  await buildThread('src/keep/backup.worker.ts', backupThreadFile)
   writeFileSync(stampFile, wanted)
 }

@@ -4,7 +4,7 @@ import { createServer } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
 import { join } from 'node:path'
 import next from 'next'
-import { poolFile } from '../lib/build.mjs'
+import { backupThreadFile, poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
@@ -163,6 +163,7 @@ class Network {
 }
 
 process.env.EVEN_SPOKE_POOL = poolFile
+process.env.EVEN_SPOKE_BACKUP_THREAD = backupThreadFile
 // There the framework asks itself; over TLS it would not know the shop's own certificate.
 process.env.__NEXT_PRIVATE_ORIGIN = `http://${loopback}:${port}`
 const app = next({ dev: false, dir: root, hostname: loopback, port, quiet: true })

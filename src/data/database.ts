@@ -17,11 +17,19 @@ export interface DatabaseTransaction extends Queryable {
 /** Where the database says what has changed. */
 export const changesChannel = 'even_spoke'
 
+/** All the data as of one instant, in a folder that another thread can read. */
+export interface Snapshot {
+  readonly folder: string
+  drop(): Promise<void>
+}
+
 export interface Database extends Queryable {
   /** Calls with everything that is said of changes from now on, by whatever process, until the database is closed; `all` where something may have been missed. */
   listen(hear: (said: string) => void): Promise<void>
   /** Commits when `fn` resolves, rolls everything back when it throws. */
   transaction<T>(fn: (transaction: DatabaseTransaction) => Promise<T>): Promise<T>
+  /** Makes a snapshot while work goes on; absent where many can read at once anyhow. */
+  snapshot?(): Promise<Snapshot>
   close(): Promise<void>
 }
 

@@ -8,7 +8,15 @@ import { startEngine, type Engine } from './engine'
 import { buildBeside, databaseFolderOf, stateOf } from './folder/databaseFolder'
 import { damageText, describeCopy } from './folder/damageText'
 import { lockFolder, type FolderLock } from './folder/folderLock'
-import { copyClosed, copyWhileRunning, listCopies, restoreCopy, type GoodCopy } from './folder/goodCopies'
+import {
+  copyClosed,
+  copyWhileRunning,
+  listCopies,
+  restoreCopy,
+  type GoodCopy,
+  dropOldSnapshots,
+  takeSnapshot,
+} from './folder/goodCopies'
 import { startKeeper } from './folder/keeper'
 import { readPlace, readWatermark, wasShutDown } from './folder/watermark'
 import { migrate, readMigrations, type Migration } from './migrate'
@@ -169,6 +177,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
   let engine: Engine | null = null
   try {
     await requireRoom(folder)
+    dropOldSnapshots(folder)
     engine = await openWhole(folder, lock, options)
     lock.needs(place)
     engine.files.commits.onFailure = (error) =>
@@ -206,7 +215,8 @@ function keptDatabase(
   const bytesAtStart = engine.files.logBytes
   return {
     ...database,
-    copy: () => copyWhileRunning(folder, engine, countRows, new Date()),
+    copy: () => keeper.inTurn(() => copyWhileRunning(folder, engine, countRows, new Date())),
+    snapshot: () => keeper.inTurn(() => takeSnapshot(folder, engine)),
     close: async () => {
       await keeper.stop()
       const changed = engine.files.logBytes > bytesAtStart || listCopies(folder).length === 0

@@ -2,7 +2,7 @@ import { planInOrder, takeOrder } from '@/core/order/orderPlan'
 import { succeed, type Result } from '@/core/result'
 import { jobOf, readJobText, type JobFile } from '@/contracts/jobFile'
 import type { PlanChange } from '@/contracts/planChange'
-import { readBackup, zipBackup, type BackupParts, type ReadBackup } from './zip'
+import { readBackup, type ReadBackup } from './zip'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 
 /** What is worked out away from the thread that answers requests. Plain values in and out. */
@@ -11,8 +11,6 @@ export interface Tasks {
   planText(text: string): Result<PlanFile>
   /** A job that was read before; null where it cannot take the order that was found for it. */
   planFile(job: { readonly file: JobFile; readonly order?: PlanChange['order'] }): Result<PlanFile | null>
-  /** A backup, packed. */
-  zipBackup(parts: BackupParts): Uint8Array
   /** A backup, unpacked and held against its manifest. */
   readBackup(zip: Uint8Array): Result<ReadBackup>
 }
@@ -22,7 +20,6 @@ const written = (plan: Parameters<typeof writePlan>[0]): PlanFile =>
   JSON.parse(JSON.stringify(writePlan(plan))) as PlanFile
 
 export const tasks: Tasks = {
-  zipBackup,
   readBackup,
   planText: (text) => {
     const read = readJobText(text)

@@ -1,7 +1,9 @@
 import { constants, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { copyFile, mkdir, readdir } from 'node:fs/promises'
+import { randomUUID } from 'node:crypto'
+import { copyFile, mkdir, readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import * as v from 'valibot'
+import type { Snapshot } from '../database'
 import type { Engine } from '../engine'
 import { buildBeside, databaseFolderOf, setAside } from './databaseFolder'
 import { renameDurably, syncTree } from './durableFiles'
@@ -109,42 +111,61 @@ async function makeCopy(
 }
 
 /**
- * Copies the database while it is worked on, by the engine's own way to back up: everything changed meanwhile is in the
- * log that goes along, and is put right when the copy is opened.
+ * Writes the database into a folder while it is worked on, by the engine's own way to back up: everything changed meanwhile is in the
+ * log that goes along, and is put right when the copy is opened. One at a time.
  */
-export function copyWhileRunning(
+async function copyInto(
+  to: string,
   folder: string,
   { postgres, files }: Engine,
   countRows: () => Promise<About['rows']>,
-  now: Date,
-): Promise<GoodCopy> {
+): Promise<About['rows']> {
   const from = databaseFolderOf(folder)
-  return makeCopy(folder, now, async (to) => {
-    const begun = await postgres.query<{ log: string }>(
-      "select pg_walfile_name(pg_backup_start('a good copy', true)) as log",
+  const begun = await postgres.query<{ log: string }>(
+    "select pg_walfile_name(pg_backup_start('a good copy', true)) as log",
+  )
+  const stop = () =>
+    postgres.query<{ label: string; log: string }>(
+      'select labelfile as label, pg_walfile_name(lsn) as log from pg_backup_stop(false)',
     )
-    const stop = () =>
-      postgres.query<{ label: string; log: string }>(
-        'select labelfile as label, pg_walfile_name(lsn) as log from pg_backup_stop(false)',
-      )
-    let rows: About['rows']
-    try {
-      await copyTree(from, to, (relative) => isData(relative) && relative !== 'global/pg_control')
-      // Last, as the engine's manual asks for.
-      await copyFile(join(from, 'global', 'pg_control'), join(to, 'global', 'pg_control'))
-      rows = await countRows()
-    } catch (error) {
-      await stop()
-      throw error
-    }
-    const [first, last] = [begun.rows[0], (await stop()).rows[0]]
-    if (!first || !last) throw new Error('The engine did not tell which log belongs to the copy.')
-    await files.commits.settled()
-    await copyLog(from, to, (name) => name >= first.log && name <= last.log)
-    writeFileSync(join(to, 'backup_label'), last.label)
-    return rows
-  })
+  let rows: About['rows']
+  try {
+    await copyTree(from, to, (relative) => isData(relative) && relative !== 'global/pg_control')
+    // Last, as the engine's manual asks for.
+    await copyFile(join(from, 'global', 'pg_control'), join(to, 'global', 'pg_control'))
+    rows = await countRows()
+  } catch (error) {
+    await stop()
+    throw error
+  }
+  const [first, last] = [begun.rows[0], (await stop()).rows[0]]
+  if (!first || !last) throw new Error('The engine did not tell which log belongs to the copy.')
+  await files.commits.settled()
+  await copyLog(from, to, (name) => name >= first.log && name <= last.log)
+  writeFileSync(join(to, 'backup_label'), last.label)
+  return rows
 }
+
+/** A good copy, made while the database is worked on. */
+export const copyWhileRunning = (
+  folder: string,
+  engine: Engine,
+  countRows: () => Promise<About['rows']>,
+  now: Date,
+): Promise<GoodCopy> => makeCopy(folder, now, (to) => copyInto(to, folder, engine, countRows))
+
+const snapshotsFolder = (folder: string): string => join(folder, 'snapshots')
+
+/** Everything as of one instant, for a thread that reads it; made while the database is worked on. */
+export async function takeSnapshot(folder: string, engine: Engine): Promise<Snapshot> {
+  const path = join(snapshotsFolder(folder), randomUUID())
+  await copyInto(path, folder, engine, () => Promise.resolve({}))
+  return { folder: path, drop: () => rm(path, { recursive: true, force: true }) }
+}
+
+/** Those that were being read when the program was ended. */
+export const dropOldSnapshots = (folder: string): void =>
+  rmSync(snapshotsFolder(folder), { recursive: true, force: true })
 
 /** Copies a database that was closed; `lastLog` is the log file that was written last. */
 export const copyClosed = (

@@ -9,6 +9,8 @@ const lookMilliseconds = 15_000
 const dayMilliseconds = 24 * 3_600_000
 
 export interface Keeper {
+  /** Does something of this kind in its turn: the engine makes one copy at a time. */
+  inTurn<T>(task: () => Promise<T>): Promise<T>
   stop(): Promise<void>
 }
 
@@ -51,6 +53,14 @@ export function startKeeper(
   const timer = setInterval(look, lookMilliseconds)
   timer.unref()
   return {
+    inTurn: (task) => {
+      const done = work.then(task)
+      work = done.then(
+        () => undefined,
+        () => undefined,
+      )
+      return done
+    },
     stop: () => {
       clearInterval(timer)
       return work

@@ -5,8 +5,8 @@ import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { listVisits } from '@/data/queries/visits'
-import { inPool } from '@/pool/pool'
-import type { BackupFile } from '@/pool/zip'
+import { zipBackup, type BackupFile } from '@/pool/zip'
+import { backupThread, onBackupThread } from './backupThread'
 
 /** What a spreadsheet would run is written as text. */
 const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
@@ -42,10 +42,24 @@ async function peoplesTables(database: Queryable): Promise<BackupFile[]> {
   ]
 }
 
-/** Everything that is stored as one zip, as of one instant. */
-export async function backUp(database: Database, now: Date): Promise<Uint8Array> {
+/** Everything that is stored as one zip, as of one instant; read over the connection that is given. */
+export async function backUpOver(database: Database, now: Date): Promise<Uint8Array> {
   const { also: others, ...dumped } = await dump(database, peoplesTables)
-  return inPool('zipBackup', { madeAt: now.toISOString(), ...dumped, others })
+  return zipBackup({ madeAt: now.toISOString(), ...dumped, others })
+}
+
+/** Everything that is stored as one zip, as of one instant: read and packed on a thread of its own while work goes on. */
+export async function backUp(database: Database, now: Date): Promise<Uint8Array> {
+  const server = process.env.EVEN_SPOKE_DATABASE_URL
+  const isThread = backupThread() !== null
+  if (isThread && server) return onBackupThread({ kind: 'server', url: server }, now)
+  if (!isThread || !database.snapshot) return backUpOver(database, now)
+  const snapshot = await database.snapshot()
+  try {
+    return await onBackupThread({ kind: 'snapshot', folder: snapshot.folder }, now)
+  } finally {
+    await snapshot.drop()
+  }
 }
 
 /** What a backup is called. */

@@ -1,0 +1,86 @@
+import type { Page } from '@playwright/test'
+import { tapOnce } from './jobActions'
+import { expect, test } from './server'
+
+/** Plans a visit of a set and opens it in the bay; gives its address. */
+async function openRun(page: Page, vehicle: string): Promise<string> {
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: vehicle }).first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(page.locator('.run')).toBeVisible()
+  return new URL(page.url()).pathname
+}
+
+const stepOf = async (page: Page) => (await page.locator('.run-state [role=status]').textContent()) ?? ''
+
+/** Waits until a device stands at the step that the other stands at. */
+async function follows(page: Page, other: Page, timeout: number): Promise<void> {
+  await expect(other.locator('.run-state [role=status]')).toHaveText(/^Step/)
+  const wanted = await stepOf(other)
+  await expect.poll(async () => stepOf(page), { timeout }).toBe(wanted)
+}
+
+test('a tap on one device shows on the other at once, and what was missed comes after', async ({
+  page,
+  browser,
+  server,
+}) => {
+  const run = await openRun(page, 'Iverna Grand')
+  const context = await browser.newContext({ baseURL: server.address })
+  const other = await context.newPage()
+  await other.goto(run)
+  await expect(other.locator('.run')).toBeVisible()
+  const before = await stepOf(other)
+  await tapOnce(page)
+  await expect.poll(async () => stepOf(other), { timeout: 3000 }).not.toBe(before)
+  await follows(other, page, 3000)
+  await context.setOffline(true)
+  await tapOnce(page)
+  await tapOnce(page)
+  await context.setOffline(false)
+  await follows(other, page, 10_000)
+  await context.close()
+})
+
+test('where no stream comes through the devices look again by themselves', async ({
+  page,
+  browser,
+  server,
+}) => {
+  const run = await openRun(page, 'Orlen Tessaly')
+  const context = await browser.newContext({ baseURL: server.address })
+  await context.route('**/api/live**', (route) => route.abort())
+  const other = await context.newPage()
+  await other.goto(run)
+  await expect(other.locator('.run')).toBeVisible()
+  await tapOnce(page)
+  await follows(other, page, 10_000)
+  await context.close()
+})
+
+test('what is bought at the desk stands in a cabinet that is open elsewhere', async ({
+  page,
+  browser,
+  server,
+}) => {
+  await page.goto('/cabinet')
+  const row = page.locator('.product-row').filter({ hasText: 'Hub Wax' })
+  await expect(row).toBeVisible()
+  const other = await (await browser.newContext({ baseURL: server.address })).newPage()
+  await other.goto('/cabinet/hub-wax')
+  await other.getByLabel('What happened').selectOption('counted')
+  await other.getByLabel('Is there, ml').fill('777')
+  await other.getByRole('button', { name: 'Keep' }).click()
+  await expect(row).toContainText('777 ml')
+  await other.context().close()
+})
+
+test('a stop ends the streams and does not wait for them', async ({ page, server }) => {
+  await page.goto('/')
+  await page.waitForResponse((answer) => answer.url().includes('/api/live'))
+  const began = Date.now()
+  await server.stop()
+  expect(Date.now() - began).toBeLessThan(4000)
+})

@@ -1,0 +1,9 @@
+import { PGlite } from '@electric-sql/pglite'
+import { overEngine, type Database } from './database'
+
+/** Opens a snapshot's folder to read it; what the log brought along is put right first. */
+export async function openSnapshot(folder: string): Promise<Database> {
+  const database = overEngine(await PGlite.create(folder), folder)
+  await database.query("set time zone 'UTC'")
+  return database
+}
