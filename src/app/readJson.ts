@@ -1,5 +1,6 @@
 import type { GenericSchema, InferOutput } from 'valibot'
-import { fail, type Result } from '@/core/result'
+import type { Result } from '@/core/result'
+import { readJsonText } from '@/contracts/jsonText'
 import { parse } from '@/contracts/problems'
 import { readLimitedText } from './api/readLimitedText'
 
@@ -11,9 +12,6 @@ export async function readJson<Schema extends GenericSchema>(
 ): Promise<Result<InferOutput<Schema>>> {
   const text = await readLimitedText(request, mostBytes)
   if (!text.ok) return text
-  try {
-    return parse(schema, JSON.parse(text.value))
-  } catch {
-    return fail({ path: '', found: text.value.slice(0, 40), mend: 'Send JSON.' })
-  }
+  const json = readJsonText(text.value)
+  return json.ok ? parse(schema, json.value) : json
 }

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { readFileSync } from 'node:fs'
 import type { Problem } from '@/core/result'
 
@@ -16,7 +17,7 @@ export function readInput(name: string): string {
   try {
     return readFileSync(name === '-' ? 0 : name, 'utf8')
   } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error)
+    const reason = reasonOf(error)
     process.stderr.write(`Cannot read ${name === '-' ? 'standard input' : name}: ${reason}\n`)
     process.exit(2)
   }

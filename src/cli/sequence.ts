@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { parseArgs } from 'node:util'
 import { brokenLagOf, helpFor } from '@/core/sequence/explainInfeasible'
 import { solveSequence } from '@/core/sequence/solve'
@@ -28,7 +29,7 @@ function readArguments(): { name: string; seconds: number | null } {
       return wrongUse(`--seconds: found ${values.seconds}. Give a number above 0, up to 600.`)
     return { name, seconds }
   } catch (error) {
-    return wrongUse(error instanceof Error ? error.message : String(error))
+    return wrongUse(reasonOf(error))
   }
 }
 

@@ -28,3 +28,12 @@ it('shows no more than the beginning of a long text', () => {
   if (read.ok) throw new Error('read')
   expect(read.problems[0]?.found.length).toBeLessThan(60)
 })
+
+it('turns away what is nested too deeply, but not brackets in a text', () => {
+  for (const sign of ['[', '{"a":']) {
+    const read = readJsonText(sign.repeat(200_000))
+    expect(read).toMatchObject({ ok: false, problems: [{ found: 'brackets 200000 deep' }] })
+  }
+  const text = JSON.stringify({ note: '[{"'.repeat(500) })
+  expect(readJsonText(text)).toEqual({ ok: true, value: JSON.parse(text) as unknown })
+})

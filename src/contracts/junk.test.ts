@@ -17,11 +17,7 @@ describe('junk of nearly a megabyte is turned away in a moment', () => {
     ['thousands of loads', jobWith(corner(many('{}'))), 'corners[0].loads'],
     ['thousands of products', jobWith(`"corners":[{}],"cabinet":[${many('{}')}]`), 'cabinet'],
     ['a corner that is a long list', jobWith(`"corners":[[${many('0')}]]`), 'corners[0].position'],
-    [
-      'lists in lists without end',
-      jobWith(`"corners":${'['.repeat(400_000)}${']'.repeat(400_000)}`),
-      'corners[0].position',
-    ],
+    ['lists in lists without end', jobWith(`"corners":${'['.repeat(400_000)}${']'.repeat(400_000)}`), ''],
     [
       'thousands of unknown fields',
       jobWith(Array.from({ length: 60_000 }, (_, at) => `"f${at}":1`).join(',')),

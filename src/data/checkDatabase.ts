@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import type { PGlite } from '@electric-sql/pglite'
 
 /** Rows by table as the tables themselves have counted them. */
@@ -8,8 +9,6 @@ export async function keptCounts(postgres: PGlite): Promise<Record<string, numbe
   return Object.fromEntries(rows.map(({ name, rows: count }) => [name, count]))
 }
 
-const errorText = (error: unknown): string => (error instanceof Error ? error.message : String(error))
-
 /** Reads every page of every table, and not an index in its place. */
 async function countedNow(postgres: PGlite, table: string): Promise<number | string> {
   try {
@@ -18,7 +17,7 @@ async function countedNow(postgres: PGlite, table: string): Promise<number | str
     )
     return rows[0]?.rows ?? 0
   } catch (error) {
-    return errorText(error)
+    return reasonOf(error)
   }
 }
 
@@ -74,7 +73,7 @@ async function structureProblems(postgres: PGlite): Promise<string[]> {
     const problems: string[] = []
     for (const { oid, name } of rows) {
       problems.push(
-        ...(await look(`r.oid = ${Number(oid)}`).catch((error: unknown) => [`${name}: ${errorText(error)}`])),
+        ...(await look(`r.oid = ${Number(oid)}`).catch((error: unknown) => [`${name}: ${reasonOf(error)}`])),
       )
     }
     return problems
@@ -94,7 +93,7 @@ export async function damageIn(postgres: PGlite): Promise<string[]> {
     await postgres.exec('reset enable_indexscan; reset enable_indexonlyscan; reset enable_bitmapscan')
     return problems
   } catch (error) {
-    return [errorText(error)]
+    return [reasonOf(error)]
   }
 }
 

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { constants } from 'node:os'
 import { closeDatabase, database } from './connection'
 import { isDataFailure } from './dataFailure'
@@ -12,7 +13,7 @@ export async function openAtStart(): Promise<void> {
     await database()
   } catch (error) {
     const failure = isDataFailure(error) ? error : null
-    process.stderr.write(`${failure?.message ?? (error instanceof Error ? error.message : String(error))}\n`)
+    process.stderr.write(`${failure?.message ?? reasonOf(error)}\n`)
     process.exit(failure?.exitCode ?? 70)
   }
 }
@@ -33,7 +34,7 @@ function stopInOrder(): void {
     setTimeout(() => process.exit(code), longestStopMilliseconds).unref()
     quiet()
       .then(closeDatabase)
-      .catch((error: unknown) => process.stderr.write(`Closing the data failed: ${String(error)}\n`))
+      .catch((error: unknown) => process.stderr.write(`Closing the data failed: ${reasonOf(error)}\n`))
       .finally(() => process.exit(code))
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { existsSync } from 'node:fs'
 import { statfs } from 'node:fs/promises'
 import type { PGlite } from '@electric-sql/pglite'
@@ -41,8 +42,6 @@ export interface OpenOptions {
 
 /** Less room than this and the engine could stop in the middle of a write. */
 const leastFreeBytes = 32 * 1024 * 1024
-
-const errorText = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
 async function requireRoom(folder: string): Promise<void> {
   const { bavail, bsize } = await statfs(folder)
@@ -107,7 +106,7 @@ async function openAndCheck(folder: string, lock: FolderLock, say: (text: string
     const full = failureOfFileError(error, folder)
     throw (
       full ??
-      new DataFailure('damaged', damageText(folder, [errorText(error)], listCopies(folder), false), {
+      new DataFailure('damaged', damageText(folder, [reasonOf(error)], listCopies(folder), false), {
         cause: error,
       })
     )
@@ -128,7 +127,7 @@ async function openLastGood(folder: string, lock: FolderLock, say: (text: string
       `Put the good copy ${describeCopy(copy)} in place.${aside ? ` What was there before is in ${aside}.` : ''}`,
     )
     const opened = await openAndCheck(folder, lock, say).catch((error: unknown) => {
-      say(errorText(error))
+      say(reasonOf(error))
       return null
     })
     if (opened?.problems.length === 0) return opened
@@ -182,7 +181,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     lock.needs(place)
     engine.files.commits.onFailure = (error) =>
       lose(
-        `The disk with ${folder} refused to keep what was written (${errorText(error)}); stopping. What was acknowledged before is safe.`,
+        `The disk with ${folder} refused to keep what was written (${reasonOf(error)}); stopping. What was acknowledged before is safe.`,
       )
     const database = overEngine(engine.postgres, folder, engine.files)
     await database.query("set time zone 'UTC'")
@@ -196,7 +195,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     if (isDataFailure(error)) throw error
     throw (
       failureOfFileError(error, folder) ??
-      new DataFailure('engine', `The data in ${folder} could not be opened: ${errorText(error)}`, {
+      new DataFailure('engine', `The data in ${folder} could not be opened: ${reasonOf(error)}`, {
         cause: error,
       })
     )

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import type { Database, DatabaseTransaction, Parameter } from './database'
@@ -58,7 +59,7 @@ const denied = ['28P01', '28000', '3D000', '42501']
 /** Turns what a server or the way to it says into its plain reason; null for anything else. */
 export function failureOfServerError(error: unknown, url: string): DataFailure | null {
   const code = codeOf(error)
-  const text = error instanceof Error ? error.message : String(error)
+  const text = reasonOf(error)
   if (lost.includes(code) || /timeout|Connection terminated/i.test(text))
     return new DataFailure(
       'unreachable',

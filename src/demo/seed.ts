@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { access, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { isDataFailure } from '@/data/dataFailure'
@@ -42,6 +43,6 @@ if (!folder) {
   process.exit(64)
 }
 main(folder).catch((error: unknown) => {
-  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+  process.stderr.write(`${reasonOf(error)}\n`)
   process.exit(isDataFailure(error) ? error.exitCode : 70)
 })

@@ -264,6 +264,9 @@ function visitsTogether(items: readonly NamedDue[], until: Date): VisitTogether[
   })
 }
 
+/** Of the whole shop they are the same for every page. */
+const keptTogether = new WeakMap<NamedLists, VisitTogether[]>()
+
 /** A part of everything that is due, narrowed as asked. */
 export function duePage(shop: ShopForecast, { asked, ...moment }: DueMoment & { asked: DueAsked }): DuePage {
   const lists = listsOfShop(shop, moment)
@@ -276,10 +279,10 @@ export function duePage(shop: ShopForecast, { asked, ...moment }: DueMoment & { 
       (text === '' || nameOf(item).toLowerCase().includes(text)),
   )
   const from = asked.from < items.length ? asked.from : 0
-  const together = visitsTogether(
-    items,
-    new Date(moment.at.getTime() + asked.togetherDays * 24 * 60 * millisecondsPerMinute),
-  )
+  const until = new Date(moment.at.getTime() + asked.togetherDays * 24 * 60 * millisecondsPerMinute)
+  const isAll = items.length === open.length
+  const together = (isAll ? keptTogether.get(lists) : undefined) ?? visitsTogether(items, until)
+  if (isAll) keptTogether.set(lists, together)
   return {
     rows: items.slice(from, from + asked.most),
     from,

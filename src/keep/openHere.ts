@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import envPaths from 'env-paths'
 import type { Database } from '@/data/database'
 import { isDataFailure } from '@/data/dataFailure'
@@ -19,7 +20,7 @@ async function on(
       await database.close()
     }
   } catch (error) {
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+    process.stderr.write(`${reasonOf(error)}\n`)
     process.exit(isDataFailure(error) ? error.exitCode : 70)
   }
   process.exit()

@@ -1,4 +1,5 @@
 // `npm run restore -- FILE`: says what a backup would replace; with `--yes` it puts it in place.
+import { reasonOf } from '@/core/reasonOf'
 import { readFileSync } from 'node:fs'
 import { lookAtBackup, restoreBackup } from '@/services/backup/restoreBackup'
 import { onDataHere, sayProblems } from './openHere'
@@ -12,7 +13,7 @@ let zip: Buffer
 try {
   zip = readFileSync(file)
 } catch (error) {
-  process.stderr.write(`${file} cannot be read: ${error instanceof Error ? error.message : String(error)}\n`)
+  process.stderr.write(`${file} cannot be read: ${reasonOf(error)}\n`)
   process.exit(66)
 }
 await onDataHere(async (database) => {

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import type { Engine } from '../engine'
 import { copyWhileRunning, listCopies, type About } from './goodCopies'
 
@@ -46,9 +47,7 @@ export function startKeeper(
     work = work
       .then(checkpoint)
       .then(() => (copies ? copy() : undefined))
-      .catch((error: unknown) =>
-        say(`Keeping ${folder} in order failed: ${error instanceof Error ? error.message : String(error)}`),
-      )
+      .catch((error: unknown) => say(`Keeping ${folder} in order failed: ${reasonOf(error)}`))
   }
   const timer = setInterval(look, lookMilliseconds)
   timer.unref()

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { database, dataFolder } from '@/data/connection'
@@ -45,9 +46,7 @@ export async function keepDailyBackup(now: Date): Promise<void> {
 export function keepDailyBackups(): void {
   const keep = (): void => {
     keepDailyBackup(new Date()).catch((error: unknown) =>
-      process.stderr.write(
-        `The daily backup could not be made: ${error instanceof Error ? error.message : String(error)}\n`,
-      ),
+      process.stderr.write(`The daily backup could not be made: ${reasonOf(error)}\n`),
     )
   }
   setInterval(keep, hourMilliseconds).unref()

@@ -1,3 +1,4 @@
+import { reasonOf } from '@/core/reasonOf'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
 import { openNetwork } from './network'
@@ -9,8 +10,6 @@ export async function openNetworkAsKept(): Promise<void> {
   try {
     await openNetwork(true)
   } catch (error) {
-    process.stderr.write(
-      `The shop's network could not be let in: ${error instanceof Error ? error.message : String(error)}\n`,
-    )
+    process.stderr.write(`The shop's network could not be let in: ${reasonOf(error)}\n`)
   }
 }

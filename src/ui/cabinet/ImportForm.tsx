@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
 import { DraftNote } from '../form/DraftNote'
+import { decodeText, type DecodedText } from './decodeText'
 import { useDraft } from '../form/useDraft'
 import { useSending } from '../form/useSending'
 
@@ -26,12 +27,18 @@ interface ImportFormProps {
 export function ImportForm({ look, take }: ImportFormProps) {
   const [text, setText] = useState('')
   const [preview, setPreview] = useState<Preview | null>(null)
+  const [isGuessed, setGuessed] = useState(false)
   const { problems, busy, setProblems, send } = useSending()
   const draft = useDraft('import', 0, { text }, (kept) => setText(kept.text))
   const change = (next: string) => {
     setText(next)
     setPreview(null)
+    setGuessed(false)
     setProblems([])
+  }
+  const takeUp = ({ text: read, isGuessed: guessed }: DecodedText) => {
+    change(read)
+    setGuessed(guessed)
   }
   return (
     <form
@@ -53,7 +60,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
           accept=".csv,.json,text/csv,application/json"
           onChange={(event) => {
             const file = (event.target as HTMLInputElement).files?.[0]
-            if (file) void file.text().then(change)
+            if (file) void file.arrayBuffer().then((bytes) => takeUp(decodeText(new Uint8Array(bytes))))
           }}
         />
       </Form.Group>
@@ -68,6 +75,12 @@ export function ImportForm({ look, take }: ImportFormProps) {
         />
       </Form.Group>
       <div aria-live="polite">
+        {isGuessed && (
+          <p className="mt-3">
+            The file does not say how its letters are written; they were read as Windows writes them. Look
+            over names with letters such as ä or é before you take it over.
+          </p>
+        )}
         {problems.length > 0 && (
           <div className="alert alert-danger mt-3">
             <p>

@@ -1,5 +1,6 @@
 'use server'
 
+import { reasonOf } from '@/core/reasonOf'
 import { cookies } from 'next/headers'
 import { revalidatePath } from 'next/cache'
 import { fail, succeed, type Result } from '@/core/result'
@@ -28,7 +29,7 @@ export async function letNetworkIn(isOpen: unknown): Promise<Refusal> {
     try {
       await openNetwork(isOpen)
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error)
+      const reason = reasonOf(error)
       return fail({
         path: '',
         found: reason,

@@ -1,3 +1,4 @@
+import { readJsonText } from '@/contracts/jsonText'
 import { parse } from '@/contracts/problems'
 import { runEventInput } from '@/contracts/runEvent'
 import { isUuid } from '@/contracts/fields'
@@ -28,13 +29,9 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   if (!isUuid(id)) return refuse(404, 'id', named, 'This job does not exist.')
   const text = await readLimitedText(request, 10_000)
   if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
-  let body: unknown
-  try {
-    body = JSON.parse(text.value)
-  } catch {
-    return refuse(400, '', JSON.stringify(text.value.slice(0, 40)), 'Send JSON.')
-  }
-  const input = parse(runEventInput, body)
+  const body = readJsonText(text.value)
+  if (!body.ok) return Response.json({ problems: body.problems }, { status: 400 })
+  const input = parse(runEventInput, body.value)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 422 })
   try {
     const outcome = await recordRunEvent(await database(), id, input.value, new Date())
