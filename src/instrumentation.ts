@@ -8,3 +8,14 @@ export async function register(): Promise<void> {
   const { keepDailyBackups } = await import('./services/backup/dailyBackup')
   keepDailyBackups()
 }
+
+/** What the server takes down of what happened; see scripts/server/log.mjs. */
+interface ServerLog {
+  failed(what: string, error: unknown, path?: string): void
+}
+
+/** Takes down what went wrong while a page, a route or an action was worked out: where, and nothing of what somebody typed. */
+export function onRequestError(error: unknown, request: { readonly path: string }): void {
+  const { evenSpokeLog } = globalThis as typeof globalThis & { evenSpokeLog?: ServerLog }
+  evenSpokeLog?.failed('request failed', error, request.path)
+}

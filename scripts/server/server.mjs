@@ -7,6 +7,8 @@ import next from 'next'
 import { backupThreadFile, poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
+import { mayGoOn } from './limits.mjs'
+import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
 import { trustPage } from './trustPage.mjs'
 
@@ -45,13 +47,30 @@ const longestQuietMilliseconds = 5000
 const dayMilliseconds = 86_400_000
 
 const running = new Set()
+const log = openLog(process.env.EVEN_SPOKE_DATA ?? root)
+/** What the program takes down itself. */
+globalThis.evenSpokeLog = {
+  failed: (what, error, path) =>
+    log.error({ ...plainError(error), ...(path ? { path: plainPath(path) } : {}) }, what),
+  info: (what, more = {}) => log.info(more, what),
+}
 
 /** Marks a request with the door it came through and passes it on. */
-const through = (door, handle) => (request, response) => {
-  if (!isOwn(request.headers[ownMark])) mark(request, door)
+const through = (door, handle) => async (request, response) => {
   running.add(response)
   response.once('close', () => running.delete(response))
-  handle(request, response).catch(() => response.destroy())
+  try {
+    if (!isOwn(request.headers[ownMark])) {
+      mark(request, door)
+      const came = request.headers['x-even-spoke-door']
+      logAnswer(log, request, response, came)
+      if (!(await mayGoOn(request, response, came, request.headers['x-even-spoke-peer']))) return
+    }
+    await handle(request, response)
+  } catch (error) {
+    log.error(plainError(error), 'not answered')
+    response.destroy()
+  }
 }
 
 function mark(request, door) {
@@ -176,6 +195,7 @@ globalThis.evenSpokeQuiet = async () => {
   globalThis.evenSpokeEndStreams?.()
   const gone = [desk.server && closed(desk.server), network.close()]
   const deadline = Date.now() + longestQuietMilliseconds
+  log.info({ running: running.size }, 'stopping')
   while (running.size > 0 && Date.now() < deadline) await new Promise((resolve) => setTimeout(resolve, 20))
   desk.server?.closeAllConnections()
   await Promise.all(gone)
@@ -183,4 +203,5 @@ globalThis.evenSpokeQuiet = async () => {
 
 await app.prepare()
 desk.server = await listen(createServer(through('desk', app.getRequestHandler())), port, loopback)
+log.info({ node: process.version }, 'started')
 if (process.env.EVEN_SPOKE_LAN === '1') await network.change(true)

@@ -6,7 +6,8 @@ import { openDatabase } from '@/data/openDatabase'
 import { openServer } from '@/data/server'
 
 /** The folder that a command works on, as the start script would choose it. */
-const folderHere = (): string => process.env.EVEN_SPOKE_DATA ?? envPaths('even-spoke', { suffix: '' }).data
+export const folderHere = (): string =>
+  process.env.EVEN_SPOKE_DATA ?? envPaths('even-spoke', { suffix: '' }).data
 
 async function on(
   open: () => Promise<Database>,

@@ -20,9 +20,7 @@ describe('a text file', () => {
   )
 
   it('in Windows letters is read, and said to be guessed', () => {
-    const bytes = Uint8Array.from(
-      [...'a;Gr'].map((sign) => sign.charCodeAt(0)).concat(0xf6, 0xdf, 0x65),
-    )
+    const bytes = Uint8Array.from([...'a;Gr'].map((sign) => sign.charCodeAt(0)).concat(0xf6, 0xdf, 0x65))
     expect(decodeText(bytes)).toEqual({ text: 'a;Größe', isGuessed: true })
   })
 

@@ -1,0 +1,57 @@
+// What one device may ask for at a time, so that none holds the program for the others.
+import { RateLimiterMemory } from 'rate-limiter-flexible'
+
+/** Requests in ten seconds; a page and all it is drawn with are about forty. */
+const most = { desk: 6000, lan: 600 }
+/** Requests that are open at once. */
+const mostOpen = { desk: 256, lan: 64 }
+/** Backups are large, everything else is not, bytes. */
+const mostBytes = (path) => (path.startsWith('/api/backup/') ? 500_000_000 : 5_000_000)
+
+const perTenSeconds = {
+  desk: new RateLimiterMemory({ points: most.desk, duration: 10 }),
+  lan: new RateLimiterMemory({ points: most.lan, duration: 10 }),
+}
+const open = new Map()
+
+function refuse(response, status, found, mend, retrySeconds) {
+  response.writeHead(status, {
+    'content-type': 'application/json',
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    'cross-origin-resource-policy': 'same-origin',
+    connection: 'close',
+    ...(retrySeconds ? { 'retry-after': String(retrySeconds) } : {}),
+  })
+  response.end(JSON.stringify({ problems: [{ path: '', found, mend }] }))
+}
+
+/** Whether a request may go on; where not it is answered. */
+export async function mayGoOn(request, response, door, peer) {
+  const length = Number(request.headers['content-length'] ?? 0)
+  const path = (request.url ?? '').split('?')[0]
+  if (length > mostBytes(path)) {
+    refuse(response, 413, `${length} bytes`, `At most ${mostBytes(path)} bytes are taken here.`)
+    return false
+  }
+  const who = `${door} ${peer}`
+  const own = open.get(who) ?? 0
+  if (own >= mostOpen[door]) {
+    refuse(response, 429, `${own} requests at once`, 'Wait until some of them are answered.', 1)
+    return false
+  }
+  try {
+    await perTenSeconds[door].consume(peer)
+  } catch ({ msBeforeNext = 1000 }) {
+    refuse(response, 429, 'too many requests', 'Wait a few seconds.', Math.ceil(msBeforeNext / 1000))
+    return false
+  }
+  open.set(who, own + 1)
+  response.once('close', () => {
+    const left = (open.get(who) ?? 1) - 1
+    if (left > 0) open.set(who, left)
+    else open.delete(who)
+  })
+  return true
+}

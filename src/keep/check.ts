@@ -1,0 +1,45 @@
+// `npm run check`: holds the data against its own counts, rules and ledger, and against the last backup.
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { countedRows, problemsIn } from '@/data/backup/wholeness'
+import type { Database } from '@/data/database'
+import { readBackup } from '@/pool/zip'
+import { dayOfBackup } from '@/services/backup/retention'
+import { folderHere, onDataHere } from './openHere'
+
+const backups = (): string => process.env.EVEN_SPOKE_BACKUPS ?? join(folderHere(), 'backups')
+
+/** What the last backup says: problems of its own, and what the data has fewer of since. */
+async function againstLastBackup(database: Database): Promise<{ problems: string[]; said: string[] }> {
+  const folder = backups()
+  const name = (existsSync(folder) ? readdirSync(folder) : [])
+    .filter((one) => dayOfBackup(one) !== null)
+    .sort()
+    .at(-1)
+  if (!name) return { problems: [], said: ['There is no backup to compare with yet.'] }
+  const read = readBackup(readFileSync(join(folder, name)))
+  if (!read.ok)
+    return { problems: read.problems.map(({ found, mend }) => `${name}: ${found}. ${mend}`), said: [] }
+  const counts = await countedRows(database)
+  const fewer = read.value.manifest.tables.flatMap(({ name: table, rows }) => {
+    const found = counts.get(table)
+    return found !== undefined && found < rows ? [`${table}: ${found} rows now, ${rows} in ${name}`] : []
+  })
+  return {
+    problems: [],
+    said:
+      fewer.length > 0 ? ['Fewer than in the last backup:', ...fewer] : [`Nothing is missing of ${name}.`],
+  }
+}
+
+await onDataHere(async (database) => {
+  const own = await problemsIn(database)
+  const last = await againstLastBackup(database)
+  for (const line of last.said) process.stdout.write(`${line}\n`)
+  const problems = [...own, ...last.problems]
+  for (const line of problems) process.stderr.write(`${line}\n`)
+  if (problems.length > 0) return 65
+  const rows = [...(await countedRows(database)).values()].reduce((sum, one) => sum + one, 0)
+  process.stdout.write(`${rows} rows; counts, rules and ledger hold.\n`)
+  return 0
+})
