@@ -54,15 +54,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
           </ActionButton>
         </div>
       </header>
-      <ProductForm
-        key={product.version}
-        initial={valuesOf(product, currency)}
-        isNew={false}
-        version={product.version}
-        currency={currency}
-        save={saveProduct.bind(null, product.version)}
-      />
-      <section aria-labelledby="stock" className="month-head">
+      <section aria-labelledby="stock" className="mb-4">
         <div className="section-head">
           <h2 id="stock">Stock</h2>
           <span className="number">{formatMillilitres(product.stockMillilitres)}</span>
@@ -79,6 +71,14 @@ export default async function ProductPage({ params, searchParams }: Props) {
           </p>
         )}
       </section>
+      <ProductForm
+        key={product.version}
+        initial={valuesOf(product, currency)}
+        isNew={false}
+        version={product.version}
+        currency={currency}
+        save={saveProduct.bind(null, product.version)}
+      />
     </>
   )
 }
