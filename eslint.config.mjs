@@ -47,7 +47,7 @@ const coreZones = inOrder('./src/core', [
   ['quantity', 'wheel', 'tyre', 'work'],
   ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
   ['soils', 'protection', 'tools', 'schools', 'pace'],
-  ['chemistry', 'services'],
+  ['chemistry', 'visit-kinds'],
   ['conditions', 'efficacy'],
   ['rules'],
   ['job'],

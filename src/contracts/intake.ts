@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
-import { serviceIds } from '@/core/services/service'
+import { serviceIds } from '@/core/visit-kinds/service'
 import { list, numberFrom, oneOf, requestId, shortText, wholeNumberFrom } from './fields'
 import { conditionsFile } from './conditions'
 import { cornerLoads } from './jobFile'

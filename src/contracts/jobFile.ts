@@ -15,7 +15,7 @@ import {
 import { acts, type Act } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { fail, failWith, succeed, type Problem, type Result } from '@/core/result'
-import { serviceIds } from '@/core/services/service'
+import { serviceIds } from '@/core/visit-kinds/service'
 import { soils } from '@/core/soils/soil'
 import { starterTools } from '@/core/tools/starterTools'
 import { wheelGeometry } from '@/core/wheel-geometry'

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
 import { replay } from '@/core/run/runState'
-import { jobOutcome, type JobOutcome, type ProductUse } from '@/core/seen/jobOutcome'
+import { correctedUse } from '@/core/seen/correctedUse'
+import { jobOutcome, type JobOutcome } from '@/core/seen/jobOutcome'
 import { learntFactor } from '@/core/soils/expectedLoad'
 import type { FinishInput } from '@/contracts/intake'
 import { jobOf } from '@/contracts/jobFile'
@@ -14,19 +15,6 @@ import { rememberTestSpots } from '@/data/queries/testSpots'
 import { addVisit } from '@/data/queries/visits'
 import { findWheelSet, learnBrowningFactor } from '@/data/queries/wheelSets'
 import { seenAt } from './seenAt'
-
-/** What was used, as the person corrected it; money follows the amount. */
-const corrected = (used: readonly ProductUse[], told: NonNullable<FinishInput['used']>): ProductUse[] =>
-  used.map((one) => {
-    const millilitres = told.find(({ productId }) => productId === one.id)?.concentrateMillilitres
-    return millilitres === undefined || one.concentrateMillilitres === 0
-      ? one
-      : {
-          ...one,
-          concentrateMillilitres: millilitres,
-          costMinor: Math.round((one.costMinor * millilitres) / one.concentrateMillilitres),
-        }
-  })
 
 /** Keeps what the work taught about a wheel set and its vehicle. */
 async function learnFrom(
@@ -75,7 +63,7 @@ export function finishJob(
     const { wheelSetId } = stored
     const told = input.used ?? []
     const outcome = jobOutcome(job.value, state)
-    const products = corrected(outcome.used, told)
+    const products = correctedUse(outcome.used, told)
     const visitId = await addVisit(transaction, {
       wheelSetId,
       jobId,

@@ -4,8 +4,7 @@ import { protectionFacts } from '@/core/protection/kinds'
 import { checkReading } from '@/core/protection/drivenBy'
 import { fail, failWith, succeed, type Result } from '@/core/result'
 import type { Product } from '@/core/chemistry/product'
-import { amountOfGrade } from '@/core/soils/soil'
-import { expectedAmounts, learntFactor } from '@/core/soils/expectedLoad'
+import { learntDust } from '@/core/soils/learntDust'
 import { liveProtection } from './due'
 import { intakeOffer } from './intakeOffer'
 import { learntPace } from './learntPace'
@@ -89,9 +88,6 @@ export async function jobFileFor(
   }
 }
 
-const dustOf = (loads: IntakeInput['corners'][number]['loads']): number =>
-  Math.max(0, ...loads.filter(({ soil }) => soil === 'freshDust').map(({ grade }) => amountOfGrade(grade)))
-
 /** The difference between expected and graded brake dust moves what is known of the vehicle. Only where there is a visit to count from. */
 async function learnFromLook(
   database: Queryable,
@@ -103,17 +99,7 @@ async function learnFromLook(
   const { since } = await intakeOffer(database, wheelSet, now)
   const { estimates } = await readSettings(database)
   const told = { ...since, kilometres: intake.kilometres ?? since.kilometres }
-  const seen = intake.corners.map(({ position, loads }) => ({
-    expected: expectedAmounts(position, told, estimates).freshDust ?? 0,
-    graded: dustOf(loads),
-  }))
-  const total = (read: (one: (typeof seen)[number]) => number) =>
-    seen.reduce((sum, one) => sum + read(one), 0)
-  const factor = learntFactor(
-    wheelSet.dustFactor,
-    total(({ expected }) => expected),
-    total(({ graded }) => graded),
-  )
+  const factor = learntDust(wheelSet.dustFactor, intake.corners, told, estimates)
   await learnDustFactor(database, wheelSet.vehicleId, factor)
 }
 
@@ -125,7 +111,14 @@ export async function planJob(
   now: Date,
 ): Promise<Result<{ jobId: string; plan: PlanFile }>> {
   const sentBefore = intake.requestId ? await findJob(database, intake.requestId) : null
-  if (sentBefore) return succeed({ jobId: sentBefore.id, plan: sentBefore.plan })
+  if (sentBefore)
+    return sentBefore.wheelSetId === wheelSetId
+      ? succeed({ jobId: sentBefore.id, plan: sentBefore.plan })
+      : fail({
+          path: 'requestId',
+          found: sentBefore.id,
+          mend: 'A plan of another set was sent with this id. Load the page again; your entries stay.',
+        })
   const wheelSet = await findWheelSet(database, wheelSetId)
   if (!wheelSet)
     return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })

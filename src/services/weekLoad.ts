@@ -1,4 +1,4 @@
-import { serviceIds, services, type ServiceId } from '@/core/services/service'
+import { serviceIds, services, type ServiceId } from '@/core/visit-kinds/service'
 import type { Database } from '@/data/database'
 import type { OpenJob } from '@/data/queries/jobs'
 import { minutesByService } from '@/data/queries/visits'

@@ -1,7 +1,7 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Job } from '@/core/job/job'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import { wheelSoils } from './need'
 
 /** A pre-soak comes before the rinse, polish after all else: neither cleans in the sense of a stage. */

@@ -1,6 +1,6 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
-import { services, type Target } from '@/core/services/service'
+import { services, type Target } from '@/core/visit-kinds/service'
 import { amountOfGrade, type Soil } from '@/core/soils/soil'
 import type { WheelGroup } from './wheelGroup'
 import { log } from '@/core/quantity/steady'

@@ -1,6 +1,6 @@
 import { isDarkOrSoft } from '@/core/finishes/finish'
 import type { Job } from '@/core/job/job'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { WheelGroup } from './wheelGroup'
 

@@ -1,5 +1,5 @@
 import type { ProtectionKind } from '@/core/protection/kinds'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
 
 export const dueKinds = [

@@ -1,6 +1,6 @@
 import type { SetForecast } from '@/core/protection/setForecast'
 import type { SetFacts } from '@/core/protection/setFacts'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { VehicleKind } from '@/core/wheel/position'
 

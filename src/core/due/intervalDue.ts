@@ -1,5 +1,5 @@
 import { estimate, type EstimateId } from '@/core/estimates/houseEstimates'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import { addDays, lastDone, type DueItem, type DueKind, type DueMarks } from './dueItem'
 import type { DueContext, DueSet } from './dueSet'
 

@@ -1,6 +1,6 @@
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { SetFacts } from '@/core/protection/setFacts'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Position, VehicleKind } from '@/core/wheel/position'
 import type { Fitting } from './dueSet'
 

@@ -1,5 +1,5 @@
 import { protectionFacts } from '@/core/protection/kinds'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import { byProduct, bandOfDate, liveLayers, surenessOf, usedSentence, whereOf } from './layerDates'
 import type { LiveLayer } from './layerDates'
 import type { DueItem } from './dueItem'

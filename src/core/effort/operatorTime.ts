@@ -2,7 +2,7 @@ import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/h
 import { familyOf } from '@/core/chemistry/families'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { Paces } from '@/core/pace/paces'
 import type { Grade, Soil } from '@/core/soils/soil'

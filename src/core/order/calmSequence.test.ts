@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
-import { serviceIds } from '@/core/services/service'
+import { serviceIds } from '@/core/visit-kinds/service'
 import { defaultSchools } from '@/core/schools/schools'
 import type { Grade } from '@/core/soils/soil'
 import { calmShare } from './calmSequence'

@@ -1,5 +1,5 @@
 import type { Corner, Job } from '@/core/job/job'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import { isInner } from '@/core/wheel/position'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
 

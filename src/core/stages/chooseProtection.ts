@@ -6,7 +6,7 @@ import type { Corner, Job } from '@/core/job/job'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
 
 export interface ProtectionChoice {

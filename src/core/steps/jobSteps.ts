@@ -1,7 +1,7 @@
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import type { Schools } from '@/core/schools/schools'
-import { services } from '@/core/services/service'
+import { services } from '@/core/visit-kinds/service'
 import type { Act } from '@/core/work/act'
 import { stepCautions } from '@/core/words/cautions'
 import { secondsOfJobAct } from '@/core/effort/operatorTime'

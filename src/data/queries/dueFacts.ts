@@ -1,7 +1,7 @@
 import type { Fitting } from '@/core/due/dueSet'
 import type { DueFacts, SetVisits, ToldCure } from '@/core/due/knownSet'
 import type { ProtectionKind } from '@/core/protection/kinds'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
 

@@ -1,6 +1,6 @@
 import type { Leftover } from '@/core/run/leftover'
 import type { VisitResult } from '@/core/run/visitResult'
-import type { ServiceId } from '@/core/services/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Queryable } from '../database'
 import { likePattern } from './likePattern'
 import { readPage, type PageAt } from './page'

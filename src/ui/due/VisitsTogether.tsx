@@ -1,4 +1,4 @@
-import { services, type ServiceId } from '@/core/services/service'
+import { services, type ServiceId } from '@/core/visit-kinds/service'
 import { Link } from '@/ui/Link'
 
 export interface ShownVisitTogether {

@@ -1,6 +1,6 @@
 import { addDays } from 'date-fns'
 import type { Metadata } from 'next'
-import { serviceIds } from '@/core/services/service'
+import { serviceIds } from '@/core/visit-kinds/service'
 import { database } from '@/data/connection'
 import { latestJobFile } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
