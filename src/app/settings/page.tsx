@@ -34,7 +34,7 @@ export default async function SettingsPage() {
           mend: 'The default holds. Set it again and save; the old value is kept beside it.',
         }))}
       />
-      <SettingsForm initial={settings} save={saveSettings.bind(null, version)} />
+      <SettingsForm initial={settings} version={version} save={saveSettings.bind(null, version)} />
     </>
   )
 }

@@ -29,8 +29,15 @@ const measures = [
 type Values = Record<(typeof measures)[number]['name'] | 'name', string> &
   Pick<Tool, 'kind' | 'stiffness' | 'dedicatedTo' | 'state'>
 
+interface ToolFormProps {
+  readonly tool: Tool | null
+  /** Of the tool as it is saved; 0 for a new one. */
+  readonly version: number
+  readonly save: FormAction<unknown>
+}
+
 /** Adds or edits a tool. */
-export function ToolForm({ tool, save }: { readonly tool: Tool | null; readonly save: FormAction<unknown> }) {
+export function ToolForm({ tool, version, save }: ToolFormProps) {
   const [values, setValues] = useState<Values>({
     name: tool?.name ?? '',
     kind: tool?.kind ?? 'barrelBrush',
@@ -42,7 +49,7 @@ export function ToolForm({ tool, save }: { readonly tool: Tool | null; readonly 
     reachMillimetres: String(tool?.reachMillimetres ?? 300),
   })
   const { problems, busy, send } = useSending()
-  const draft = useDraft(`tool.${tool?.id ?? 'new'}`, 0, values, setValues)
+  const draft = useDraft(`tool.${tool?.id ?? 'new'}`, version, values, setValues)
   const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
   return (

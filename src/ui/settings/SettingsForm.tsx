@@ -15,6 +15,8 @@ import { useDraft } from '../form/useDraft'
 import { useSending } from '../form/useSending'
 
 interface SettingsFormProps {
+  /** Of what is saved. */
+  readonly version: number
   readonly initial: Settings
   readonly save: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
 }
@@ -30,7 +32,7 @@ const equipmentFields = [
 const plain = (value: number): string => String(Number(value.toPrecision(4)))
 
 /** A shop's settings: the schools with their reasons, units and equipment, and every house estimate, open to be changed. */
-export function SettingsForm({ initial, save }: SettingsFormProps) {
+export function SettingsForm({ initial, version, save }: SettingsFormProps) {
   const [shop, setShop] = useState({
     shopName: initial.shopName,
     currency: initial.currency,
@@ -64,14 +66,19 @@ export function SettingsForm({ initial, save }: SettingsFormProps) {
   })
   const { problems, busy, send } = useSending()
   const [saved, setSaved] = useState(false)
-  const draft = useDraft('settings', 0, { shop, place, schools, equipment, estimates, wear }, (kept) => {
-    setShop(kept.shop)
-    setPlace(kept.place)
-    setSchools(kept.schools)
-    setEquipment(kept.equipment)
-    setEstimates(kept.estimates)
-    if (kept.wear) setWear(kept.wear)
-  })
+  const draft = useDraft(
+    'settings',
+    version,
+    { shop, place, schools, equipment, estimates, wear },
+    (kept) => {
+      setShop(kept.shop)
+      setPlace(kept.place)
+      setSchools(kept.schools)
+      setEquipment(kept.equipment)
+      setEstimates(kept.estimates)
+      if (kept.wear) setWear(kept.wear)
+    },
+  )
   const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
   const number = (text: string | undefined): number | string => {
     const value = Number((text ?? '').trim().replace(',', '.'))

@@ -23,7 +23,7 @@ export default async function ToolPage({ params }: { params: Promise<{ id: strin
           Throw it away
         </ActionButton>
       </header>
-      <ToolForm tool={tool} save={saveTool.bind(null, version)} />
+      <ToolForm tool={tool} version={version} save={saveTool.bind(null, version)} />
     </>
   )
 }

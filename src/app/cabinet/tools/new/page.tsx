@@ -10,7 +10,7 @@ export default function NewToolPage() {
       <header className="place-head">
         <h1>New tool</h1>
       </header>
-      <ToolForm tool={null} save={saveTool.bind(null, null)} />
+      <ToolForm tool={null} version={0} save={saveTool.bind(null, null)} />
     </>
   )
 }

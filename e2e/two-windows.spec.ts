@@ -1,0 +1,79 @@
+import type { Page } from '@playwright/test'
+import { tapOnce } from './jobActions'
+import { expect, test } from './server'
+
+/** Opens the form of a set by its vehicle; the given one of several. */
+async function openEdit(page: Page, vehicle: string, at = 0): Promise<void> {
+  await page.goto(`/wheels?q=${encodeURIComponent(vehicle)}`)
+  await page.locator('.set-row').nth(at).click()
+  await page.locator('header').getByRole('link', { name: 'Edit' }).click()
+  await expect(page.getByLabel('Name of the set')).toBeVisible()
+}
+
+async function planned(page: Page, vehicle: string): Promise<string> {
+  await page.goto(`/wheels?q=${encodeURIComponent(vehicle)}`)
+  await page.locator('.set-row').first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page.getByRole('link', { name: 'Start in the bay' })).toBeVisible()
+  return new URL(page.url()).pathname
+}
+
+test('two sets of one vehicle share its details: the form that was opened before is told', async ({
+  page,
+  context,
+}) => {
+  await openEdit(page, 'Halden', 0)
+  const other = await context.newPage()
+  await openEdit(other, 'Halden', 1)
+  await page.getByText('Brakes, kilometres and arch liners').click()
+  await page.getByLabel(/week/).fill('333')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page).toHaveURL(/\/wheels\/[0-9a-f-]{36}$/)
+  await other.getByLabel('Note').fill('written beside it')
+  await other.getByRole('button', { name: 'Save' }).click()
+  await expect(other.getByText('changed in another window')).toBeVisible()
+  await expect(other.getByLabel('Note')).toHaveValue('written beside it')
+  // What was typed there is offered again, and said to be over what was saved since.
+  await openEdit(page, 'Halden', 1)
+  await expect(page.getByText('saving puts yours in its place')).toBeVisible()
+  await page.getByRole('button', { name: 'Start afresh' }).click()
+  await page.getByText('Brakes, kilometres and arch liners').click()
+  await expect(page.getByLabel(/week/)).toHaveValue('333')
+})
+
+test('an import over a product that was changed since it was looked at takes nothing', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/cabinet/import')
+  await page
+    .getByLabel('or paste it here')
+    .fill('id,name,family,note\nhub-wax,Hub Wax,wheelWax,from the table')
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  await expect(page.getByRole('button', { name: 'Take it over' })).toBeVisible()
+  const other = await context.newPage()
+  await other.goto('/cabinet/hub-wax')
+  await other.getByRole('textbox', { name: /^Note/ }).fill('from the form')
+  await other.getByRole('button', { name: 'Save it' }).click()
+  await expect(other.getByRole('heading', { name: 'Cabinet' })).toBeVisible()
+  await page.getByRole('button', { name: 'Take it over' }).click()
+  await expect(page.getByText('changed in another window meanwhile')).toBeVisible()
+  await other.goto('/cabinet/hub-wax')
+  await expect(other.getByRole('textbox', { name: /^Note/ })).toHaveValue('from the form')
+})
+
+test('a plan that was begun in one window is not changed or thrown away in another', async ({
+  page,
+  context,
+}) => {
+  const job = await planned(page, 'Iverna Grand')
+  const other = await context.newPage()
+  await other.goto(job)
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await tapOnce(page)
+  await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
+  await other.getByRole('button', { name: 'Discard this plan' }).click()
+  await other.goto(job)
+  await expect(other.getByRole('link', { name: 'Go on in the bay' })).toBeVisible()
+})
