@@ -21,7 +21,7 @@ export async function benchResponsive() {
     await page.goto('/')
     await page.locator('.job-row h3 a').first().click()
     await page.waitForURL(/jobs\//)
-    await page.waitForLoadState('networkidle')
+    await page.locator('.plan[aria-busy=false]').waitFor()
     await page.evaluate(() => {
       window.longTasks = []
       new PerformanceObserver((list) =>

@@ -56,7 +56,9 @@ test('two windows on one product: the second is told', async ({ page, context })
   await other.getByRole('button', { name: 'Save it' }).click()
   await expect(other.getByText('changed in another window')).toBeVisible()
   await page.goto('/cabinet')
+  // What was typed in the other is offered again, and said to be over what was saved since.
   await page.goto('/cabinet/hub-wax')
+  await page.getByRole('button', { name: 'Start afresh' }).click()
   await expect(page.getByLabel('Pack, ml', { exact: true })).toHaveValue('111')
 })
 

@@ -19,6 +19,17 @@ export async function openDeeper(
     await part.locator('> summary').click()
 }
 
+/** Plans a visit of the first set of a vehicle and opens it in the bay; gives its address there. */
+export async function openRun(page: Page, vehicle: string): Promise<string> {
+  await page.goto('/wheels')
+  await page.locator('.set-row').filter({ hasText: vehicle }).first().click()
+  await page.getByRole('link', { name: 'Plan a visit' }).click()
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await expect(page.locator('.run')).toBeVisible()
+  return new URL(page.url()).pathname
+}
+
 /** Taps the big button once and waits until it has counted. */
 export async function tapOnce(page: Page): Promise<void> {
   // Before the page lives a tap is lost.

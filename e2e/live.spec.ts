@@ -1,17 +1,7 @@
+import { cpSync, rmSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { tapOnce } from './jobActions'
-import { expect, test } from './server'
-
-/** Plans a visit of a set and opens it in the bay; gives its address. */
-async function openRun(page: Page, vehicle: string): Promise<string> {
-  await page.goto('/wheels')
-  await page.locator('.set-row').filter({ hasText: vehicle }).first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
-  await expect(page.locator('.run')).toBeVisible()
-  return new URL(page.url()).pathname
-}
+import { openRun, tapOnce } from './jobActions'
+import { expect, newFolder, startServer, test } from './server'
 
 const stepOf = async (page: Page) => (await page.locator('.run-state [role=status]').textContent()) ?? ''
 
@@ -77,10 +67,17 @@ test('what is bought at the desk stands in a cabinet that is open elsewhere', as
   await other.context().close()
 })
 
-test('a stop ends the streams and does not wait for them', async ({ page, server }) => {
+test('a stop ends the streams and does not wait for them', async ({ browser }) => {
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  const own = await startServer(folder)
+  const page = await browser.newPage({ baseURL: own.address })
+  const opened = page.waitForResponse((answer) => answer.url().includes('/api/live'))
   await page.goto('/')
-  await page.waitForResponse((answer) => answer.url().includes('/api/live'))
+  await opened
   const began = Date.now()
-  await server.stop()
+  await own.stop()
   expect(Date.now() - began).toBeLessThan(4000)
+  await page.close()
+  rmSync(folder, { recursive: true, force: true })
 })

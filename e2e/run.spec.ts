@@ -1,15 +1,6 @@
 import type { Page } from '@playwright/test'
-import { tapOnce } from './jobActions'
+import { openRun, tapOnce } from './jobActions'
 import { expect, test } from './server'
-
-async function openRun(page: Page, vehicle: string): Promise<void> {
-  await page.goto('/wheels')
-  await page.locator('.set-row').filter({ hasText: vehicle }).first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
-  await expect(page.locator('.run')).toBeVisible()
-}
 
 const secondsOf = (text: string | null): number => {
   const [, minutes = '0', seconds = '0'] = /(\d+):(\d+)/.exec(text ?? '') ?? []
