@@ -229,39 +229,28 @@ async function writeWheels(
     wheelSetId,
     wheels.map(({ position }) => position),
   ])
-  for (const wheel of wheels) {
-    await database.query(
-      `insert into wheel (wheel_set_id, position, tyre_code, rim_width_inches, spoke_count, spoke_width_millimetres,
-         spoke_depth_millimetres, openness, hardware_pieces)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
-       on conflict (wheel_set_id, position) do update set tyre_code = excluded.tyre_code,
-         rim_width_inches = excluded.rim_width_inches, spoke_count = excluded.spoke_count,
-         spoke_width_millimetres = excluded.spoke_width_millimetres,
-         spoke_depth_millimetres = excluded.spoke_depth_millimetres, openness = excluded.openness,
-         hardware_pieces = excluded.hardware_pieces`,
-      [
-        wheelSetId,
-        wheel.position,
-        wheel.tyreCode,
-        wheel.rimWidthInches,
-        wheel.spokeCount,
-        wheel.spokeWidthMillimetres,
-        wheel.spokeDepthMillimetres,
-        wheel.openness ?? null,
-        wheel.hardwarePieces,
-      ],
-    )
-    await database.query('delete from wheel_finish where wheel_set_id = $1 and position = $2', [
-      wheelSetId,
-      wheel.position,
-    ])
-    for (const { zone, finish, condition } of wheel.finishes) {
-      await database.query(
-        'insert into wheel_finish (wheel_set_id, position, zone, finish, condition) values ($1, $2, $3, $4, $5)',
-        [wheelSetId, wheel.position, zone, finish, condition],
-      )
-    }
-  }
+  await database.query(
+    `insert into wheel (wheel_set_id, position, tyre_code, rim_width_inches, spoke_count, spoke_width_millimetres,
+       spoke_depth_millimetres, openness, hardware_pieces)
+     select $1, w.* from json_to_recordset($2::json) as w("position" text, "tyreCode" text, "rimWidthInches" float8,
+       "spokeCount" integer, "spokeWidthMillimetres" float8, "spokeDepthMillimetres" float8, "openness" float8,
+       "hardwarePieces" integer)
+     on conflict (wheel_set_id, position) do update set tyre_code = excluded.tyre_code,
+       rim_width_inches = excluded.rim_width_inches, spoke_count = excluded.spoke_count,
+       spoke_width_millimetres = excluded.spoke_width_millimetres,
+       spoke_depth_millimetres = excluded.spoke_depth_millimetres, openness = excluded.openness,
+       hardware_pieces = excluded.hardware_pieces`,
+    [wheelSetId, JSON.stringify(wheels)],
+  )
+  await database.query('delete from wheel_finish where wheel_set_id = $1', [wheelSetId])
+  const finishes = wheels.flatMap((wheel) =>
+    wheel.finishes.map((finish) => ({ position: wheel.position, ...finish })),
+  )
+  await database.query(
+    `insert into wheel_finish (wheel_set_id, position, zone, finish, condition)
+     select $1, f.* from json_to_recordset($2::json) as f("position" text, zone text, finish text, condition text)`,
+    [wheelSetId, JSON.stringify(finishes)],
+  )
 }
 
 const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek, parked } }: WheelSetInput) => [
