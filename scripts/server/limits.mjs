@@ -36,8 +36,15 @@ export async function mayGoOn(request, response, door, peer) {
     return false
   }
   const who = `${door} ${peer}`
-  const own = open.get(who) ?? 0
-  if (own >= mostOpen[door]) {
+  // Counted before anything is waited for, so that a burst counts as one.
+  const own = (open.get(who) ?? 0) + 1
+  open.set(who, own)
+  response.once('close', () => {
+    const left = (open.get(who) ?? 1) - 1
+    if (left > 0) open.set(who, left)
+    else open.delete(who)
+  })
+  if (own > mostOpen[door]) {
     refuse(response, 429, `${own} requests at once`, 'Wait until some of them are answered.', 1)
     return false
   }
@@ -47,11 +54,5 @@ export async function mayGoOn(request, response, door, peer) {
     refuse(response, 429, 'too many requests', 'Wait a few seconds.', Math.ceil(msBeforeNext / 1000))
     return false
   }
-  open.set(who, own + 1)
-  response.once('close', () => {
-    const left = (open.get(who) ?? 1) - 1
-    if (left > 0) open.set(who, left)
-    else open.delete(who)
-  })
   return true
 }

@@ -52,7 +52,6 @@ const log = openLog(process.env.EVEN_SPOKE_DATA ?? root)
 globalThis.evenSpokeLog = {
   failed: (what, error, path) =>
     log.error({ ...plainError(error), ...(path ? { path: plainPath(path) } : {}) }, what),
-  info: (what, more = {}) => log.info(more, what),
 }
 
 /** Marks a request with the door it came through and passes it on. */

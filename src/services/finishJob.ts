@@ -13,7 +13,8 @@ import { addLayer, endStripped } from '@/data/queries/protection'
 import { emptyOpenPack, moveStock } from '@/data/queries/stock'
 import { rememberTestSpots } from '@/data/queries/testSpots'
 import { addVisit } from '@/data/queries/visits'
-import { findWheelSet, learnBrowningFactor } from '@/data/queries/wheelSets'
+import { findWheelSet } from '@/data/queries/wheelSets'
+import { learnBrowningFactor } from '@/data/queries/vehicles'
 import { seenAt } from './seenAt'
 
 /** Keeps what the work taught about a wheel set and its vehicle. */

@@ -20,7 +20,8 @@ import { inPool } from '@/pool/pool'
 import { addReading, listReadings } from '@/data/queries/driving'
 import { findJob, replacePlan, storeJob } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
-import { findWheelSet, learnDustFactor, type WheelSet } from '@/data/queries/wheelSets'
+import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+import { learnDustFactor } from '@/data/queries/vehicles'
 
 /** A product as a job file writes it. Percent keeps a strength exact enough to be read again. */
 export const productToFile = ({

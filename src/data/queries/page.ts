@@ -14,9 +14,6 @@ export interface Page<Row> {
   readonly hasLater: boolean
 }
 
-/** The id a page hangs on; null: it is the first. */
-export const cursorOf = ({ after, before }: PageAt): string | null => before ?? after ?? null
-
 /**
  * A page that is read along its key from where it hangs, so that a late one costs what the first does.
  * @param read gives at most so many rows beyond the cursor, the nearest first: against the order where `isBackward`
@@ -25,7 +22,7 @@ export async function readPage<Row>(
   at: PageAt,
   read: (cursor: string | null, isBackward: boolean, most: number) => Promise<Row[]>,
 ): Promise<Page<Row>> {
-  const cursor = cursorOf(at)
+  const cursor = at.before ?? at.after ?? null
   const isBackward = cursor !== null && cursor === at.before
   const found = await read(cursor, isBackward, at.size + 1)
   // The row it hung on may be gone meanwhile.

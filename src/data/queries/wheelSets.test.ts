@@ -8,10 +8,10 @@ import {
   createWheelSet,
   findWheelSet,
   countWheelSets,
-  listVehicles,
   listWheelSets,
   updateWheelSet,
 } from './wheelSets'
+import { listVehicles } from './vehicles'
 import { addLayer, listLiveLayers } from './protection'
 
 let database: Database

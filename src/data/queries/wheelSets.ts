@@ -1,13 +1,19 @@
 import { randomUUID } from 'node:crypto'
 import type { Condition, Finish } from '@/core/finishes/finish'
-import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
-import { isSameName } from '@/core/wheel/vehicleName'
+import type { Brakes } from '@/core/wheel/brakes'
 import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
-import type { KnownVehicle, WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
+import type { WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
-import { keepDriving } from './driving'
 import { likePattern } from './likePattern'
+import {
+  addVehicle,
+  brakesOf,
+  updateVehicle,
+  type SeenVehicle,
+  type UpdateOutcome,
+  type VehicleDetailsRow,
+} from './vehicles'
 import { readPage, type Page, type PageAt } from './page'
 
 export interface WheelSet {
@@ -48,18 +54,11 @@ interface WheelRow {
   finishes: { zone: FinishZone; finish: Finish; condition: Condition }[]
 }
 
-interface WheelSetRow {
+interface WheelSetRow extends VehicleDetailsRow {
   id: string
   vehicle_id: string
   vehicle_name: string
   vehicle_kind: VehicleKind
-  arch_liner: ArchLiner
-  front_pads: PadKind
-  front_discs: DiscKind
-  rear_pads: PadKind
-  rear_discs: DiscKind
-  kilometres_per_week: number
-  parked: 'garage' | 'street' | null
   season: 'winter' | 'summer' | null
   dust_factor: number
   browning_factor: number
@@ -96,13 +95,6 @@ const wheelOf = (row: WheelRow): WheelEntry => ({
   ...(row.openness === null ? {} : { openness: row.openness }),
   hardwarePieces: row.hardware_pieces,
   finishes: row.finishes,
-})
-
-const brakesOf = (
-  row: Pick<WheelSetRow, 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs'>,
-): Brakes => ({
-  front: { pads: row.front_pads, discs: row.front_discs },
-  rear: { pads: row.rear_pads, discs: row.rear_discs },
 })
 
 const wheelSetOf = (row: WheelSetRow): WheelSet => ({
@@ -179,46 +171,6 @@ export async function hasWheelSets(database: Queryable): Promise<boolean> {
   return (await database.query('select 1 from wheel_set limit 1')).length > 0
 }
 
-type VehicleRow = Pick<
-  WheelSetRow,
-  'arch_liner' | 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs' | 'kilometres_per_week' | 'parked'
-> & { id: string; version: number; name: string; kind: VehicleKind; set_names: string[] }
-
-const knownVehicleOf = (row: VehicleRow): KnownVehicle => ({
-  id: row.id,
-  version: row.version,
-  vehicle: {
-    name: row.name,
-    kind: row.kind,
-    archLiner: row.arch_liner,
-    brakes: brakesOf(row),
-    kilometresPerWeek: row.kilometres_per_week,
-    parked: row.parked,
-  },
-  setNames: row.set_names,
-})
-
-/** Vehicles with the text in their name: those of that very name first, then by name; at most so many. */
-export async function listVehicles(
-  database: Queryable,
-  { name, most }: { readonly name: string; readonly most: number },
-): Promise<KnownVehicle[]> {
-  const rows = await database.query<VehicleRow>(
-    `select v.*, (select coalesce(json_agg(s.name order by lower(s.name), s.id), '[]') from wheel_set s
-       where s.vehicle_id = v.id) as set_names
-     from vehicle v where v.name ilike $1
-     order by (lower(v.name) = lower($2)) desc, lower(v.name), v.id limit $3`,
-    [likePattern(name), name, most],
-  )
-  return rows.map(knownVehicleOf)
-}
-
-/** Whether there is a vehicle that people would call by this name. */
-export async function isNameKnown(database: Queryable, name: string): Promise<boolean> {
-  const rows = await database.query<{ name: string }>('select name from vehicle')
-  return rows.some((known) => isSameName(known.name, name))
-}
-
 async function writeWheels(
   database: Queryable,
   wheelSetId: string,
@@ -251,54 +203,6 @@ async function writeWheels(
      select $1, f.* from json_to_recordset($2::json) as f("position" text, zone text, finish text, condition text)`,
     [wheelSetId, JSON.stringify(finishes)],
   )
-}
-
-const vehicleDetails = ({ vehicle: { archLiner, brakes, kilometresPerWeek, parked } }: WheelSetInput) => [
-  archLiner,
-  brakes.front.pads,
-  brakes.front.discs,
-  brakes.rear.pads,
-  brakes.rear.discs,
-  kilometresPerWeek,
-  parked,
-]
-
-/** A vehicle as a form saw it. */
-export interface SeenVehicle {
-  readonly id: string
-  readonly version: number
-}
-
-export type UpdateOutcome = 'saved' | 'changedMeanwhile' | 'gone'
-
-/** Writes what all sets of a vehicle share, over the version it was seen in. */
-async function updateVehicle(
-  database: Queryable,
-  { id, version }: SeenVehicle,
-  input: WheelSetInput,
-): Promise<UpdateOutcome> {
-  await keepDriving(database, { id, version }, input.vehicle.kilometresPerWeek)
-  const rows = await database.query(
-    `update vehicle set name = $3, kind = $4, arch_liner = $5, front_pads = $6, front_discs = $7, rear_pads = $8,
-       rear_discs = $9, kilometres_per_week = $10, parked = $11, version = version + 1
-     where id = $1 and version = $2 returning id`,
-    [id, version, input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
-  )
-  if (rows.length > 0) return 'saved'
-  const still = await database.query('select 1 from vehicle where id = $1', [id])
-  return still.length > 0 ? 'changedMeanwhile' : 'gone'
-}
-
-async function addVehicle(database: Queryable, input: WheelSetInput): Promise<string> {
-  const rows = await database.query<{ id: string }>(
-    `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week,
-       parked)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
-    [input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
-  )
-  const id = rows[0]?.id
-  if (id === undefined) throw new Error('The new vehicle has no id')
-  return id
 }
 
 /** Undoes a transaction whose outcome is not `saved`, and gives that outcome. */
@@ -384,18 +288,4 @@ export function updateWheelSet(
     if (outcome === 'saved') await writeWheels(transaction, id, input.wheels)
     return outcome
   })
-}
-
-/** Keeps what a look at the wheels taught about a vehicle. */
-export async function learnDustFactor(database: Queryable, vehicleId: string, factor: number): Promise<void> {
-  await database.query('update vehicle set dust_factor = $2 where id = $1', [vehicleId, factor])
-}
-
-/** Keeps what the foam of the tyres taught about a vehicle. */
-export async function learnBrowningFactor(
-  database: Queryable,
-  vehicleId: string,
-  factor: number,
-): Promise<void> {
-  await database.query('update vehicle set browning_factor = $2 where id = $1', [vehicleId, factor])
 }

@@ -1,6 +1,6 @@
 import type { NextRequest } from 'next/server'
 import { database } from '@/data/connection'
-import { listVehicles } from '@/data/queries/wheelSets'
+import { listVehicles } from '@/data/queries/vehicles'
 
 /** So many are offered to choose from. */
 const offered = 12

@@ -1,0 +1,39 @@
+import { EventEmitter } from 'node:events'
+import { describe, expect, it } from 'vitest'
+
+const { mayGoOn } = (await import('./limits.mjs' as string)) as {
+  mayGoOn(request: object, response: object, door: 'desk' | 'lan', peer: string): Promise<boolean>
+}
+
+class Answer extends EventEmitter {
+  status = 0
+  writeHead(status: number): void {
+    this.status = status
+  }
+  end(): void {
+    this.emit('close')
+  }
+}
+
+const ask = async (peer: string, headers: object = {}, url = '/api/clock') => {
+  const answer = new Answer()
+  return { answer, goesOn: await mayGoOn({ headers, url }, answer, 'lan', peer) }
+}
+
+describe('what one device may ask for', () => {
+  it('is so much at once, though it all comes in one moment, and again when some is answered', async () => {
+    const burst = await Promise.all(Array.from({ length: 100 }, () => ask('a')))
+    expect(burst.filter(({ goesOn }) => goesOn)).toHaveLength(64)
+    expect(burst.at(-1)!.answer.status).toBe(429)
+    expect((await ask('b')).goesOn).toBe(true)
+    burst[0]!.answer.end()
+    expect((await ask('a')).goesOn).toBe(true)
+    expect((await ask('a')).goesOn).toBe(false)
+  })
+
+  it('is so large, but for backups', async () => {
+    const large = { 'content-length': '6000000' }
+    expect((await ask('c', large)).answer.status).toBe(413)
+    expect((await ask('c', large, '/api/backup/restore?x=1')).goesOn).toBe(true)
+  })
+})
