@@ -7,7 +7,7 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   timeout: 90_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/interface.json' }]],
   use: {
     browserName: 'chromium',

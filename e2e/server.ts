@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base } from '@playwright/test'
+import { test as base, type Page } from '@playwright/test'
 
 const root = process.cwd()
 
@@ -87,6 +87,31 @@ export async function startServer(
 
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'even-spoke-test-'))
 
+/** What a page asked for and did not get yet, and what it complained of; said where a test fails. */
+function follow(page: Page): () => Promise<string> {
+  const open = new Map<object, string>()
+  const said: string[] = []
+  page.on('request', (request) => open.set(request, `${request.method()} ${request.url()}`))
+  page.on('requestfinished', (request) => open.delete(request))
+  page.on('requestfailed', (request) => {
+    open.delete(request)
+    said.push(`failed: ${request.url()} ${request.failure()?.errorText}`)
+  })
+  page.on('response', (answer) => {
+    if (answer.status() >= 400) said.push(`${answer.status()}: ${answer.url()}`)
+  })
+  page.on('console', (message) => said.push(`console: ${message.text()}`))
+  page.on('pageerror', (error) => said.push(`error: ${error.message}`))
+  return async () => {
+    const text = await page
+      .locator('main')
+      .innerText({ timeout: 2000 })
+      .catch(() => 'nothing can be read')
+    const waiting = [...open.values()].slice(-10).map((one) => `waits for: ${one}`)
+    return [`at ${page.url()}`, ...waiting, ...said.slice(-20), text.slice(0, 500)].join('\n')
+  }
+}
+
 /** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
 export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer }>({
   data: ['demo', { option: true, scope: 'worker' }],
@@ -106,6 +131,11 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
     },
     { scope: 'worker' },
   ],
+  page: async ({ page }, provide, info) => {
+    const tell = follow(page)
+    await provide(page)
+    if (info.status !== info.expectedStatus) console.log(await tell())
+  },
   baseURL: async ({ server }, provide) => provide(server.address),
 })
 

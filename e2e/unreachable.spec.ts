@@ -194,3 +194,17 @@ test('two tabs of one device without network keep all their taps, and any page s
     ),
   ).toBe(0)
 })
+
+test('a page that never comes is loaded by the browser itself', async ({ page }) => {
+  let asked = 0
+  await page.route(
+    (url) => url.pathname === '/cabinet/tools' && url.searchParams.has('_rsc'),
+    // Neither answered nor refused.
+    () => void (asked += 1),
+  )
+  await page.goto('/cabinet')
+  await page.getByRole('link', { name: 'Tools' }).click()
+  await expect(page).toHaveURL(/\/cabinet\/tools$/)
+  await expect(page.locator('h1')).toBeVisible()
+  expect(asked).toBe(1)
+})

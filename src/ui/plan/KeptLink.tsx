@@ -1,4 +1,5 @@
 import { Link } from '@/ui/Link'
+import { followLink } from '@/ui/followLink'
 import { useRouter } from 'next/navigation'
 import { useState, type MouseEvent, type ReactNode } from 'react'
 
@@ -25,7 +26,9 @@ export function KeptLink({ href, keeping, whenKept, className, children }: KeptL
     setIsWaiting(true)
     const isKept = await whenKept()
     setIsWaiting(false)
-    if (isKept) router.push(href)
+    if (!isKept) return
+    followLink(href)
+    router.push(href)
   }
   return (
     <Link href={href} className={className} aria-busy={isWaiting} onClick={(event) => void follow(event)}>
