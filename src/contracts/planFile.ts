@@ -24,7 +24,7 @@ const recipe = v.strictObject({
   realFraction: fraction,
 })
 
-const stage = v.strictObject({
+export const planStage = v.strictObject({
   id: v.string(),
   kind: v.picklist(stageKinds),
   productId: v.string(),
@@ -57,7 +57,7 @@ const stage = v.strictObject({
   cautions: v.array(v.string()),
 })
 
-const step = v.strictObject({
+export const planStep = v.strictObject({
   id: v.string(),
   act: v.picklist(acts),
   corner: v.nullable(position),
@@ -100,8 +100,8 @@ export const planFile = v.strictObject({
       why: v.string(),
     }),
   ),
-  stages: v.array(stage),
-  steps: v.array(step),
+  stages: v.array(planStage),
+  steps: v.array(planStep),
   fills: v.array(
     v.strictObject({
       container: v.picklist(deliveries),
@@ -201,6 +201,10 @@ export const planFile = v.strictObject({
   ),
 })
 
-export type PlanFile = v.InferOutput<typeof planFile>
+/** Never changed in place, at no depth. */
+type Fixed<T> = T extends object ? { readonly [K in keyof T]: Fixed<T[K]> } : T
 
-export const writePlan = (plan: Plan) => ({ format: planFormat, ...plan })
+export type PlanFile = Fixed<v.InferOutput<typeof planFile>>
+
+/** A plan as a file: plain values that JSON and threads carry. */
+export const writePlan = (plan: Plan): PlanFile => ({ format: planFormat, ...plan })

@@ -15,20 +15,16 @@ export interface Tasks {
   readBackup(zip: Uint8Array): Result<ReadBackup>
 }
 
-/** As it is stored and sent: without what JSON does not have. */
-const written = (plan: Parameters<typeof writePlan>[0]): PlanFile =>
-  JSON.parse(JSON.stringify(writePlan(plan))) as PlanFile
-
 export const tasks: Tasks = {
   readBackup,
   planText: (text) => {
     const read = readJobText(text)
-    return read.ok ? succeed(written(planInOrder(read.value.job))) : read
+    return read.ok ? succeed(writePlan(planInOrder(read.value.job))) : read
   },
   planFile: ({ file, order }) => {
     const job = jobOf(file)
     if (!job.ok) return job
     const planned = order ? takeOrder(job.value, order) : planInOrder(job.value)
-    return succeed(planned && written(planned))
+    return succeed(planned && writePlan(planned))
   },
 }

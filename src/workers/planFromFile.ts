@@ -1,5 +1,5 @@
 import { planInOrder } from '@/core/order/orderPlan'
-import { failWith, type Result } from '@/core/result'
+import { failWith, succeed, type Result } from '@/core/result'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 
@@ -7,5 +7,5 @@ import { writePlan, type PlanFile } from '@/contracts/planFile'
 export function planFromFile(file: JobFile): Result<PlanFile> {
   const job = jobOf(file)
   if (!job.ok) return failWith(job.problems)
-  return { ok: true, value: JSON.parse(JSON.stringify(writePlan(planInOrder(job.value)))) as PlanFile }
+  return succeed(writePlan(planInOrder(job.value)))
 }

@@ -13,6 +13,5 @@ export function refineFromFile(
 ): void {
   const job = jobOf(file)
   if (!job.ok) return
-  for (const better of betterOrders(job.value, effort))
-    if (better) tell(JSON.parse(JSON.stringify(writePlan(better))) as PlanFile)
+  for (const better of betterOrders(job.value, effort)) if (better) tell(writePlan(better))
 }

@@ -4,9 +4,9 @@ import { removalExponent } from '@/core/efficacy/removal'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import { millilitresAtCorner } from '@/core/effort/amounts'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
-import type { WheelGeometry } from '@/core/wheel-geometry'
 import { wheelZones } from '@/core/wheel/zone'
 import { log } from '@/core/quantity/steady'
+import { referenceWheel } from './referenceWheel'
 
 /** One package of a product on the same dirt: what a clean wheel costs with it. */
 export interface CleanWheelCost {
@@ -23,20 +23,23 @@ export interface CleanWheelCost {
   readonly costMinor: number
 }
 
+/** Soils that are worth comparing on, the commonest first. */
+export const comparedSoils = ['freshDust', 'bondedDust', 'film', 'tar', 'mineral', 'tyreBrowning'] as const
+export type ComparedSoil = (typeof comparedSoils)[number]
+
 /** More rounds are no way to clean a wheel. */
 const mostRounds = 3
 /** A bucket serves four wheels. */
 const wheelsPerBucket = 4
 
 /**
- * Cost per clean wheel on the same dirt, each product at its own best dilution and in every package, cheapest first.
+ * Cost per clean wheel on the same dirt and the same wheel, each product at its own best dilution and in every package, cheapest first.
  * Products that do not get there are left out: a bottle price says nothing about them.
  */
 export function cleanWheelCosts(
   products: readonly Product[],
   soil: Soil,
   grade: Grade,
-  wheel: WheelGeometry,
   bucketLitres: number,
   own: OwnEstimates,
 ): CleanWheelCost[] {
@@ -56,7 +59,7 @@ export function cleanWheelCosts(
         const mix =
           product.delivery === 'bucket'
             ? (bucketLitres * 1000) / wheelsPerBucket
-            : millilitresAtCorner(product, { wheel }, wheelZones, own)
+            : millilitresAtCorner(product, { wheel: referenceWheel }, wheelZones, own)
         return [{ fraction, rounds, concentrateMillilitres: rounds * mix * fraction }]
       })
       const best = ways.sort(

@@ -164,6 +164,7 @@ export const houseEstimates = {
   filmPer1000Km: one(0.9, 'amount', 0, 10, 'Road film grows with the road, not the brake.'),
   rearDustShare: one(0.45, 'share', 0, 2, 'Rears brake less.'),
   winterFilmFactor: one(1.8, 'factor', 1, 5, 'Salt water carries film onto everything.'),
+  reorderShare: one(0.25, 'share', 0, 1, 'A quarter of a pack lasts until the next parcel.'),
   mixedBottleDays: one(60, 'days', 1, 1000, 'Thinned product settles and loses its bite.'),
   browningPerMonth: one(0.8, 'amount', 0, 5, 'Browning comes with days and old dressing.'),
 } as const satisfies Record<string, Estimate> // prettier-ignore

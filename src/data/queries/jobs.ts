@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import * as v from 'valibot'
-import { conditionsFile } from '@/contracts/conditions'
-import { paceFile, testSpotsFile, wishesFile, type JobFile } from '@/contracts/jobFile'
+import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
+import { readStoredJob } from '@/contracts/storedJob'
+import { readStoredPlan } from '@/contracts/storedPlan'
 import type { Answer } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { Database, Queryable } from '../database'
@@ -21,40 +21,19 @@ export interface StoredJob {
 interface JobRow {
   id: string
   wheel_set_id: string
-  job_file: JobFile
-  plan_file: PlanFile
+  job_file: unknown
+  plan_file: unknown
   planned_for: Date | null
   created_at: Date
   started_at: Date | null
   finished_at: Date | null
 }
 
-/** A plan stored by an earlier version says nothing of time: no order, no parts of wheels, no film that dries. */
-const withTime = (plan: PlanFile): PlanFile => ({
-  ...plan,
-  timings: plan.timings ?? [],
-  sequence: plan.sequence ?? null,
-  steps: plan.steps.map((step) => ({
-    ...step,
-    wetLimitSeconds: step.wetLimitSeconds ?? null,
-    part: step.part ?? null,
-  })),
-})
-
-/** What an earlier version did not store has today's defaults. */
-const withDefaults = (file: JobFile): JobFile => ({
-  ...file,
-  conditions: v.parse(conditionsFile, file.conditions),
-  wishes: v.parse(wishesFile, file.wishes),
-  pace: v.parse(paceFile, file.pace ?? {}),
-  testSpots: v.parse(testSpotsFile, file.testSpots ?? []),
-})
-
 const jobOfRow = (row: JobRow): StoredJob => ({
   id: row.id,
   wheelSetId: row.wheel_set_id,
-  jobFile: withDefaults(row.job_file),
-  plan: withTime(row.plan_file),
+  jobFile: readStoredJob(row.job_file),
+  plan: readStoredPlan(row.plan_file),
   plannedFor: row.planned_for,
   createdAt: row.created_at,
   startedAt: row.started_at,
@@ -94,11 +73,11 @@ export async function findJob(database: Queryable, id: string): Promise<StoredJo
 
 /** The loads and conditions last planned for a wheel set; the default of the next intake. */
 export async function latestJobFile(database: Queryable, wheelSetId: string): Promise<JobFile | null> {
-  const rows = await database.query<{ job_file: JobFile }>(
+  const rows = await database.query<{ job_file: unknown }>(
     'select job_file from job where wheel_set_id = $1 order by created_at desc limit 1',
     [wheelSetId],
   )
-  return rows[0] ? withDefaults(rows[0].job_file) : null
+  return rows[0] ? readStoredJob(rows[0].job_file) : null
 }
 
 export interface OpenJob {

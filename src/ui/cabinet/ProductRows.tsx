@@ -1,0 +1,57 @@
+import { familyOf } from '@/core/chemistry/families'
+import { protectionWearNames } from '@/core/chemistry/family'
+import { wearOf, type Product } from '@/core/chemistry/product'
+import { isRunningOut, stockShare } from '@/core/chemistry/stockLeft'
+import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import { Link } from '@/ui/Link'
+import { formatMillilitres, formatMoney } from '../format/format'
+import { pathOfId } from './idPath'
+
+interface ProductRowsProps {
+  readonly products: readonly Product[]
+  readonly currency: string
+  readonly dilutionStyle: DilutionStyle
+  readonly estimates: OwnEstimates
+}
+
+const mildness = (product: Product): string =>
+  familyOf(product.family).purpose === 'clean' ? `, ${protectionWearNames[wearOf(product)]}` : ''
+
+/** The products that plans choose from: what each is, how it is used, and how much of it is left. */
+export function ProductRows({ products, currency, dilutionStyle, estimates }: ProductRowsProps) {
+  return (
+    <ul className="rows">
+      {products.map((product) => (
+        <li key={product.id} className="row-item product-row">
+          <div>
+            <Link href={`/cabinet/${pathOfId(product.id)}`}>{product.name}</Link>
+            <br />
+            <span className="soft">
+              {familyOf(product.family).name}, {writeDilution(product.strength, dilutionStyle)}
+              {mildness(product)}
+              {product.containsFluoride && ', fluoride: never planned'}
+            </span>
+          </div>
+          <div
+            className="stock"
+            role="img"
+            aria-label={`${Math.round(stockShare(product) * 100)} % of a pack left`}
+          >
+            <span
+              className={isRunningOut(product, estimates) ? 'is-low' : ''}
+              style={{ width: `${stockShare(product) * 100}%` }}
+            />
+          </div>
+          <div className="number">
+            {formatMillilitres(product.stockMillilitres)}
+            <br />
+            <span className="soft">
+              {formatMoney(product.packPriceMinor, currency)} / {formatMillilitres(product.packMillilitres)}
+            </span>
+          </div>
+        </li>
+      ))}
+    </ul>
+  )
+}
