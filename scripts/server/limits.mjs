@@ -27,8 +27,11 @@ function refuse(response, status, found, mend, retrySeconds) {
   response.end(JSON.stringify({ problems: [{ path: '', found, mend }] }))
 }
 
-/** Whether a request may go on; where not it is answered. */
-export async function mayGoOn(request, response, door, peer) {
+/**
+ * Whether a request may go on; where not it is answered.
+ * @param ended comes once the request is answered or given up
+ */
+export async function mayGoOn(request, response, door, peer, ended) {
   const length = Number(request.headers['content-length'] ?? 0)
   const path = (request.url ?? '').split('?')[0]
   if (length > mostBytes(path)) {
@@ -39,7 +42,7 @@ export async function mayGoOn(request, response, door, peer) {
   // Counted before anything is waited for, so that a burst counts as one.
   const own = (open.get(who) ?? 0) + 1
   open.set(who, own)
-  response.once('close', () => {
+  void ended.then(() => {
     const left = (open.get(who) ?? 1) - 1
     if (left > 0) open.set(who, left)
     else open.delete(who)

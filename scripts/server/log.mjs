@@ -52,10 +52,13 @@ export function openLog(folder) {
   }
 }
 
-/** Takes down a request that failed, was refused or was slow, once it is answered. */
-export function logAnswer(log, request, response, door) {
+/**
+ * Takes down a request that failed, was refused or was slow.
+ * @param ended comes once the request is answered or given up
+ */
+export function logAnswer(log, request, response, door, ended) {
   const began = performance.now()
-  response.once('close', () => {
+  void ended.then(() => {
     const milliseconds = Math.round(performance.now() - began)
     const entry = {
       door,

@@ -10,6 +10,7 @@ import { certificatesFor } from './certificates.mjs'
 import { mayGoOn } from './limits.mjs'
 import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
+import { savesFirst } from './savesFirst.mjs'
 import { trustPage } from './trustPage.mjs'
 
 const loopback = '127.0.0.1'
@@ -42,6 +43,9 @@ const isOwn = (mark) => {
   return given.length === ownSecret.length && timingSafeEqual(given, Buffer.from(ownSecret, 'latin1'))
 }
 
+/** Nothing is packed for this machine itself: that costs more than it saves. */
+const packing = 'accept-encoding'
+
 /** Open requests end before the data is closed, but nobody waits longer for them, ms. */
 const longestQuietMilliseconds = 5000
 const dayMilliseconds = 86_400_000
@@ -57,13 +61,16 @@ globalThis.evenSpokeLog = {
 /** Marks a request with the door it came through and passes it on. */
 const through = (door, handle) => async (request, response) => {
   running.add(response)
-  response.once('close', () => running.delete(response))
+  const ended = new Promise((resolve) => response.once('close', resolve))
+  void ended.then(() => running.delete(response))
   try {
-    if (!isOwn(request.headers[ownMark])) {
+    if (isOwn(request.headers[ownMark])) delete request.headers[packing]
+    else {
       mark(request, door)
       const came = request.headers['x-even-spoke-door']
-      logAnswer(log, request, response, came)
-      if (!(await mayGoOn(request, response, came, request.headers['x-even-spoke-peer']))) return
+      logAnswer(log, request, response, came, ended)
+      if (!(await mayGoOn(request, response, came, request.headers['x-even-spoke-peer'], ended))) return
+      await savesFirst(request, ended)
     }
     await handle(request, response)
   } catch (error) {
@@ -80,6 +87,7 @@ function mark(request, door) {
   // What another server passes on was not asked at this desk.
   request.headers['x-even-spoke-door'] = came ? 'lan' : door
   request.headers['x-even-spoke-peer'] = peer
+  if (!came && door === 'desk') delete request.headers[packing]
   request.headers[ownMark] = ownSecret
 }
 

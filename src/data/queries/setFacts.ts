@@ -46,7 +46,8 @@ const layersQuery = `
         from protection_layer
         where ($1::uuid[] is null or wheel_set_id = any($1))
           and (ended_at is null or kind = 'coatingTopper'
-               or kind = any($2) and wheel_set_id in (select wheel_set_id from look))
+               or kind = any($2) and wheel_set_id in
+                 (select wheel_set_id from look where $1::uuid[] is null or wheel_set_id = any($1)))
         group by wheel_set_id, applied_at, ended_at, kind, product_name) g
   group by wheel_set_id`
 
