@@ -148,22 +148,50 @@ function ask(address, { method, path: where, headers, body: sent }) {
 
 const told = /\n\s+at [\w.<]|node_modules|\.next\/server|ERR_[A-Z_]+/
 
-/** What a request says of who sends it: the desk, a page of it, a stranger of the network, another site. */
-const senders = [
-  { name: 'desk', headers: {} },
-  { name: 'page', headers: { 'sec-fetch-site': 'same-origin' } },
-  { name: 'stranger', headers: { 'x-forwarded-for': '10.1.2.3' }, mayWrite: false },
+const everywhere = () => true
+const nowhere = (path) => path.startsWith('/pair')
+const openToAll = /^\/(pair$|api\/(pair|health|ready)$|api\/calendar\/|_next\/|icon|manifest|favicon|sw\.js)/
+const baysToOpen =
+  /^\/($|more$|rules$|due$|wheels$|wheels\/[0-9a-f-]{36}(\/(look|intake|protection|care))?$|jobs\/[^/]+(\/run|\/sheet)?$|api\/(clock|live)$|api\/jobs\/[^/]+\/events$)/
+const baysToWrite =
+  /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake)$|api\/jobs\/[^/]+\/events$|api\/pair$)/
+
+/**
+ * What a request says of who sends it, and what they may open and write: the desk, a page of it, another site, a stranger of the
+ * network, and devices that were let in.
+ */
+const sendersOf = ({ owner, bay }) => [
+  { name: 'desk', headers: {}, opens: everywhere, writes: everywhere },
+  { name: 'page', headers: { 'sec-fetch-site': 'same-origin' }, opens: everywhere, writes: everywhere },
   {
     name: 'other site',
     headers: { 'sec-fetch-site': 'cross-site', origin: 'http://elsewhere.example' },
-    mayWrite: false,
+    opens: everywhere,
+    writes: nowhere,
+  },
+  { name: 'stranger', isFar: true, headers: {}, opens: (path) => openToAll.test(path), writes: nowhere },
+  {
+    name: 'phone of the owner',
+    isFar: true,
+    headers: { cookie: owner },
+    opens: everywhere,
+    writes: everywhere,
+  },
+  {
+    name: 'phone of the bay',
+    isFar: true,
+    headers: { cookie: bay },
+    opens: (path) => openToAll.test(path) || baysToOpen.test(path),
+    writes: (path) => baysToWrite.test(path),
   },
 ]
 
 function fuzzed(at, app, host) {
-  const sender = at.one(senders)
+  const sender = at.one(app.senders)
   const isWrite = at.below(5) < 3
-  const headers = { host, ...sender.headers }
+  // From many places, so that the limit of one holds nothing up.
+  const far = sender.isFar ? { 'x-forwarded-for': `10.1.${at.below(250)}.${at.below(250)}` } : {}
+  const headers = { host, ...far, ...sender.headers }
   if (!isWrite)
     return {
       sender,
@@ -195,6 +223,41 @@ function fuzzed(at, app, host) {
   }
 }
 
+/** Calls an action of the page of phones, as the desk. */
+const atDesk = (address, host, action, args) =>
+  ask(address, {
+    method: 'POST',
+    path: '/settings/phones',
+    headers: { host, origin: address, 'next-action': action, 'content-type': 'text/plain;charset=UTF-8' },
+    body: JSON.stringify(args),
+  })
+
+/** Lets a device in as the desk and a phone would; gives the cookie it is known by. */
+async function letIn(address, host, pairing, role) {
+  const code = await atDesk(address, host, pairing, [{ role }])
+  const [, spoken] = /"code":"([^"]+)"/.exec(code.text) ?? []
+  const answer = await ask(address, {
+    method: 'POST',
+    path: '/api/pair',
+    headers: { host, 'x-forwarded-for': '10.2.0.1', 'content-type': 'application/json' },
+    body: JSON.stringify({ code: spoken, name: `Phone of the ${role}` }),
+  })
+  const [cookie] = answer.headers?.['set-cookie'] ?? []
+  if (!cookie) throw new Error(`No device was let in: ${answer.status} ${answer.text.slice(0, 200)}`)
+  return cookie.split(';')[0]
+}
+
+/** Why an answer is one that none may be; null where it is fine. */
+function wrongOf({ sender, method, path: where }, { status, text }) {
+  const isWrite = !['GET', 'HEAD'].includes(method)
+  const [place] = where.split('?')
+  if (status >= 500 && status !== 503) return `status ${status}`
+  if (told.test(text)) return 'tells how it is built'
+  if (status >= 300) return null
+  if (isWrite ? !sender.writes(place) : !sender.opens(place)) return `a ${sender.name} was let in`
+  return null
+}
+
 /** Sends so many and says which were answered as none may be. */
 export async function fuzz(address, count, seed = 'even') {
   const routes = JSON.parse(readFileSync(join(root, '.next/app-path-routes-manifest.json'), 'utf8'))
@@ -202,7 +265,14 @@ export async function fuzz(address, count, seed = 'even') {
   const host = new URL(address).host
   const home = await ask(address, { method: 'GET', path: '/wheels', headers: { host } })
   const ids = [...new Set(home.text.match(/[0-9a-f-]{36}/g) ?? [])].slice(0, 5)
+  const idOf = (name) => Object.entries(manifest.node).find(([, one]) => one.exportedName === name)[0]
+  await atDesk(address, host, idOf('letNetworkIn'), [true])
+  const pairing = idOf('newPairingCode')
   const app = {
+    senders: sendersOf({
+      owner: await letIn(address, host, pairing, 'owner'),
+      bay: await letIn(address, host, pairing, 'bay'),
+    }),
     pages: Object.values(routes),
     actions: Object.keys(manifest.node),
     ids: [...ids, randomUUID()],
@@ -218,18 +288,7 @@ export async function fuzz(address, count, seed = 'even') {
         const asked = fuzzed(at, app, host)
         const answer = await ask(address, asked)
         statuses[answer.status] = (statuses[answer.status] ?? 0) + 1
-        const isWrite = !['GET', 'HEAD'].includes(asked.method)
-        const why =
-          answer.status >= 500 && answer.status !== 503
-            ? `status ${answer.status}`
-            : told.test(answer.text)
-              ? 'tells how it is built'
-              : isWrite &&
-                  asked.sender.mayWrite === false &&
-                  answer.status < 300 &&
-                  !asked.path.startsWith('/pair')
-                ? `a ${asked.sender.name} was let in`
-                : null
+        const why = wrongOf(asked, answer)
         if (why)
           bad.push(
             `${why}: ${asked.sender.name} ${asked.method} ${asked.path.slice(0, 80)} ${asked.headers['next-action'] ?? asked.headers['content-type'] ?? ''} ${String(asked.body ?? '').slice(0, 80)}`,
@@ -244,6 +303,8 @@ export async function benchFuzz() {
   await ensureBuilt()
   const folder = mkdtempSync(join(tmpdir(), 'even-spoke-bench-'))
   await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
+  // The network that is let in is this machine alone.
+  process.env.EVEN_SPOKE_LAN_HOST = '127.0.0.1'
   const { child, address } = await serve({ dataFolder: folder, port: await freePort(4810) })
   try {
     const { bad, statuses } = await fuzz(address, total)
