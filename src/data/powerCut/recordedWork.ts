@@ -5,7 +5,7 @@ import type { Recording } from './disk'
 const jobId = '00000000-0000-4000-8000-000000000001'
 
 /** A vehicle with a job whose taps are written, and one product that is edited; as plain rows, so that nothing else is needed. */
-async function prepare(database: Database): Promise<void> {
+export async function prepare(database: Database): Promise<void> {
   await database.transaction(async (transaction) => {
     await transaction.query(
       "insert into vehicle (id, name, kind) values ('00000000-0000-4000-8000-000000000002', 'Cut', 'car')",
@@ -38,7 +38,7 @@ const planText = (number: number): string =>
   })
 
 /** What was acknowledged, in a line each: what kind, and what must be found again. */
-async function write(
+export async function write(
   database: Database,
   device: number,
   number: number,
