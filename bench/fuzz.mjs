@@ -11,6 +11,8 @@ import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
 
 const total = Number(process.env.FUZZ ?? 20_000)
 const atOnce = 8
+/** In the place of a status, where the connection was ended. */
+const cutOff = 'cut off'
 
 /** The same numbers at every run. */
 function dice(seed) {
@@ -139,7 +141,7 @@ function ask(address, { method, path: where, headers, body: sent }) {
     sending.setTimeout(60_000, () => sending.destroy(new Error(`no answer to ${method} ${where}`)))
     // Of a body that nobody wants the rest is not waited for.
     sending.once('error', (error) =>
-      ['ECONNRESET', 'EPIPE'].includes(error.code) ? resolve({ status: 'cut off', text: '' }) : reject(error),
+      ['ECONNRESET', 'EPIPE'].includes(error.code) ? resolve({ status: cutOff, text: '' }) : reject(error),
     )
     if (sent) sending.write(sent)
     sending.end()
@@ -154,7 +156,7 @@ const openToAll = /^\/(pair$|api\/(pair|health|ready)$|api\/calendar\/|_next\/|i
 const baysToOpen =
   /^\/($|more$|rules$|due$|wheels$|wheels\/[0-9a-f-]{36}(\/(look|intake|protection|care))?$|jobs\/[^/]+(\/run|\/sheet)?$|api\/(clock|live)$|api\/jobs\/[^/]+\/events$)/
 const baysToWrite =
-  /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake)$|api\/jobs\/[^/]+\/events$|api\/pair$)/
+  /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake)$|api\/jobs\/[^/]+\/events$|(api\/)?pair$)/
 
 /**
  * What a request says of who sends it, and what they may open and write: the desk, a page of it, another site, a stranger of the
@@ -253,7 +255,7 @@ function wrongOf({ sender, method, path: where }, { status, text }) {
   const [place] = where.split('?')
   if (status >= 500 && status !== 503) return `status ${status}`
   if (told.test(text)) return 'tells how it is built'
-  if (status >= 300) return null
+  if (status === cutOff || status >= 300) return null
   if (isWrite ? !sender.writes(place) : !sender.opens(place)) return `a ${sender.name} was let in`
   return null
 }

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from './server'
 
 test('a product of one’s own in a minute, and nonsense at its field', async ({ page }) => {
@@ -223,7 +224,29 @@ test('two windows on one tool, and on the settings: the second is told, and noth
   await expect(page.getByText('Saved.')).toBeVisible()
   await other.getByLabel('Shop name').fill('Second shop')
   await other.getByRole('button', { name: 'Save the settings' }).click()
-  await expect(other.getByText('were changed in another window')).toBeVisible()
+  await expect(other.getByText(/In another window this was set to First shop/)).toBeVisible()
   // What the second typed is kept as a draft on this device; what is stored is the first's.
   expect(await (await page.request.get('/settings')).text()).toContain('value="First shop"')
+})
+
+test('two windows on different settings: both stay, also after a second save', async ({ page, context }) => {
+  const other = await context.newPage()
+  for (const window of [page, other]) await window.goto('/settings')
+  const save = async (window: Page, label: string, text: string) => {
+    await window.getByLabel(label).fill(text)
+    await window.getByRole('button', { name: 'Save the settings' }).click()
+    await expect(window.getByText('Saved.')).toBeVisible()
+  }
+  await save(page, 'Washer pressure, bar', '111')
+  await save(other, 'Wheel bucket, litres', '13')
+  await save(page, 'Washer flow, l/min', '7.5')
+  await save(other, 'Lance draw, l/min', '1.5')
+  await page.reload()
+  for (const [label, text] of [
+    ['Washer pressure, bar', '111'],
+    ['Wheel bucket, litres', '13'],
+    ['Washer flow, l/min', '7.5'],
+    ['Lance draw, l/min', '1.5'],
+  ] as const)
+    await expect(page.getByLabel(label)).toHaveValue(text)
 })

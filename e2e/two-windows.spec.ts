@@ -34,11 +34,14 @@ test('two sets of one vehicle share its details: the form that was opened before
   await other.getByRole('button', { name: 'Save' }).click()
   await expect(other.getByText('changed in another window')).toBeVisible()
   await expect(other.getByLabel('Note')).toHaveValue('written beside it')
-  // What was typed there is offered again, and said to be over what was saved since.
+  // What was typed there is offered again, over what was saved since and not in the place of it.
   await openEdit(page, 'Halden', 1)
-  await expect(page.getByText('saving puts yours in its place')).toBeVisible()
-  await page.getByRole('button', { name: 'Start afresh' }).click()
+  await expect(page.getByText('the rest is as it is saved now')).toBeVisible()
+  await expect(page.getByLabel('Note')).toHaveValue('written beside it')
   await page.getByText('Brakes, kilometres and arch liners').click()
+  await expect(page.getByLabel(/week/)).toHaveValue('333')
+  await page.getByRole('button', { name: 'Start afresh' }).click()
+  await expect(page.getByLabel('Note')).not.toHaveValue('written beside it')
   await expect(page.getByLabel(/week/)).toHaveValue('333')
 })
 

@@ -4,7 +4,7 @@ import { database } from '@/data/connection'
 import { readStoredSettings } from '@/data/queries/settings'
 import { ProblemAlert } from '@/ui/form/ProblemAlert'
 import { SettingsForm } from '@/ui/settings/SettingsForm'
-import { saveSettings } from './actions'
+import { keepSettings } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Settings' }
@@ -34,7 +34,7 @@ export default async function SettingsPage() {
           mend: 'The default holds. Set it again and save; the old value is kept beside it.',
         }))}
       />
-      <SettingsForm initial={settings} version={version} save={saveSettings.bind(null, version)} />
+      <SettingsForm initial={settings} version={version} save={keepSettings} />
     </>
   )
 }

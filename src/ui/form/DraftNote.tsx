@@ -6,7 +6,7 @@ export function DraftNote({ draft }: { readonly draft: DraftState }) {
   return (
     <p className="draft-note" role="status">
       {draft.restored === 'changed'
-        ? 'This is what you typed earlier. It was saved differently elsewhere since then: saving puts yours in its place.'
+        ? 'This is what you typed earlier. It was saved differently elsewhere since then: what you changed stands here, the rest is as it is saved now.'
         : 'This is what you typed earlier; it is not saved yet.'}{' '}
       <button type="button" className="link-button" onClick={() => draft.startAfresh()}>
         Start afresh

@@ -1,6 +1,8 @@
 /** What a person typed and what it was typed over, as it is kept on the device. */
 export interface Draft<T> {
   readonly values: T
+  /** What the form showed before; a draft of an earlier version does not say. */
+  readonly from?: T
   /** The saved state's version that the typing began from. */
   readonly version: number
   /** When it was last typed at, ms since 1970. */
@@ -38,8 +40,10 @@ export function readDraft<T>(form: string, like: T, now: number): Draft<T> | nul
     const draft: unknown = JSON.parse(text)
     // As it would come back from where it was kept.
     const kept: unknown = JSON.parse(JSON.stringify({ values: like, version: 0, at: 0 }))
-    if (hasShapeOf(draft, kept) && now - (draft as Draft<T>).at < longestMilliseconds)
-      return draft as Draft<T>
+    if (hasShapeOf(draft, kept) && now - (draft as Draft<T>).at < longestMilliseconds) {
+      const { from, ...rest } = draft as Draft<T>
+      return hasShapeOf(from, like) && from !== undefined ? { ...rest, from } : rest
+    }
   } catch {
     // Dropped below, like every junk.
   }

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { mergeChanges } from '@/contracts/mergeChanges'
 import { forgetDraft, keepDraft, readDraft } from './draft'
 
 /** After the last key, so that typing is not slowed, ms. */
@@ -28,21 +29,26 @@ export function useDraft<T>(
   const [restored, setRestored] = useState<DraftState['restored']>('no')
   const text = JSON.stringify(values)
   const begun = useRef({ values, text })
-  const isSent = useRef(false)
   const put = useRef(restore)
   useEffect(() => {
     put.current = restore
   })
   useEffect(() => {
-    const draft = readDraft(form, begun.current.values, Date.now())
-    if (!draft || JSON.stringify(draft.values) === begun.current.text) return
-    put.current(draft.values)
+    const now = begun.current.values
+    const draft = readDraft(form, now, Date.now())
+    if (!draft) return
+    // What somebody else saved since then stays where nothing was typed over it.
+    const { value } = mergeChanges(draft.from ?? now, draft.values, now)
+    if (JSON.stringify(value) === begun.current.text) return
+    put.current(value)
     setRestored(draft.version === version ? 'yes' : 'changed')
   }, [form, version])
   useEffect(() => {
     if (text === begun.current.text) return
     const keep = (): void => {
-      if (!isSent.current) keepDraft(form, { values: JSON.parse(text) as T, version, at: Date.now() })
+      // Sent meanwhile.
+      if (text === begun.current.text) return
+      keepDraft(form, { values: JSON.parse(text) as T, from: begun.current.values, version, at: Date.now() })
     }
     const timer = setTimeout(keep, pauseMilliseconds)
     window.addEventListener('pagehide', keep)
@@ -59,7 +65,7 @@ export function useDraft<T>(
       setRestored('no')
     },
     forget: () => {
-      isSent.current = true
+      begun.current = { values, text }
       forgetDraft(form)
     },
   }

@@ -1,0 +1,56 @@
+import Form from 'react-bootstrap/Form'
+import { estimateIds, houseEstimates } from '@/core/estimates/houseEstimates'
+import { plain, type SettingsValues } from './settingsValues'
+
+type Estimates = SettingsValues['estimates']
+
+interface EstimateRowsProps {
+  readonly value: Estimates
+  readonly change: (value: Estimates) => void
+  readonly mendOf: (path: string) => string | undefined
+}
+
+/** Every house estimate with its reason, open to be changed. */
+export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
+  return (
+    <section aria-labelledby="estimates">
+      <div className="section-head">
+        <h2 id="estimates">House estimates</h2>
+      </div>
+      <p className="soft mt-2">
+        Numbers nobody published. Each has its reason; put your own in its place, or empty the field for the
+        house’s.
+      </p>
+      <details>
+        <summary>All {estimateIds.length} of them</summary>
+        <ul className="rows">
+          {estimateIds.map((id) => {
+            const house = houseEstimates[id]
+            const mend = mendOf(`estimates.${id}`)
+            return (
+              <li key={id} className="row-item estimate-row">
+                <label htmlFor={`estimate-${id}`}>
+                  {id.replace(/([A-Z0-9]+)/g, ' $1').toLowerCase()}
+                  <br />
+                  <span className="soft">{house.reason}</span>
+                </label>
+                <span>
+                  <Form.Control
+                    id={`estimate-${id}`}
+                    inputMode="decimal"
+                    placeholder={plain(house.value)}
+                    value={value[id] ?? ''}
+                    isInvalid={mend !== undefined}
+                    onChange={(event) => change({ ...value, [id]: event.target.value })}
+                  />
+                  <span className="soft">{house.unit}</span>
+                  {mend && <span className="invalid-feedback d-block">{mend}</span>}
+                </span>
+              </li>
+            )
+          })}
+        </ul>
+      </details>
+    </section>
+  )
+}
