@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Page } from '@playwright/test'
 
 const root = process.cwd()
 
@@ -133,7 +133,13 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
   ],
   page: async ({ page }, provide, info) => {
     const tell = follow(page)
+    const broken: string[] = []
+    page.on('console', (message) => {
+      if (/Content Security Policy/i.test(message.text())) broken.push(message.text())
+    })
     await provide(page)
+    // Whatever a test is of: what a page may load is never broken.
+    expect(broken).toEqual([])
     if (info.status !== info.expectedStatus) console.log(await tell())
   },
   baseURL: async ({ server }, provide) => provide(server.address),

@@ -1,6 +1,6 @@
-import type { Page } from '@playwright/test'
-import { tapOnce } from './jobActions'
-import { expect, test } from './server'
+import type { Browser, Page } from '@playwright/test'
+import { openRun, tapOnce, workThrough } from './jobActions'
+import { expect, test, type AppServer } from './server'
 
 /** Opens the form of a set by its vehicle; the given one of several. */
 async function openEdit(page: Page, vehicle: string, at = 0): Promise<void> {
@@ -79,4 +79,55 @@ test('a plan that was begun in one window is not changed or thrown away in anoth
   await other.getByRole('button', { name: 'Discard this plan' }).click()
   await other.goto(job)
   await expect(other.getByRole('link', { name: 'Go on in the bay' })).toBeVisible()
+})
+
+/** A device of its own that hears nothing of what others do, as one that just lost its network. */
+async function deafDevice(browser: Browser, server: AppServer): Promise<Page> {
+  const page = await (await browser.newContext({ baseURL: server.address })).newPage()
+  await page.route('**/api/live*', () => undefined)
+  return page
+}
+
+test('a job ended on two devices stands in the log once', async ({ page, browser, server }) => {
+  const run = await openRun(page, 'Mossen')
+  await workThrough(page, () => page.locator('.run-acts [data-best]').click())
+  const other = await deafDevice(browser, server)
+  await other.goto(run)
+  await expect(other.getByRole('heading', { name: 'How did it go?' })).toBeVisible()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.waitForURL('**/log**')
+  const entries = page.locator('.visit-row, .log-row').filter({ hasText: 'Mossen' })
+  const before = await entries.count()
+  await other.getByRole('button', { name: 'Write it down' }).click()
+  await expect(other.getByText('This job is already in the log.')).toBeVisible()
+  await page.reload()
+  await expect(entries).toHaveCount(before)
+})
+
+test('wheels changed on two devices are changed once', async ({ page, browser, server }) => {
+  const other = await deafDevice(browser, server)
+  await page.goto('/wheels?q=Halden')
+  const href = await page.locator('.set-row').first().getAttribute('href')
+  for (const device of [page, other]) {
+    await device.goto(`${href}/change`)
+    await device.locator('.change-set:not([disabled])').first().click()
+  }
+  await page.getByRole('button', { name: 'Change wheels' }).click()
+  await page.waitForURL(`**${href}**`)
+  await other.getByRole('button', { name: 'Change wheels' }).click()
+  await expect(other.getByText(/That set is on already/)).toBeVisible()
+})
+
+test('a due thing done on two devices is done once', async ({ page, browser, server }) => {
+  const other = await deafDevice(browser, server)
+  const rowOf = (device: Page) => device.locator('.due-row').filter({ hasText: 'Long Coat' }).first()
+  for (const device of [page, other]) {
+    await device.goto('/due?q=Brackwater')
+    await expect(rowOf(device)).toBeVisible()
+  }
+  const answered = page.waitForResponse((answer) => answer.request().method() === 'POST')
+  await rowOf(page).getByRole('button', { name: /^Done/ }).click()
+  await (await answered).finished()
+  await rowOf(other).getByRole('button', { name: /^Done/ }).click()
+  await expect(other.getByText('This is not due any more')).toBeVisible()
 })

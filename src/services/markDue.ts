@@ -1,6 +1,6 @@
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
-import { mark } from '@/data/queries/dueMarks'
+import { mark, markOnce } from '@/data/queries/dueMarks'
 import { addLayer } from '@/data/queries/protection'
 import { findDue } from './due'
 
@@ -28,7 +28,9 @@ export async function markDone(database: Database, key: string, now: Date): Prom
     await mark(database, key, wheelSetId, { snoozedUntil: null, doneAt: now })
     return succeed(null)
   }
-  await database.transaction(async (transaction) => {
+  return database.transaction(async (transaction) => {
+    // Two devices may tap at once; the layer is put on once.
+    if (!(await markOnce(transaction, key, wheelSetId, now))) return gone(key)
     for (const position of again.positions)
       await addLayer(
         transaction,
@@ -36,6 +38,6 @@ export async function markDone(database: Database, key: string, now: Date): Prom
         { position, kind: again.protection, productName: again.productName, appliedAt: now },
         null,
       )
+    return succeed(null)
   })
-  return succeed(null)
 }

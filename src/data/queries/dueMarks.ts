@@ -30,6 +30,22 @@ export async function mark(
   )
 }
 
+/** Marks something as done that may be done once only; false where somebody did it before. */
+export async function markOnce(
+  database: Queryable,
+  key: string,
+  wheelSetId: string | null,
+  doneAt: Date,
+): Promise<boolean> {
+  const rows = await database.query(
+    `insert into due_mark (key, wheel_set_id, snoozed_until, done_at) values ($1, $2, null, $3)
+     on conflict (key) do update set snoozed_until = null, done_at = excluded.done_at
+       where due_mark.done_at is null returning key`,
+    [key, wheelSetId, doneAt],
+  )
+  return rows.length > 0
+}
+
 /** Takes back what was marked last: putting off leaves what was done before; else what was done is taken back. */
 export async function unmark(database: Queryable, key: string, now: Date): Promise<void> {
   const putOff = await database.query(
