@@ -171,9 +171,10 @@ test('the desk asks for its passphrase once one is set', async ({ browser }) => 
 })
 
 test('pages of another origin cannot write, read or frame it, and another name is not answered', async ({
-  page,
+  browser,
   server,
 }) => {
+  const page = await browser.newPage()
   const elsewhere = createServer((_request, response) => {
     response
       .writeHead(200, { 'content-type': 'text/html' })
@@ -231,6 +232,7 @@ test('pages of another origin cannot write, read or frame it, and another name i
       .end(),
   )
   expect(status).toBe(421)
+  await page.close()
   elsewhere.closeAllConnections()
   elsewhere.close()
 })
