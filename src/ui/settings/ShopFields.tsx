@@ -1,5 +1,6 @@
-import Form from 'react-bootstrap/Form'
 import { dilutionStyles, writeDilution } from '@/core/dilution'
+import { ChoiceField } from '../form/ChoiceField'
+import { TextField } from '../form/TextField'
 import { equipmentFields, type SettingsValues } from './settingsValues'
 
 type ShopValues = Pick<SettingsValues, 'shop' | 'place' | 'equipment'>
@@ -8,58 +9,6 @@ interface ShopFieldsProps {
   readonly value: ShopValues
   readonly change: (value: Partial<ShopValues>) => void
   readonly mendOf: (path: string) => string | undefined
-}
-
-interface TextFieldProps {
-  readonly id: string
-  readonly label: string
-  readonly value: string
-  readonly mend: string | undefined
-  readonly set: (text: string) => void
-  readonly isNumber?: boolean
-  readonly placeholder?: string
-  readonly maxLength?: number
-}
-
-function TextField({ id, label, value, mend, set, isNumber, placeholder, maxLength }: TextFieldProps) {
-  return (
-    <Form.Group controlId={id}>
-      <Form.Label>{label}</Form.Label>
-      <Form.Control
-        inputMode={isNumber ? 'decimal' : undefined}
-        value={value}
-        placeholder={placeholder}
-        maxLength={maxLength}
-        isInvalid={mend !== undefined}
-        onChange={(event) => set(event.target.value)}
-      />
-      <Form.Control.Feedback type="invalid">{mend}</Form.Control.Feedback>
-    </Form.Group>
-  )
-}
-
-interface ChoiceFieldProps {
-  readonly id: string
-  readonly label: string
-  readonly value: string
-  /** Values with what stands for each. */
-  readonly choices: readonly (readonly [string, string])[]
-  readonly set: (value: string) => void
-}
-
-function ChoiceField({ id, label, value, choices, set }: ChoiceFieldProps) {
-  return (
-    <Form.Group controlId={id}>
-      <Form.Label>{label}</Form.Label>
-      <Form.Select value={value} onChange={(event) => set(event.target.value)}>
-        {choices.map(([choice, text]) => (
-          <option key={choice} value={choice}>
-            {text}
-          </option>
-        ))}
-      </Form.Select>
-    </Form.Group>
-  )
 }
 
 const example = { from: 1 / 11, to: 1 / 11 }
@@ -125,7 +74,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
             key={key}
             id={key}
             label={placeLabels[key]}
-            isNumber
+            mode="decimal"
             placeholder="for the sun"
             value={place[key]}
             mend={mendOf(`place.${key}`)}
@@ -137,7 +86,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
             key={path}
             id={path}
             label={label}
-            isNumber
+            mode="decimal"
             value={equipment[path]}
             mend={mendOf(`equipment.${path}`)}
             set={(text) => change({ equipment: { ...equipment, [path]: text } })}

@@ -2,20 +2,18 @@ import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
 import { protectionFacts } from '@/core/protection/kinds'
-import { positionShortNames } from '@/core/wheel/position'
 import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
 import { listReadings } from '@/data/queries/driving'
 import { listLooks } from '@/data/queries/looks'
 import { askForecast } from '@/services/askForecast'
-import { ActionButton } from '@/ui/form/ActionButton'
 import { formatDay } from '@/ui/format/format'
-import { beadNames } from '@/ui/look/lookWords'
-import { LayerChart } from '@/ui/protection/LayerChart'
 import { LayerForm } from '@/ui/protection/LayerForm'
+import { LayerLife } from '@/ui/protection/LayerLife'
+import { LookRows } from '@/ui/protection/LookRows'
 import { OdometerForm } from '@/ui/protection/OdometerForm'
+import { OtherLayers } from '@/ui/protection/OtherLayers'
 import { RenewalForm } from '@/ui/protection/RenewalForm'
-import { WhyDueWords } from '@/ui/protection/WhyDueWords'
 import { keepLayer, keepReading, keepRenewal, takeLookBack } from '../../protectionActions'
 import { wheelSetOr404 } from '../findOr404'
 
@@ -26,7 +24,6 @@ interface Props {
   readonly params: Promise<{ id: string }>
 }
 
-const axleNames = { front: 'fronts', rear: 'rears' }
 const looksShown = 8
 
 export default async function ProtectionPage({ params }: Props) {
@@ -73,48 +70,8 @@ export default async function ProtectionPage({ params }: Props) {
           {beading.length === 0 && (
             <p className="py-3">Nothing is on record on the wheels. Enter below what was put on, and when.</p>
           )}
-          {beading.map(({ facts, forecast, why, course, looks: seen, washes, winters }) => (
-            <section
-              key={forecast.id}
-              className="mb-4"
-              aria-label={`${facts.productName}, ${axleNames[facts.axle]}`}
-            >
-              <div className="section-head">
-                <h2>
-                  {facts.productName}, {axleNames[facts.axle]}
-                </h2>
-                <span className="number">{Math.round(Math.max(0, 1 - forecast.usedShare) * 100)} % left</span>
-              </div>
-              <p className="mt-2 mb-0">
-                Top up {formatDay(forecast.topUp.p50, now)} ({formatDay(forecast.topUp.p10, now)} to{' '}
-                {formatDay(forecast.topUp.p90, now)}), gone {formatDay(forecast.renew.p50, now)} (
-                {formatDay(forecast.renew.p10, now)} to {formatDay(forecast.renew.p90, now)}). Put on{' '}
-                {formatDay(facts.appliedAt, now)}
-                {facts.coats > 1 && `, ${facts.coats} coats`}.
-              </p>
-              {forecast.clog.kind === 'clogged' && (
-                <p className="clog-note">
-                  Clogged, perhaps: it looks worse than it should.{' '}
-                  <Link href={`/wheels/${id}/intake?service=coatedMaintenance`}>Plan a reviving wash</Link>,
-                  then <Link href={`/wheels/${id}/look?after=reviving`}>look again</Link>.
-                </p>
-              )}
-              {forecast.clog.kind === 'wasClogged' && (
-                <p className="clog-note">It was clogged: after a reviving wash it showed what is left.</p>
-              )}
-              {forecast.clog.kind === 'gone' && (
-                <p className="clog-note">No better after a reviving wash: renew it.</p>
-              )}
-              <LayerChart
-                label={`What is left of ${facts.productName} on the ${axleNames[facts.axle]}: ${Math.round(Math.max(0, 1 - forecast.usedShare) * 100)} % now`}
-                course={course}
-                looks={seen}
-                washes={washes}
-                winters={winters}
-                now={now}
-              />
-              <WhyDueWords why={why} />
-            </section>
+          {beading.map((layer) => (
+            <LayerLife key={layer.forecast.id} wheelSetId={id} layer={layer} now={now} />
           ))}
           <p className="soft">
             Dots: looks; turned squares after a reviving wash. Strokes on the ground: washes. Grey: winters.
@@ -122,50 +79,8 @@ export default async function ProtectionPage({ params }: Props) {
           </p>
         </div>
         <div>
-          {others.length > 0 && (
-            <section aria-labelledby="other-layers">
-              <div className="section-head">
-                <h2 id="other-layers">Tyres and trim</h2>
-              </div>
-              <ul className="rows">
-                {others.map(({ facts, forecast }) => (
-                  <li key={forecast.id} className="row-item stock-row">
-                    <span>
-                      {facts.productName}, {axleNames[facts.axle]}
-                    </span>
-                    <span className="number">{formatDay(forecast.renew.p50, now)}</span>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          )}
-          <section aria-labelledby="looks" className="mt-4">
-            <div className="section-head">
-              <h2 id="looks">Looks</h2>
-            </div>
-            {looks.length === 0 && (
-              <p className="py-2">None yet. Each one moves the dates and makes them surer.</p>
-            )}
-            <ul className="rows">
-              {looks.map((look) => (
-                <li key={look.id} className="row-item stock-row">
-                  <span>
-                    {formatDay(look.at, now)}, {look.positions.map((at) => positionShortNames[at]).join(', ')}
-                    : {beadNames[look.beading]}
-                    {look.afterReviving && ', after a reviving wash'}
-                    {look.glossUnits !== null && `, ${look.glossUnits} gloss units`}
-                  </span>
-                  <ActionButton
-                    action={takeLookBack.bind(null, id, look.id)}
-                    className="btn btn-quiet"
-                    label={`Take back the look of ${formatDay(look.at, now)}`}
-                  >
-                    Take back
-                  </ActionButton>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <OtherLayers layers={others} now={now} />
+          <LookRows looks={looks} now={now} takeBack={takeLookBack.bind(null, id)} />
           <section aria-labelledby="put-on" className="mt-4">
             <div className="section-head">
               <h2 id="put-on">Put on elsewhere</h2>

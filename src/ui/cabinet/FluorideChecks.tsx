@@ -1,0 +1,35 @@
+import Form from 'react-bootstrap/Form'
+import { speaksOfFluoride } from '@/core/chemistry/fluoride'
+import type { ProductValues } from './productValues'
+
+interface FluorideChecksProps {
+  readonly values: Pick<ProductValues, 'name' | 'note' | 'containsFluoride' | 'fluorideChecked'>
+  readonly change: (part: Partial<Pick<ProductValues, 'containsFluoride' | 'fluorideChecked'>>) => void
+}
+
+/** Whether there is fluoride in it; asked again where its name or note speak of it. */
+export function FluorideChecks({ values, change }: FluorideChecksProps) {
+  // A draft of an earlier form has neither.
+  const { name, note = '', containsFluoride, fluorideChecked = false } = values
+  return (
+    <>
+      <Form.Check
+        className="mt-3"
+        id="fluoride"
+        type="checkbox"
+        label="The safety data sheet names fluoride (it is then never planned with)"
+        checked={containsFluoride}
+        onChange={(event) => change({ containsFluoride: event.target.checked })}
+      />
+      {speaksOfFluoride({ name, note, containsFluoride, fluorideChecked: false }) && (
+        <Form.Check
+          id="fluoride-checked"
+          type="checkbox"
+          label="Name or note speak of fluoride: I read the safety data sheet, and it names none"
+          checked={fluorideChecked}
+          onChange={(event) => change({ fluorideChecked: event.target.checked })}
+        />
+      )}
+    </>
+  )
+}

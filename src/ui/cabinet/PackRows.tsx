@@ -1,0 +1,59 @@
+import Form from 'react-bootstrap/Form'
+import type { ProductValues } from './productValues'
+
+type Packs = ProductValues['otherPacks']
+
+const mostPacks = 8
+
+interface PackRowsProps {
+  readonly packs: Packs
+  readonly currency: string
+  readonly change: (packs: Packs) => void
+  readonly mendOf: (path: string) => string | undefined
+}
+
+/** Other sizes it can be bought in, each with its price. */
+export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
+  const set = (index: number, part: Partial<Packs[number]>) =>
+    change(packs.map((pack, at) => (at === index ? { ...pack, ...part } : pack)))
+  return (
+    <>
+      {packs.map((pack, index) => (
+        <div key={index} className="pack-row">
+          <Form.Control
+            aria-label={`Pack ${index + 2}, ml`}
+            placeholder="ml"
+            inputMode="decimal"
+            value={pack.millilitres}
+            isInvalid={mendOf(`otherPacks[${index}].millilitres`) !== undefined}
+            onChange={(event) => set(index, { millilitres: event.target.value })}
+          />
+          <Form.Control
+            aria-label={`Pack ${index + 2}, price`}
+            placeholder={currency}
+            inputMode="decimal"
+            value={pack.price}
+            isInvalid={mendOf(`otherPacks[${index}].priceMinor`) !== undefined}
+            onChange={(event) => set(index, { price: event.target.value })}
+          />
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => change(packs.filter((_, at) => at !== index))}
+          >
+            Remove
+          </button>
+        </div>
+      ))}
+      {packs.length < mostPacks && (
+        <button
+          type="button"
+          className="link-button"
+          onClick={() => change([...packs, { millilitres: '', price: '' }])}
+        >
+          Add a pack size
+        </button>
+      )}
+    </>
+  )
+}

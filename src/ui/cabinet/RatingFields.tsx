@@ -1,0 +1,35 @@
+import { familyOf } from '@/core/chemistry/families'
+import { soilNames, soils } from '@/core/soils/soil'
+import { ChoiceField } from '../form/ChoiceField'
+import type { ProductValues } from './productValues'
+
+interface RatingFieldsProps {
+  readonly values: Pick<ProductValues, 'family' | 'ratings'>
+  readonly change: (ratings: ProductValues['ratings']) => void
+}
+
+const ratings = ['0', '1', '2', '3', '4'].map((rating) => [rating, rating] as const)
+
+/** What a cleaner takes of each soil, where that differs from its family. */
+export function RatingFields({ values, change }: RatingFieldsProps) {
+  const family = familyOf(values.family)
+  if (family.purpose !== 'clean') return null
+  return (
+    <>
+      <h2>What it takes, 0 to 4</h2>
+      <p className="soft">At label strength and dwell. House estimates until your records say otherwise.</p>
+      <div className="rating-grid">
+        {soils.map((soil) => (
+          <ChoiceField
+            key={soil}
+            id={`rating-${soil}`}
+            label={soilNames[soil]}
+            value={values.ratings[soil] ?? ''}
+            choices={[['', `family: ${family.ratings[soil] ?? 0}`], ...ratings]}
+            set={(rating) => change({ ...values.ratings, [soil]: rating })}
+          />
+        ))}
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react'
+import Form from 'react-bootstrap/Form'
+
+interface ChoiceFieldProps<Value extends string> {
+  readonly id: string
+  readonly label: string
+  readonly value: Value
+  /** Values with what stands for each. */
+  readonly choices: readonly (readonly [Value, string])[]
+  readonly set: (value: Value) => void
+  readonly hint?: ReactNode
+  readonly className?: string
+}
+
+/** One of several, with its label. */
+export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>) {
+  const { id, label, value, choices, set, hint, className } = props
+  return (
+    <Form.Group controlId={id} className={className}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select value={value} onChange={(event) => set(event.target.value as Value)}>
+        {choices.map(([choice, text]) => (
+          <option key={choice} value={choice}>
+            {text}
+          </option>
+        ))}
+      </Form.Select>
+      {hint && <Form.Text>{hint}</Form.Text>}
+    </Form.Group>
+  )
+}

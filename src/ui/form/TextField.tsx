@@ -1,0 +1,37 @@
+import Form from 'react-bootstrap/Form'
+
+interface TextFieldProps {
+  readonly id: string
+  readonly label: string
+  readonly value: string
+  readonly set: (text: string) => void
+  /** What to do where it was refused. */
+  readonly mend?: string | undefined
+  /** Keys that a phone shows; absent: letters. */
+  readonly mode?: 'numeric' | 'decimal'
+  readonly placeholder?: string
+  readonly maxLength?: number
+  readonly hint?: string
+  readonly className?: string
+}
+
+/** A line of text with its label, and what is wrong with it. */
+export function TextField(props: TextFieldProps) {
+  const { id, label, value, set, mend, mode, placeholder, maxLength, hint, className } = props
+  return (
+    <Form.Group controlId={id} className={className}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Control
+        value={value}
+        inputMode={mode}
+        autoComplete="off"
+        placeholder={placeholder}
+        maxLength={maxLength}
+        isInvalid={mend !== undefined}
+        onChange={(event) => set(event.target.value)}
+      />
+      <Form.Control.Feedback type="invalid">{mend}</Form.Control.Feedback>
+      {hint && <Form.Text>{hint}</Form.Text>}
+    </Form.Group>
+  )
+}

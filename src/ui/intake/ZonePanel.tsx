@@ -1,0 +1,133 @@
+import { gradeNames, grades, soilNames, soilSigns, type Soil } from '@/core/soils/soil'
+import { axleOf, positionNames, type Position } from '@/core/wheel/position'
+import { zoneNames, type Zone } from '@/core/wheel/zone'
+import { GradePicture } from './GradePicture'
+import type { IntakeValues } from './intakeValues'
+import type { Spot } from './IntakeWheels'
+import { copyLoads, soilsOfZone, withGrade, type LoadsByWheel } from './loads'
+
+const zones: readonly Zone[] = [
+  'face', 'barrel', 'tyre', 'arch', 'windows', 'spokeBacks', 'lip', 'caliper', 'lugSeats', 'cap', 'valve',
+] // prettier-ignore
+/** Nobody reaches these through a closed face. */
+const behindSpokes: readonly Zone[] = ['windows', 'spokeBacks', 'caliper', 'barrel']
+
+interface ZonePanelProps {
+  readonly values: IntakeValues
+  readonly positions: readonly Position[]
+  readonly at: Spot
+  readonly hasClosedFace: boolean
+  readonly choose: (zone: Zone) => void
+  readonly grade: (loads: LoadsByWheel) => void
+  readonly leaveOut: (off: readonly Position[]) => void
+}
+
+/** How much of each soil is on the zone that was tapped, in pictures. */
+export function ZonePanel(props: ZonePanelProps) {
+  const { values, positions, at, hasClosedFace, choose, grade } = props
+  const { loads, off } = values
+  const own = loads[at.position] ?? {}
+  return (
+    <>
+      <h2>
+        {positionNames[at.position]}, {zoneNames[at.zone]}
+      </h2>
+      <div className="chips" role="group" aria-label="Zone">
+        {zones
+          .filter((zone) => !hasClosedFace || !behindSpokes.includes(zone))
+          .map((zone) => (
+            <button
+              key={zone}
+              type="button"
+              className="chip"
+              aria-pressed={zone === at.zone}
+              onClick={() => choose(zone)}
+            >
+              {zoneNames[zone]}
+            </button>
+          ))}
+      </div>
+      {soilsOfZone(at.zone).map((soil) => (
+        <GradeRow
+          key={soil}
+          soil={soil}
+          value={own[at.zone]?.[soil] ?? 0}
+          disabled={off.includes(at.position)}
+          set={(step) => grade({ ...loads, [at.position]: withGrade(own, at.zone, soil, step) })}
+        />
+      ))}
+      <p className="soft mt-2">0 none, 1 light, 2 clear, 3 heavy, 4 neglected.</p>
+      {positions.length > 1 && <WheelChips {...props} />}
+    </>
+  )
+}
+
+interface GradeRowProps {
+  readonly soil: Soil
+  readonly value: number
+  readonly disabled: boolean
+  readonly set: (grade: (typeof grades)[number]) => void
+}
+
+function GradeRow({ soil, value, disabled, set }: GradeRowProps) {
+  return (
+    <div className="grade-row" role="group" aria-label={soilNames[soil]}>
+      <div>
+        <b>{soilNames[soil]}</b>
+        <div className="sign">{soilSigns[soil]}</div>
+      </div>
+      <div className="grades">
+        {grades.map((step) => (
+          <button
+            key={step}
+            type="button"
+            aria-pressed={value === step}
+            aria-label={`${soilNames[soil]} ${step}, ${gradeNames[step]}`}
+            title={gradeNames[step]}
+            disabled={disabled}
+            onClick={() => set(step)}
+          >
+            <GradePicture soil={soil} grade={step} />
+            <span>{step}</span>
+          </button>
+        ))}
+      </div>
+    </div>
+  )
+}
+
+/** What goes for the whole wheel: copied to others, or left out. */
+function WheelChips({ values: { loads, off }, positions, at, grade, leaveOut }: ZonePanelProps) {
+  const mates = positions.filter((position) => axleOf(position) === axleOf(at.position)).length
+  const isOff = off.includes(at.position)
+  return (
+    <div className="chips mt-3">
+      {mates > 1 && mates < positions.length && (
+        <button
+          type="button"
+          className="chip"
+          onClick={() => grade(copyLoads(loads, at.position, 'axle', positions))}
+        >
+          Copy wheel to its axle
+        </button>
+      )}
+      <button
+        type="button"
+        className="chip"
+        onClick={() => grade(copyLoads(loads, at.position, 'all', positions))}
+      >
+        Copy wheel to all
+      </button>
+      <button
+        type="button"
+        className="chip"
+        aria-pressed={isOff}
+        onClick={() =>
+          leaveOut(isOff ? off.filter((position) => position !== at.position) : [...off, at.position])
+        }
+      >
+        Leave this wheel out
+      </button>
+    </div>
+  )
+}

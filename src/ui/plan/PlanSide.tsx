@@ -1,0 +1,81 @@
+import { estimate } from '@/core/estimates/houseEstimates'
+import { gradeNames, soilNames } from '@/core/soils/soil'
+import { services } from '@/core/visit-kinds/service'
+import { positionNames } from '@/core/wheel/position'
+import type { JobFile } from '@/contracts/jobFile'
+import { Link } from '@/ui/Link'
+import { ConditionsPanel, type Devices } from '../conditions/ConditionsPanel'
+import { DayPanel } from '../conditions/DayPanel'
+import { placeNames, placeOf } from '../conditions/place'
+import { heaviest, loadsOfEntries } from '../intake/loads'
+import { drawnWheels } from '../wheel-drawing/drawnWheel'
+import { Stance } from '../wheel-drawing/Stance'
+import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import { Deeper } from './Deeper'
+import { SoilCourses } from './SoilCourses'
+import type { PlanState } from './usePlan'
+
+interface PlanSideProps {
+  readonly wheelSetId: string
+  readonly current: Pick<PlanState, 'plan' | 'file' | 'setConditions' | 'setPeople'>
+  readonly canChange: boolean
+  readonly devices: Devices
+}
+
+const conditionsHint = ({ conditions, crew }: JobFile): string =>
+  `${Math.round(conditions.airCelsius)} °C, ${placeNames[placeOf(conditions)]}, ${crew.people === 1 ? 'one person' : 'two people'}`
+
+/** The wheels with their dirt, the weather and who works, and what each stage leaves. */
+export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSideProps) {
+  'use memo'
+  const { plan, file, setConditions, setPeople } = current
+  const positions = file.corners.map(({ position }) => position)
+  return (
+    <section className="plan-side" aria-label="The wheels">
+      <h2>
+        <Link href={`/wheels/${wheelSetId}`}>{file.vehicle.name}</Link>, {file.wheelSet.name}
+      </h2>
+      <p className="soft">{services[plan.service].name}</p>
+      <Stance wheels={drawnWheels(file.corners)}>
+        {(wheel) => {
+          const corner = file.corners.find(({ position }) => position === wheel.position)
+          const loads = loadsOfEntries(corner?.loads ?? [])
+          return (
+            <>
+              <WheelDrawing
+                {...wheel}
+                id={wheel.position}
+                label={`${positionNames[wheel.position]} with the dirt as graded`}
+                loads={loads}
+              />
+              <h3>{positionNames[wheel.position]}</h3>
+              <p className="soft">
+                {heaviest(loads)
+                  .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
+                  .join(', ') || 'nothing graded'}
+              </p>
+            </>
+          )
+        }}
+      </Stance>
+      <p className="soft mt-3">
+        Specks: dirt as graded.{' '}
+        {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
+      </p>
+      <Deeper title="Weather and hands" hint={conditionsHint(file)}>
+        <ConditionsPanel
+          conditions={file.conditions}
+          people={file.crew.people}
+          positions={positions}
+          timings={plan.timings}
+          okCelsius={estimate('coolEnoughCelsius', file.estimates)}
+          devices={devices}
+          change={canChange ? setConditions : null}
+          setPeople={canChange ? setPeople : null}
+        />
+        <DayPanel corners={file.corners} conditions={file.conditions} estimates={file.estimates} />
+      </Deeper>
+      <SoilCourses plan={plan} positions={positions} />
+    </section>
+  )
+}

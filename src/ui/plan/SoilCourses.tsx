@@ -1,0 +1,41 @@
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import { positionShortNames, type Position } from '@/core/wheel/position'
+import type { PlanFile } from '@/contracts/planFile'
+import { Deeper } from './Deeper'
+
+const SoilChart = dynamic(() => import('./SoilChart').then((module) => module.SoilChart), { ssr: false })
+
+interface SoilCoursesProps {
+  readonly plan: PlanFile
+  readonly positions: readonly Position[]
+}
+
+/** What is left of each soil after each stage, wheel by wheel where they differ. */
+export function SoilCourses({ plan, positions }: SoilCoursesProps) {
+  'use memo'
+  const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
+  const courses = plan.soil.filter(({ corners }) => corners.includes(shown))
+  if (courses.length === 0) return null
+  return (
+    <Deeper title="What is left, stage by stage" hint="an estimate, soil by soil">
+      {plan.soil.some(({ corners }) => !corners.includes(shown)) && (
+        <div className="chips mt-2" role="group" aria-label="Wheel">
+          {positions.map((position) => (
+            <button
+              key={position}
+              type="button"
+              className="chip"
+              aria-pressed={position === shown}
+              onClick={() => setShown(position)}
+            >
+              {positionShortNames[position]}
+            </button>
+          ))}
+        </div>
+      )}
+      <SoilChart courses={courses} stages={plan.stages} />
+      <p className="soft">Estimates; the shade is how far off they may be.</p>
+    </Deeper>
+  )
+}

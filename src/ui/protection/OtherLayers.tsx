@@ -1,0 +1,30 @@
+import type { KnownLayer } from '@/forecast/layersOfSet'
+import { formatDay } from '../format/format'
+import { axleNames } from './axleNames'
+
+interface OtherLayersProps {
+  readonly layers: readonly KnownLayer[]
+  readonly now: Date
+}
+
+/** What is on tyres and trim, and when it is gone. */
+export function OtherLayers({ layers, now }: OtherLayersProps) {
+  if (layers.length === 0) return null
+  return (
+    <section aria-labelledby="other-layers">
+      <div className="section-head">
+        <h2 id="other-layers">Tyres and trim</h2>
+      </div>
+      <ul className="rows">
+        {layers.map(({ facts, forecast }) => (
+          <li key={forecast.id} className="row-item stock-row">
+            <span>
+              {facts.productName}, {axleNames[facts.axle]}
+            </span>
+            <span className="number">{formatDay(forecast.renew.p50, now)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,3 @@
+import type { Axle } from '@/core/wheel/position'
+
+export const axleNames: Record<Axle, string> = { front: 'fronts', rear: 'rears' }

@@ -1,0 +1,81 @@
+import Form from 'react-bootstrap/Form'
+import {
+  conditionNames,
+  conditions,
+  finishes,
+  finishNames,
+  type Condition,
+  type Finish,
+} from '@/core/finishes/finish'
+import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { FinishFinder } from './FinishFinder'
+import type { ScopedWheels } from './useScopedWheels'
+
+interface FinishRowProps {
+  readonly zone: FinishZone
+  readonly wheels: ScopedWheels
+}
+
+/** Three cells of the grid: the zone, its finish, its condition. */
+function FinishRow({ zone, wheels }: FinishRowProps) {
+  const entry = wheels.finishAt(zone)
+  const differs = wheels.finishDiffers(zone)
+  const hasError = wheels.finishError(zone) !== undefined
+  return (
+    <>
+      <label htmlFor={`finish-${zone}`}>{zoneNames[zone]}</label>
+      <Form.Select
+        id={`finish-${zone}`}
+        value={differs ? '' : (entry?.finish ?? 'unknown')}
+        onChange={(event) =>
+          wheels.setFinish(zone, event.target.value as Finish, entry?.condition ?? 'sound')
+        }
+      >
+        {differs && <option value="">differs by wheel</option>}
+        {finishes.map((finish) => (
+          <option key={finish} value={finish}>
+            {finishNames[finish]}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Select
+        aria-label={`Condition of the ${zoneNames[zone]}`}
+        value={differs ? '' : (entry?.condition ?? 'unknown')}
+        disabled={!entry || entry.finish === 'unknown'}
+        isInvalid={hasError}
+        aria-describedby={hasError ? 'finish-problems' : undefined}
+        onChange={(event) => entry && wheels.setFinish(zone, entry.finish, event.target.value as Condition)}
+      >
+        {differs && <option value="">differs by wheel</option>}
+        {conditions.map((condition) => (
+          <option key={condition} value={condition}>
+            {conditionNames[condition]}
+          </option>
+        ))}
+      </Form.Select>
+    </>
+  )
+}
+
+/** Finish and condition, zone by zone, and help to find out. */
+export function FinishRows({ wheels }: { readonly wheels: ScopedWheels }) {
+  const problems = finishZones.flatMap((zone) => {
+    const mend = wheels.finishError(zone)
+    return mend ? [{ path: zone, found: '', mend: `${zoneNames[zone]}: ${mend}` }] : []
+  })
+  return (
+    <>
+      <div className="finish-rows">
+        {finishZones.map((zone) => (
+          <FinishRow key={zone} zone={zone} wheels={wheels} />
+        ))}
+      </div>
+      <div id="finish-problems" aria-live="polite">
+        <ProblemAlert problems={problems} />
+      </div>
+      <p className="soft">What stays not known is planned as bare metal.</p>
+      <FinishFinder use={wheels.takeFinish} />
+    </>
+  )
+}

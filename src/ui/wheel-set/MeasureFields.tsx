@@ -1,0 +1,46 @@
+import Form from 'react-bootstrap/Form'
+import type { ScopedWheels } from './useScopedWheels'
+import { measureFields } from './wheelValues'
+
+/** Which wheels are edited, and their measures. */
+export function MeasureFields({ wheels }: { readonly wheels: ScopedWheels }) {
+  return (
+    <>
+      <div className="chips mt-2" role="group" aria-label="Which wheels">
+        {wheels.scopes.map(({ scope, name }) => (
+          <button
+            key={scope}
+            type="button"
+            className="chip"
+            aria-pressed={scope === wheels.scope}
+            onClick={() => wheels.changeScope(scope)}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      <div className="field-grid">
+        {measureFields.map(({ name, label, hint, numeric }) => {
+          const text = wheels.measureText(name)
+          const error = wheels.measureError(name)
+          return (
+            <Form.Group key={name} controlId={name}>
+              <Form.Label>{label}</Form.Label>
+              <Form.Control
+                value={text ?? ''}
+                placeholder={text === null ? 'differs by wheel' : undefined}
+                inputMode={numeric ? 'decimal' : undefined}
+                autoComplete="off"
+                aria-describedby={`${name}-hint`}
+                isInvalid={error !== undefined}
+                onChange={(event) => wheels.setMeasure(name, event.target.value, numeric)}
+              />
+              <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
+              <Form.Text id={`${name}-hint`}>{hint}</Form.Text>
+            </Form.Group>
+          )
+        })}
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,56 @@
+import Button from 'react-bootstrap/Button'
+import type { Problem } from '@/core/result'
+import type { WheelSetInput } from '@/contracts/wheelSet'
+import { Link } from '@/ui/Link'
+import { ProblemAlert } from '../form/ProblemAlert'
+import { drawnWheel } from '../wheel-drawing/drawnWheel'
+import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+import type { ScopedWheels } from './useScopedWheels'
+
+interface SetPreviewProps {
+  readonly wheels: ScopedWheels
+  /** Those that stand at no field. */
+  readonly problems: readonly Problem[]
+  readonly busy: boolean
+  readonly cancelHref: string
+}
+
+/** The wheel as it is typed, what was refused, and the way on. */
+export function SetPreview({ wheels, problems, busy, cancelHref }: SetPreviewProps) {
+  const name = wheels.scopes.find(({ scope }) => scope === wheels.scope)?.name ?? ''
+  const drawn = wheels.first && drawnWheel(wheels.first as WheelSetInput['wheels'][number])
+  return (
+    <aside className="form-preview" aria-label="Preview">
+      <h2>{name}</h2>
+      {drawn ? (
+        <>
+          <WheelDrawing {...drawn} id="preview" label={`Preview: ${name}`} />
+          <p className="soft">
+            Drawn from these measures. Open share of the face about {Math.round(drawn.wheel.openness * 100)} %
+            (estimate).
+          </p>
+        </>
+      ) : (
+        <p className="soft">The wheel is drawn here as soon as tyre code, rim width and spokes are in.</p>
+      )}
+      <div aria-live="polite">
+        <ProblemAlert problems={problems} />
+        {problems.some(({ path }) => path === 'version') && (
+          <p className="mt-2">
+            <a href={cancelHref} target="_blank">
+              Open the saved state
+            </a>
+          </p>
+        )}
+      </div>
+      <div className="chips mt-3">
+        <Button type="submit" disabled={busy}>
+          {busy ? 'Saving …' : 'Save the set'}
+        </Button>
+        <Link href={cancelHref} className="btn btn-outline-secondary">
+          Leave
+        </Link>
+      </div>
+    </aside>
+  )
+}
