@@ -27,6 +27,8 @@ export interface ReadBackup {
 /** Nothing that a shop writes is larger, unpacked. */
 const mostBytes = 1_500_000_000
 const mostFiles = 400
+/** Rows of a shop shrink to a tenth, perhaps to a fiftieth; what shrinks further was made to burst, at this size or above. */
+const mostShrunk = { times: 200, bytes: 1_000_000 }
 
 const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
@@ -63,14 +65,16 @@ function unpacked(zip: Uint8Array): Result<Record<string, Uint8Array>> {
   let bad: string | null = null
   try {
     unzipSync(zip, {
-      filter: ({ name, originalSize }) => {
+      filter: ({ name, size, originalSize }) => {
         bytes += originalSize
         count += 1
-        if (badName(name)) bad = name
+        if (badName(name)) bad = `the name ${JSON.stringify(name).slice(0, 60)} in it`
+        if (originalSize > Math.max(mostShrunk.bytes, size * mostShrunk.times))
+          bad = `${originalSize} bytes that were shrunk to ${size}`
         return false
       },
     })
-    if (bad !== null) return noBackup(`the name ${JSON.stringify(bad).slice(0, 60)} in it`)
+    if (bad !== null) return noBackup(bad)
     if (bytes > mostBytes || count > mostFiles) return noBackup(`${count} files of ${bytes} bytes`)
     return succeed(unzipSync(zip))
   } catch (error) {
