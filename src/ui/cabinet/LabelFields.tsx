@@ -1,5 +1,6 @@
 import { deliveries, deliveryNames, protectionWearNames } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
+import { capital } from '@/core/words/sayPlan'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
 import { valuesOfFamily, type ProductValues } from './productValues'
@@ -27,7 +28,7 @@ function familyHint(id: FamilyId): string {
     residue === 2 && '; leaves residue in heat',
     odour === 2 && '; strong smell',
   ]
-  return `${purposeText}${also.filter(Boolean).join('')}.`
+  return `${capital(purposeText)}${also.filter(Boolean).join('')}.`
 }
 
 /** What the label says: name, family, strength, dwell, and what it costs. */
