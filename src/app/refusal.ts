@@ -14,7 +14,7 @@ export const refuse = (path: string, found: string, mend: string): Refusal => ({
 /** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
 export function refusalOf(error: unknown): Refusal {
   if (isDataFailure(error)) return refuse('', error.reason, error.message)
-  if (error instanceof PoolFull) return refuse('', 'too many plans at once', error.message)
+  if (error instanceof PoolFull) return refuse('', 'too much at once', error.message)
   throw error
 }
 

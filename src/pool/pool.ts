@@ -6,7 +6,7 @@ import { tasks, type Tasks } from './tasks'
 const threads = Math.max(1, availableParallelism() - 1)
 /** So many wait for a thread; whoever comes later is told when to come again. */
 const mostWaiting = 4
-/** Longer than this no plan takes, ms; then its thread is ended. */
+/** Longer than this nothing takes, ms; then its thread is ended. */
 const longestMilliseconds = 60_000
 /** So long a plan takes at most, as a rule, s. */
 const usualSeconds = 3
@@ -31,7 +31,7 @@ function pool(): Piscina | null {
 /** Too much is being worked out already. */
 export class PoolFull extends Error {
   constructor(readonly retrySeconds: number) {
-    super(`Too many plans are being worked out; try again in ${retrySeconds} s.`)
+    super(`Too much is being worked out at once; try again in ${retrySeconds} s.`)
   }
 }
 

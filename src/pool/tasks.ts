@@ -1,5 +1,6 @@
 import { planInOrder, takeOrder } from '@/core/order/orderPlan'
 import { succeed, type Result } from '@/core/result'
+import { readCabinetText, type ReadCabinet } from '@/contracts/cabinetCsv'
 import { jobOf, readJobText, type JobFile } from '@/contracts/jobFile'
 import type { PlanChange } from '@/contracts/planChange'
 import { readBackup, type ReadBackup } from './zip'
@@ -11,12 +12,15 @@ export interface Tasks {
   planText(text: string): Result<PlanFile>
   /** A job that was read before; null where it cannot take the order that was found for it. */
   planFile(job: { readonly file: JobFile; readonly order?: PlanChange['order'] }): Result<PlanFile | null>
+  /** A table or a cabinet file, read; prices without a currency of their own are in the given one. */
+  readCabinet(sent: { readonly text: string; readonly currency: string }): Result<ReadCabinet>
   /** A backup, unpacked and held against its manifest. */
   readBackup(zip: Uint8Array): Result<ReadBackup>
 }
 
 export const tasks: Tasks = {
   readBackup,
+  readCabinet: ({ text, currency }) => readCabinetText(text, currency),
   planText: (text) => {
     const read = readJobText(text)
     return read.ok ? succeed(writePlan(planInOrder(read.value.job))) : read

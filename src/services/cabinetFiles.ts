@@ -3,11 +3,12 @@ import type { Product } from '@/core/chemistry/product'
 import { fail, succeed, type Problem, type Result } from '@/core/result'
 import { soils } from '@/core/soils/soil'
 import { productOf, toolOf } from '@/contracts/cabinet'
-import { readCabinetText, type ReadCabinet, type ReadProduct } from '@/contracts/cabinetCsv'
+import type { ReadCabinet, ReadProduct } from '@/contracts/cabinetCsv'
 import type { Database, Queryable } from '@/data/database'
 import { listProducts, putProduct, type StoredProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { listTools, putTool, toolVersions } from '@/data/queries/tools'
+import { inPool } from '@/pool/pool'
 import { roomProblem } from './cabinetRoom'
 import { productToFile } from './planJob'
 
@@ -81,7 +82,8 @@ const previewOf = ({ added, replaced, tools, seen }: ImportPreview): ImportPrevi
 
 /** Reads a table or a cabinet file and says what it would change. */
 export async function previewImport(database: Database, text: string): Promise<Result<ImportPreview>> {
-  const read = readCabinetText(text, (await readSettings(database)).currency)
+  const { currency } = await readSettings(database)
+  const read = await inPool('readCabinet', { text, currency })
   if (!read.ok) return read
   const prepared = await prepare(database, read.value)
   return 'mend' in prepared ? fail(prepared) : succeed(previewOf(prepared))
@@ -97,7 +99,7 @@ export async function importCabinet(
   seen: string | null,
 ): Promise<Result<ImportPreview>> {
   const { currency } = await readSettings(database)
-  const read = readCabinetText(text, currency)
+  const read = await inPool('readCabinet', { text, currency })
   if (!read.ok) return read
   return database.transaction(async (transaction) => {
     const prepared = await prepare(transaction, read.value)

@@ -17,7 +17,7 @@ import { findTool, listTools, putTool, removeTool, setToolState, updateTool } fr
 import { roomProblem } from '@/services/cabinetRoom'
 import { enterStock } from '@/services/enterStock'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
-import { refusalOf, refuse, type Refusal } from '../refusal'
+import { answerOf, refusalOf, refuse, type Refusal } from '../refusal'
 
 /** Runs what may be refused; a full disk is a refusal, too. */
 async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | null> {
@@ -155,8 +155,8 @@ export async function lookAtImport(
 ): Promise<{ problems: readonly Problem[]; preview: ImportPreview | null }> {
   const read = parse(importText, text)
   if (!read.ok) return { problems: read.problems, preview: null }
-  const preview = await previewImport(await database(), read.value)
-  return preview.ok ? { problems: [], preview: preview.value } : { problems: preview.problems, preview: null }
+  const looked = await answerOf(async () => previewImport(await database(), read.value))
+  return { problems: looked.problems, preview: looked.value ?? null }
 }
 
 /** Takes an import over as it was looked at. */
