@@ -17,7 +17,7 @@ test('a tap on one device shows on the other at once, and what was missed comes 
   browser,
   server,
 }) => {
-  const run = await openRun(page, 'Iverna Grand')
+  const run = await openRun(page, 'Tusker Ridge')
   const context = await browser.newContext({ baseURL: server.address })
   const other = await context.newPage()
   await other.goto(run)

@@ -24,7 +24,7 @@ async function workToFirstSpray(page: Page): Promise<void> {
 }
 
 test('a reload in mid-dwell keeps the clock right to the second', async ({ page }) => {
-  await openRun(page, 'Iverna Grand')
+  await openRun(page, 'Tusker Ridge')
   await workToFirstSpray(page)
   // Whichever wheel comes first in the order.
   const clock = runningClock(page)
@@ -111,4 +111,26 @@ test('a job cannot end while chemistry is on a wheel', async ({ page }) => {
   await page.getByRole('button', { name: 'End here' }).click()
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText('Chemistry is still on a wheel. Rinse it first.')).toBeVisible()
+})
+
+test('where nothing is to be done no start is offered, and the bay leads back to the plan', async ({
+  page,
+}) => {
+  await page.goto('/wheels?q=Ferrow')
+  const href = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
+  await page.goto(`${href}/protection`)
+  const form = page.getByRole('region', { name: 'Put on elsewhere' })
+  await form.getByLabel('Kind').selectOption('ceramicCoating')
+  await form.getByLabel('Product').fill('Fresh Glass')
+  await form.getByRole('button', { name: 'Enter it' }).click()
+  await expect(page.getByRole('heading', { name: /^Fresh Glass/ }).first()).toBeVisible()
+  await page.goto(`${href}/intake`)
+  await page.getByRole('button', { name: 'Plan it' }).click()
+  await expect(page.getByRole('heading', { name: /^Nothing to do today/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Start in the bay' })).toHaveCount(0)
+  const plan = page.url()
+  await page.goto(`${plan}/run`)
+  await expect(page).toHaveURL(plan)
+  await page.getByRole('link', { name: 'To the wheel set' }).click()
+  await expect(page.getByRole('heading', { name: /^Ferrow Twelve/ })).toBeVisible()
 })

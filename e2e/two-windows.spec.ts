@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test'
-import { openRun, tapOnce, workThrough } from './jobActions'
+import { openRun, planVisit, tapOnce, workThrough } from './jobActions'
 import { expect, test, type AppServer } from './server'
 
 /** Opens the form of a set by its vehicle; the given one of several. */
@@ -8,15 +8,6 @@ async function openEdit(page: Page, vehicle: string, at = 0): Promise<void> {
   await page.locator('.set-row').nth(at).click()
   await page.locator('header').getByRole('link', { name: 'Edit' }).click()
   await expect(page.getByLabel('Name of the set')).toBeVisible()
-}
-
-async function planned(page: Page, vehicle: string): Promise<string> {
-  await page.goto(`/wheels?q=${encodeURIComponent(vehicle)}`)
-  await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await expect(page.getByRole('link', { name: 'Start in the bay' })).toBeVisible()
-  return new URL(page.url()).pathname
 }
 
 test('two sets of one vehicle share its details: the form that was opened before is told', async ({
@@ -70,7 +61,8 @@ test('a plan that was begun in one window is not changed or thrown away in anoth
   page,
   context,
 }) => {
-  const job = await planned(page, 'Iverna Grand')
+  await planVisit(page, 'Tusker Ridge')
+  const job = new URL(page.url()).pathname
   const other = await context.newPage()
   await other.goto(job)
   await page.getByRole('link', { name: 'Start in the bay' }).click()
@@ -89,7 +81,7 @@ async function deafDevice(browser: Browser, server: AppServer): Promise<Page> {
 }
 
 test('a job ended on two devices stands in the log once', async ({ page, browser, server }) => {
-  const run = await openRun(page, 'Mossen')
+  const run = await openRun(page, 'Orlen')
   await workThrough(page, () => page.locator('.run-acts [data-best]').click())
   const other = await deafDevice(browser, server)
   // The last taps may still be on their way.
@@ -99,7 +91,7 @@ test('a job ended on two devices stands in the log once', async ({ page, browser
   }).toPass()
   await page.getByRole('button', { name: 'Write it down' }).click()
   await page.waitForURL('**/log**')
-  const entries = page.locator('.visit-row, .log-row').filter({ hasText: 'Mossen' })
+  const entries = page.locator('.visit-row, .log-row').filter({ hasText: 'Orlen' })
   const before = await entries.count()
   await other.getByRole('button', { name: 'Write it down' }).click()
   await expect(other.getByText('This job is already in the log.')).toBeVisible()

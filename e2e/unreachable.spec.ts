@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { newSet } from './jobActions'
+import { newSet, openRun } from './jobActions'
 import { expect, test } from './server'
 
 /** Forms a person types into, each filled, sent without network, reloaded, and sent again. */
@@ -152,12 +152,7 @@ test('two tabs of one device without network keep all their taps, and any page s
   page,
   context,
 }) => {
-  await page.goto('/wheels')
-  await page.locator('.set-row').filter({ hasText: 'Tusker Ridge' }).first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
-  await expect(page.locator('.run')).toBeVisible()
+  await openRun(page, 'Tusker Ridge')
   const bay = new URL(page.url()).pathname
   const other = await context.newPage()
   await other.goto(bay)

@@ -10,7 +10,8 @@ function stage() {
     load: (address: string) => void loaded.push(address),
     after: (work: () => void) => void later.push(work),
   }
-  return { at, loaded, ports, pass: () => later.splice(0).forEach((work) => work()) }
+  const look = () => later.splice(0).forEach((work) => work())
+  return { at, loaded, ports, look, pass: () => Array.from({ length: 30 }, look) }
 }
 
 describe('a tap on a link', () => {
@@ -25,6 +26,17 @@ describe('a tap on a link', () => {
     const { at, loaded, ports, pass } = stage()
     followLink('/jobs/a/run', ports)
     at.address = 'http://shop/log'
+    pass()
+    expect(loaded).toEqual([])
+  })
+
+  it('is done once it has led somewhere, also for who comes back at once', () => {
+    const { at, loaded, ports, look, pass } = stage()
+    followLink('/jobs/a/run', ports)
+    look()
+    at.address = 'http://shop/jobs/a/run'
+    look()
+    at.address = 'http://shop/jobs/a'
     pass()
     expect(loaded).toEqual([])
   })

@@ -1,5 +1,6 @@
-/** A link that has led nowhere for so long is followed by the browser itself, ms. */
-const patienceMilliseconds = 5000
+/** A link that has led nowhere for so many looks is followed by the browser itself: five seconds. */
+const looks = 25
+const betweenLooksMilliseconds = 200
 
 /** What the browser brings; tests give others. */
 export interface FollowPorts {
@@ -28,8 +29,11 @@ export function followLink(href: string, ports: FollowPorts = browser): void {
   const to = new URL(href, from).href
   newest += 1
   const mine = newest
-  if (to === from) return
-  ports.after(() => {
-    if (mine === newest && ports.address() === from) ports.load(to)
-  }, patienceMilliseconds)
+  // Once it has led somewhere it is done: somebody may come back to where they were.
+  const look = (left: number): void => {
+    if (mine !== newest || ports.address() !== from) return
+    if (left === 0) ports.load(to)
+    else ports.after(() => look(left - 1), betweenLooksMilliseconds)
+  }
+  if (to !== from) look(looks)
 }

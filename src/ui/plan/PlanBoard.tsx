@@ -61,7 +61,7 @@ export function PlanBoard(props: PlanBoardProps) {
   return (
     <div className="plan" aria-busy={keeping}>
       <section className="plan-main" aria-label="The plan">
-        <PlanHead jobId={jobId} state={state} current={current} />
+        <PlanHead jobId={jobId} wheelSetId={wheelSetId} state={state} current={current} />
         <ProblemAlert problems={problems} />
         {plan.shortfalls.map(({ text, mend, corners }) => (
           <Alert key={text} variant="warning" className="shortfall">

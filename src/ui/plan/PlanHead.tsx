@@ -10,6 +10,7 @@ export type JobState = 'planned' | 'started' | 'finished'
 
 interface PlanHeadProps {
   readonly jobId: string
+  readonly wheelSetId: string
   readonly state: JobState
   readonly current: Pick<PlanState, 'plan' | 'working' | 'keeping' | 'whenKept'>
 }
@@ -18,9 +19,9 @@ const saidOf = ({ working, keeping }: PlanHeadProps['current']): string =>
   working ? 'Working it out …' : keeping ? 'Keeping it …' : 'Minutes and amounts are estimates.'
 
 /** The answer in a few figures, and the way into the bay. */
-export function PlanHead({ jobId, state, current }: PlanHeadProps) {
+export function PlanHead(props: PlanHeadProps) {
   'use memo'
-  const { plan, keeping, whenKept } = current
+  const { plan } = props.current
   return (
     <div className="plan-head">
       <div aria-live="polite">
@@ -35,29 +36,36 @@ export function PlanHead({ jobId, state, current }: PlanHeadProps) {
           <span>
             <b>{plan.waterLitres} l</b> water
           </span>
-          <span>{saidOf(current)}</span>
+          <span>{saidOf(props.current)}</span>
         </div>
       </div>
-      {state === 'finished' ? (
-        <Link href="/log" className="btn btn-outline-secondary">
-          In the log
-        </Link>
-      ) : (
-        <div className="plan-go">
-          <KeptLink
-            href={`/jobs/${jobId}/run`}
-            keeping={keeping}
-            whenKept={whenKept}
-            className="btn btn-primary"
-          >
-            {state === 'started' ? 'Go on in the bay' : 'Start in the bay'}{' '}
-            <ArrowRight aria-hidden size={20} />
-          </KeptLink>
-          <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping} whenKept={whenKept}>
-            Job sheet
-          </KeptLink>
-        </div>
-      )}
+      <WayOn {...props} />
+    </div>
+  )
+}
+
+/** Into the bay; elsewhere where the job is over, or nothing is to be done. */
+function WayOn({ jobId, wheelSetId, state, current: { plan, keeping, whenKept } }: PlanHeadProps) {
+  if (state === 'finished')
+    return (
+      <Link href="/log" className="btn btn-outline-secondary">
+        In the log
+      </Link>
+    )
+  if (plan.steps.length === 0)
+    return (
+      <Link href={`/wheels/${wheelSetId}`} className="btn btn-outline-secondary">
+        To the wheel set
+      </Link>
+    )
+  return (
+    <div className="plan-go">
+      <KeptLink href={`/jobs/${jobId}/run`} keeping={keeping} whenKept={whenKept} className="btn btn-primary">
+        {state === 'started' ? 'Go on in the bay' : 'Start in the bay'} <ArrowRight aria-hidden size={20} />
+      </KeptLink>
+      <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping} whenKept={whenKept}>
+        Job sheet
+      </KeptLink>
     </div>
   )
 }

@@ -15,6 +15,8 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const { id } = await params
   const job = await jobOr404(id)
   if (job.finishedAt) redirect('/log')
+  // Nothing to do is nothing to write down either.
+  if (job.plan.steps.length === 0) redirect(`/jobs/${id}`)
   const events = await listRunEvents(await database(), id)
   return (
     <>
