@@ -28,7 +28,11 @@ async function openServer(): Promise<{ server: AppServer; end: () => Promise<voi
 
 async function codeFor(desk: Page, role: 'Bay' | 'Owner'): Promise<string> {
   await desk.goto('/settings/phones')
-  await desk.getByRole('button', { name: new RegExp(`^${role}`) }).click()
+  // Before the page lives a click is lost; a second one only makes another code.
+  await expect(async () => {
+    await desk.getByRole('button', { name: new RegExp(`^${role}`) }).click()
+    await expect(desk.locator('.pair-spoken')).toBeVisible({ timeout: 3000 })
+  }).toPass()
   return (await desk.locator('.pair-spoken').textContent()) ?? ''
 }
 

@@ -112,6 +112,25 @@ function follow(page: Page): () => Promise<string> {
   }
 }
 
+/** Has a page wait until it hears taps wherever it goes: before that a click is lost. */
+function goWhenLive(page: Page): void {
+  const live = () =>
+    page
+      .waitForFunction(() => document.documentElement.dataset.live === 'true', undefined, { timeout: 5000 })
+      .catch(() => undefined)
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)]
+  page.goto = async (...where) => {
+    const answer = await goto(...where)
+    await live()
+    return answer
+  }
+  page.reload = async (...how) => {
+    const answer = await reload(...how)
+    await live()
+    return answer
+  }
+}
+
 /** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
 export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer }>({
   data: ['demo', { option: true, scope: 'worker' }],
@@ -133,6 +152,7 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
   ],
   page: async ({ page }, provide, info) => {
     const tell = follow(page)
+    goWhenLive(page)
     const broken: string[] = []
     page.on('console', (message) => {
       if (/Content Security Policy/i.test(message.text())) broken.push(message.text())

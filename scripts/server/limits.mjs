@@ -1,4 +1,6 @@
 // What one device may ask for at a time, so that none holds the program for the others.
+import { once } from 'node:events'
+import { setTimeout as pause } from 'node:timers/promises'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 
 /** Requests in ten seconds; a page and all it is drawn with are about forty. */
@@ -7,6 +9,21 @@ const most = { desk: 6000, lan: 600 }
 const mostOpen = { desk: 256, lan: 64 }
 /** Backups are large, everything else is not, bytes. */
 const mostBytes = (path) => (path.startsWith('/api/backup/') ? 500_000_000 : 5_000_000)
+
+/** Who sends too much is let finish for so long, ms: who is cut off in mid-sentence hears no answer. */
+const letFinishMilliseconds = 2000
+
+/** Reads what nobody wants, and throws it away. */
+async function readAway(request) {
+  const waiting = new AbortController()
+  request.resume()
+  await Promise.race([
+    once(request, 'close', waiting).catch(() => undefined),
+    once(request, 'end', waiting).catch(() => undefined),
+    pause(letFinishMilliseconds, undefined, waiting).catch(() => undefined),
+  ])
+  waiting.abort()
+}
 
 const perTenSeconds = {
   desk: new RateLimiterMemory({ points: most.desk, duration: 10 }),
@@ -35,6 +52,7 @@ export async function mayGoOn(request, response, door, peer, ended) {
   const length = Number(request.headers['content-length'] ?? 0)
   const path = (request.url ?? '').split('?')[0]
   if (length > mostBytes(path)) {
+    await readAway(request)
     refuse(response, 413, `${length} bytes`, `At most ${mostBytes(path)} bytes are taken here.`)
     return false
   }
