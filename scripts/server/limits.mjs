@@ -16,12 +16,15 @@ const letFinishMilliseconds = 2000
 /** Reads what nobody wants, and throws it away. */
 async function readAway(request) {
   const waiting = new AbortController()
+  const { signal } = waiting
   request.resume()
-  await Promise.race([
-    once(request, 'close', waiting).catch(() => undefined),
-    once(request, 'end', waiting).catch(() => undefined),
-    pause(letFinishMilliseconds, undefined, waiting).catch(() => undefined),
-  ])
+  await Promise.race(
+    [
+      once(request, 'close', { signal }),
+      once(request, 'end', { signal }),
+      pause(letFinishMilliseconds, undefined, { signal }),
+    ].map((one) => one.catch(() => undefined)),
+  )
   waiting.abort()
 }
 
