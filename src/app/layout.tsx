@@ -10,6 +10,7 @@ import { LiveMark } from '@/ui/frame/LiveMark'
 import { Mark } from '@/ui/frame/Mark'
 import { PlaceLinks } from '@/ui/frame/PlaceLinks'
 import { ThemeToggle } from '@/ui/frame/ThemeToggle'
+import { OutboxMark } from '@/ui/outbox/OutboxMark'
 import { DeviceTaps } from '@/ui/run/DeviceTaps'
 
 export const metadata: Metadata = {
@@ -50,6 +51,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           </nav>
           <main id="main" className="frame-main">
             {role && <DeviceTaps />}
+            {role && <OutboxMark />}
             {children}
           </main>
         </div>

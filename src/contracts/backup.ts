@@ -1,8 +1,36 @@
 import * as v from 'valibot'
 import { succeed, type Result } from '@/core/result'
+import { isUuid } from './fields'
+import { photographSizes, type PhotographSize } from './photograph'
 import { parse } from './problems'
 
 export const backupFormat = 'even-spoke/backup/1'
+
+/** More than a shop has room for. */
+export const mostPictures = 50_000
+
+/** A picture that lies as a file of its own in a backup. */
+export interface PictureFile {
+  readonly photographId: string
+  readonly size: PhotographSize
+  readonly jpeg: Uint8Array
+}
+
+/** The table of the pictures; in a backup they are files, not lines of JSON. */
+export const pictureTable = 'photograph_file'
+
+/** Where a picture lies in a backup. */
+export const fileOfPicture = ({ photographId, size }: Omit<PictureFile, 'jpeg'>): string =>
+  size === 'whole' ? `photographs/${photographId}.jpg` : `photographs/${size}/${photographId}.jpg`
+
+/** Whose picture lies there; null: none of ours. */
+export function pictureOf(file: string): Omit<PictureFile, 'jpeg'> | null {
+  const photographId = file.slice(-'.jpg'.length - 36, -'.jpg'.length)
+  const size = photographSizes.find((one) => fileOfPicture({ photographId, size: one }) === file)
+  return size !== undefined && isUuid(photographId) ? { photographId, size } : null
+}
+
+const sha256 = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/, 'Give a SHA-256.'))
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(0))
 
@@ -23,23 +51,54 @@ export const backupManifest = v.strictObject({
           v.regex(/^[a-z_]{1,60}$/, 'A table of this program is named in small letters.'),
         ),
         rows: count,
-        sha256: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/, 'Give a SHA-256.')),
+        sha256,
       }),
     ),
     v.maxLength(200),
   ),
+  /** Photographs, each a file of its own; absent in earlier backups. */
+  pictures: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          file: v.pipe(
+            v.string(),
+            v.check(
+              (name) => pictureOf(name) !== null,
+              'A picture lies in photographs/ by the id of its photograph.',
+            ),
+          ),
+          sha256,
+        }),
+      ),
+      v.maxLength(mostPictures),
+    ),
+    [],
+  ),
 })
 export type BackupManifest = v.InferOutput<typeof backupManifest>
 
-/** Tables of which no two have one name. */
+/** Tables and pictures of which no two have one name. */
 export function readManifest(value: unknown): Result<BackupManifest> {
   const read = parse(backupManifest, value)
   if (!read.ok) return read
-  const names = read.value.tables.map(({ name }) => name)
-  const twice = names.find((name, at) => names.indexOf(name) !== at)
+  const { tables, pictures } = read.value
+  const names = [...tables.map(({ name }) => name), ...pictures.map(({ file }) => file)]
+  const seen = new Set<string>()
+  const twice = names.find((name) => seen.size === seen.add(name).size)
   return twice === undefined
     ? succeed(read.value)
-    : { ok: false, problems: [{ path: 'tables', found: twice, mend: 'Name each table once.' }] }
+    : { ok: false, problems: [{ path: 'tables', found: twice, mend: 'Name each table and picture once.' }] }
 }
+
+/** Rows of each table, as a manifest or a dump counts them. */
+export const countsOf = ({
+  tables,
+  pictures,
+}: {
+  readonly tables: readonly { readonly name: string; readonly rows: number }[]
+  readonly pictures: readonly unknown[]
+}): Map<string, number> =>
+  new Map([...tables.map(({ name, rows }) => [name, rows] as const), [pictureTable, pictures.length]])
 
 export const tableFile = (name: string): string => `tables/${name}.json`

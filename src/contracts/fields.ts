@@ -73,3 +73,11 @@ export const idText = v.pipe(v.string(), v.minLength(1), v.maxLength(200))
 
 /** The version a form was made from. */
 export const versionNumber = v.pipe(v.number(), v.integer(), v.minValue(0))
+
+/** Longest wait on a device without any network, s. */
+const mostWaitSeconds = 90 * 86_400
+
+/**
+ * How long ago something was, by the clock of the device it waited on: right however wrong that clock is. Absent: just now.
+ */
+export const secondsAgo = v.optional(numberFrom(0, mostWaitSeconds, 's'), 0)

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { protectionKinds } from '@/core/protection/kinds'
 import { positions } from '@/core/wheel/position'
-import { list, numberFrom, oneOf, requestId, shortText, wholeNumberFrom } from './fields'
+import { list, numberFrom, oneOf, requestId, secondsAgo, shortText, wholeNumberFrom } from './fields'
 
 export const lookGrade = v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (nothing left) to 4 (like new).')
 /** An instant a person gave; what is in times to come is refused where it is written. */
@@ -22,7 +22,7 @@ const who = v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the na
 export const lookInput = v.strictObject({
   requestId,
   positions: wheels,
-  at: v.optional(instant),
+  secondsAgo,
   beading: lookGrade,
   release: v.optional(v.nullable(lookGrade), null),
   slickness: v.optional(v.nullable(lookGrade), null),
@@ -30,6 +30,22 @@ export const lookInput = v.strictObject({
   afterReviving: v.boolean(),
 })
 export type LookInput = v.InferOutput<typeof lookInput>
+
+/** What a look moved, as it is told to who looked. */
+export const lookEffects = v.array(
+  v.object({
+    productName: v.string(),
+    axle: v.picklist(['front', 'rear']),
+    movedDays: v.number(),
+    topUpAt: v.pipe(
+      v.string(),
+      v.isoTimestamp(),
+      v.transform((text) => new Date(text)),
+    ),
+    narrowerDays: v.number(),
+    clog: v.string(),
+  }),
+)
 
 /** Which set goes on a vehicle, and where the one that comes off is stored. */
 export const wheelChangeInput = v.strictObject({

@@ -2,7 +2,8 @@ import type { PGlite, Transaction } from '@electric-sql/pglite'
 import { failureOfFileError } from './dataFailure'
 import type { SyncedFiles } from './folder/syncedFiles'
 
-export type Parameter = string | number | boolean | Date | null | readonly string[] | readonly number[]
+export type Parameter =
+  string | number | boolean | Date | null | Uint8Array | readonly string[] | readonly number[]
 
 /** What queries are written against: plain PostgreSQL with bound parameters, whatever engine runs it. */
 export interface Queryable {

@@ -10,7 +10,6 @@ const bayActions: readonly string[] = [
   'src/app/devices/actions.ts askWeather',
   'src/app/devices/actions.ts askThermometer',
   'src/app/wheels/actions.ts planVisit',
-  'src/app/wheels/protectionActions.ts keepLook',
   'src/app/wheels/protectionActions.ts takeLookBack',
 ]
 

@@ -9,13 +9,14 @@ const bayPlaces: readonly RegExp[] = [
   /^\/$/,
   /^\/jobs\/[^/]+(\/run|\/sheet)?$/,
   /^\/wheels$/,
-  /^\/wheels\/[0-9a-f-]{36}(\/look|\/intake|\/protection|\/care)?$/,
+  /^\/wheels\/[0-9a-f-]{36}(\/look|\/intake|\/protection|\/care|\/photographs(\/[0-9a-f-]{36})?)?$/,
   /^\/due$/,
   /^\/rules$/,
   /^\/more$/,
   /^\/api\/(clock|health|ready)$/,
   /^\/api\/jobs\/[^/]+\/events$/,
   /^\/api\/live$/,
+  /^\/api\/photographs\/[0-9a-f-]{36}$/,
 ]
 
 /** Pages of the bay that also write. */
@@ -23,6 +24,7 @@ const bayWrites: readonly RegExp[] = [
   /^\/jobs\/[^/]+(\/run)?$/,
   /^\/wheels\/[0-9a-f-]{36}\/(look|intake)$/,
   /^\/api\/jobs\/[^/]+\/events$/,
+  /^\/api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$/,
 ]
 
 export const mayWrite = (role: DeviceRole, path: string): boolean =>

@@ -1,6 +1,7 @@
 // `npm run check`: holds the data against its own counts, rules and ledger, and against the last backup.
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { countsOf } from '@/contracts/backup'
 import { countedRows, problemsIn } from '@/data/backup/wholeness'
 import type { Database } from '@/data/database'
 import { readBackup } from '@/pool/zip'
@@ -21,7 +22,7 @@ async function againstLastBackup(database: Database): Promise<{ problems: string
   if (!read.ok)
     return { problems: read.problems.map(({ found, mend }) => `${name}: ${found}. ${mend}`), said: [] }
   const counts = await countedRows(database)
-  const fewer = read.value.manifest.tables.flatMap(({ name: table, rows }) => {
+  const fewer = [...countsOf(read.value.manifest)].flatMap(([table, rows]) => {
     const found = counts.get(table)
     return found !== undefined && found < rows ? [`${table}: ${found} rows now, ${rows} in ${name}`] : []
   })

@@ -1,6 +1,7 @@
 // `npm run move -- --to URL` copies everything that is stored here to a PostgreSQL server, `--from URL` from there to here. What was
 // at the other place is replaced; the counts are compared before it is called done.
-import { dump } from '@/data/backup/dump'
+import { countsOf } from '@/contracts/backup'
+import { dump, restorable } from '@/data/backup/dump'
 import { restore } from '@/data/backup/restore'
 import { isLeftOut, quoted, tablesInOrder } from '@/data/backup/tables'
 import type { Database } from '@/data/database'
@@ -18,14 +19,9 @@ if ((direction !== '--to' && direction !== '--from') || !url) {
 
 /** Copies all rows; the other place keeps its own devices. */
 async function copy(from: Database, to: Database): Promise<number> {
-  const { dataVersion, tables } = await dump(from, () => Promise.resolve(null))
-  await restore(
-    to,
-    readMigrations(),
-    dataVersion,
-    tables.map(({ name, json }) => ({ name, rows: JSON.parse(json) as unknown[] })),
-  )
-  const counts = new Map(tables.map(({ name, rows }) => [name, rows]))
+  const dumped = await dump(from, () => Promise.resolve(null))
+  await restore(to, readMigrations(), restorable(dumped))
+  const counts = countsOf(dumped)
   let all = 0
   for (const { name } of await tablesInOrder(to)) {
     if (isLeftOut(name)) continue

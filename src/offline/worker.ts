@@ -6,7 +6,7 @@ const patienceSeconds = 3
 const daySeconds = 86_400
 
 /**
- * Stands between the pages and the network: files from the device first, a job's page from the network while there is one. Everything
+ * Stands between the pages and the network: files from the device first, a page of the bay from the network while there is one. Everything
  * else goes to the program as ever. A new version waits until no page of the old one is open, so never in mid-job.
  */
 new Serwist({

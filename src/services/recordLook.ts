@@ -17,13 +17,7 @@ export async function recordLook(
   const set = await findWheelSet(database, wheelSetId)
   if (!set)
     return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
-  const at = input.at ?? now
-  if (at > now)
-    return fail({
-      path: 'at',
-      found: at.toISOString(),
-      mend: 'Give a time that has been; it is a look, not a guess.',
-    })
+  const at = new Date(now.getTime() - input.secondsAgo * 1000)
   const missing = input.positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
   if (missing)
     return fail({
@@ -44,7 +38,8 @@ export async function recordLook(
       found: input.positions.join(', '),
       mend: 'No protection is on record there at that time. Enter first what was put on and when, then the look.',
     })
-  await addLook(database, wheelSetId, { ...input, id: input.requestId, at })
+  const { requestId, secondsAgo: _, ...seen } = input
+  await addLook(database, wheelSetId, { ...seen, id: requestId, at })
   const after = await askForecast(database, now, 'forecastOfSet', { wheelSetId })
   return succeed(saidOfLook(before?.layers, after?.layers, after?.facts))
 }

@@ -2,49 +2,34 @@
 
 import { revalidatePath } from 'next/cache'
 import type { GenericSchema, InferOutput } from 'valibot'
-import type { LookEffect } from '@/core/due/lookEffect'
 import type { Result } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { parse } from '@/contracts/problems'
-import { layerInput, lookInput, odometerInput, renewalInput, wheelChangeInput } from '@/contracts/protection'
+import { layerInput, odometerInput, renewalInput, wheelChangeInput } from '@/contracts/protection'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
 import { removeLook } from '@/data/queries/looks'
 import { removeLastWheelChange } from '@/data/queries/wheelChanges'
 import { changeWheels } from '@/services/changeWheels'
 import { putLayerOn, renewWheels } from '@/services/putLayerOn'
-import { recordLook } from '@/services/recordLook'
 import { tellDriving } from '@/services/tellDriving'
 import { answerOf, refuse, type Refusal } from '../refusal'
 
-type Service<Input, Value> = (
-  database: Database,
-  id: string,
-  input: Input,
-  now: Date,
-) => Promise<Result<Value>>
+type Service<Input> = (database: Database, id: string, input: Input, now: Date) => Promise<Result<unknown>>
 
 /** Checks the id and the input of an action, and runs its service. */
-async function run<Schema extends GenericSchema, Value>(
+async function run<Schema extends GenericSchema>(
   id: unknown,
   schema: Schema,
   input: unknown,
-  service: Service<InferOutput<Schema>, Value>,
-): Promise<Refusal & { readonly value?: Value }> {
+  service: Service<InferOutput<Schema>>,
+): Promise<Refusal> {
   if (!isUuid(id)) return refuse('', 'the wheel set', 'This wheel set does not exist.')
   const read = parse(schema, input)
   if (!read.ok) return { problems: read.problems }
   const answer = await answerOf(async () => service(await database(), id, read.value, new Date()))
   if (answer.problems.length === 0) revalidatePath('/', 'layout')
   return answer
-}
-
-/** Keeps a look at the protection of some wheels; says what it moved. */
-export async function keepLook(
-  wheelSetId: unknown,
-  input: unknown,
-): Promise<Refusal & { readonly value?: readonly LookEffect[] }> {
-  return run(wheelSetId, lookInput, input, recordLook)
 }
 
 export async function takeLookBack(wheelSetId: unknown, lookId: unknown): Promise<void> {

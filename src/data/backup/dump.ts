@@ -1,5 +1,8 @@
+import { pictureTable, type PictureFile } from '@/contracts/backup'
 import type { Database, Queryable } from '../database'
-import { isLeftOut, quoted, tablesInOrder } from './tables'
+import { dumpPictures } from './pictures'
+import type { Restored } from './restore'
+import { isLeftOut, quoted, tablesInOrder, type Table } from './tables'
 
 /** The rows of one table as JSON, a row a line. */
 export interface DumpedTable {
@@ -12,11 +15,36 @@ export interface Dump<Also> {
   /** Number of the last migration. */
   readonly dataVersion: number
   readonly tables: readonly DumpedTable[]
+  readonly pictures: readonly PictureFile[]
   readonly also: Also
 }
 
+/** What was dumped, as it is put in place again. */
+export const restorable = ({ dataVersion, tables, pictures }: Dump<unknown>): Restored => ({
+  dataVersion,
+  tables: tables.map(({ name, json }) => ({ name, rows: JSON.parse(json) as unknown[] })),
+  pictures,
+})
+
 /** Rows that are taken at a time. */
 const stride = 5000
+
+/** Every row as JSON, in the order of the table's key. */
+async function linesOf(transaction: Queryable, { name, columns, key }: Table): Promise<string[]> {
+  const order = key.length > 0 ? ` order by ${key.map(quoted).join(', ')}` : ''
+  await transaction.query(
+    `declare dumped no scroll cursor for
+     select row_to_json(r)::text as row from (select ${columns.map(quoted).join(', ')} from ${quoted(name)}${order}) r`,
+  )
+  const lines: string[] = []
+  for (;;) {
+    const rows = await transaction.query<{ row: string }>(`fetch ${stride} from dumped`)
+    for (const { row } of rows) lines.push(row)
+    if (rows.length < stride) break
+  }
+  await transaction.query('close dumped')
+  return lines
+}
 
 /**
  * Everything that is stored, as of one instant.
@@ -29,22 +57,22 @@ export function dump<Also>(database: Database, also: (at: Queryable) => Promise<
       'select max(number) as number from schema_migration',
     )
     const tables: DumpedTable[] = []
-    for (const { name, columns, key } of await tablesInOrder(transaction)) {
+    const pictures: PictureFile[] = []
+    for (const table of await tablesInOrder(transaction)) {
+      const { name } = table
       if (isLeftOut(name)) continue
-      const order = key.length > 0 ? ` order by ${key.map(quoted).join(', ')}` : ''
-      await transaction.query(
-        `declare dumped no scroll cursor for
-         select row_to_json(r)::text as row from (select ${columns.map(quoted).join(', ')} from ${quoted(name)}${order}) r`,
-      )
-      const lines: string[] = []
-      for (;;) {
-        const rows = await transaction.query<{ row: string }>(`fetch ${stride} from dumped`)
-        for (const { row } of rows) lines.push(row)
-        if (rows.length < stride) break
+      if (name === pictureTable) {
+        pictures.push(...(await dumpPictures(transaction)))
+        continue
       }
-      await transaction.query('close dumped')
+      const lines = await linesOf(transaction, table)
       tables.push({ name, rows: lines.length, json: `[\n${lines.join(',\n')}\n]\n` })
     }
-    return { dataVersion: Number(version?.number ?? 0), tables, also: await also(transaction) }
+    return {
+      dataVersion: Number(version?.number ?? 0),
+      tables,
+      pictures,
+      also: await also(transaction),
+    }
   })
 }

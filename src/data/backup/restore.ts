@@ -1,12 +1,16 @@
+import { pictureTable, type PictureFile } from '@/contracts/backup'
 import { recountScript } from '../checkDatabase'
 import type { Database, DatabaseTransaction } from '../database'
 import { applyMigration, createMigrationTable, type Migration } from '../migrate'
+import { fillPictures } from './pictures'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
 
-/** A table's rows as they were dumped. */
-export interface RestoredTable {
-  readonly name: string
-  readonly rows: readonly unknown[]
+/** What was dumped, to be put in place. */
+export interface Restored {
+  /** Number of the last migration of the dump. */
+  readonly dataVersion: number
+  readonly tables: readonly { readonly name: string; readonly rows: readonly unknown[] }[]
+  readonly pictures: readonly PictureFile[]
 }
 
 /** Rows that are written at a time. */
@@ -76,23 +80,23 @@ const sequencesScript = `
 
 /**
  * Puts what was dumped in the place of everything that is stored, brought up to this program's version: all of it or nothing.
- * @param dataVersion number of the last migration of the dump, not above those given
+ * @param migrations at least those of the dump
  */
 export function restore(
   database: Database,
   migrations: readonly Migration[],
-  dataVersion: number,
-  restored: readonly RestoredTable[],
+  { dataVersion, tables, pictures }: Restored,
 ): Promise<void> {
   return database.transaction(async (transaction) => {
     const kept = await ownRows(transaction)
     await transaction.script(emptyScript)
     await createMigrationTable(transaction)
     for (const migration of migrations.slice(0, dataVersion)) await applyMigration(transaction, migration)
-    const rowsOf = new Map(restored.map(({ name, rows }) => [name, rows]))
+    const rowsOf = new Map(tables.map(({ name, rows }) => [name, rows]))
     for (const { name, columns } of await tablesInOrder(transaction)) {
+      if (name === pictureTable) await fillPictures(transaction, pictures)
       const rows = rowsOf.get(name)
-      if (!rows || isLeftOut(name)) continue
+      if (!rows || isLeftOut(name) || name === pictureTable) continue
       await transaction.script(
         `alter table ${quoted(name)} disable trigger user; delete from ${quoted(name)}`,
       )

@@ -24,7 +24,7 @@ export async function recordRestore(folder: string, rounds: number): Promise<Rec
   const recording = recordDisk(folder)
   try {
     const { openDatabase } = await import('../openDatabase')
-    const { dump } = await import('../backup/dump')
+    const { dump, restorable } = await import('../backup/dump')
     const { restore } = await import('../backup/restore')
     const { readMigrations } = await import('../migrate')
     const database = await openDatabase(folder)
@@ -34,15 +34,10 @@ export async function recordRestore(folder: string, rounds: number): Promise<Rec
       return tapsIn(database)
     }
     const ofBackup = await work()
-    const { dataVersion, tables } = await dump(database, () => Promise.resolve(null))
+    const dumped = await dump(database, () => Promise.resolve(null))
     const ofAll = await work()
     const begunAt = recording.events.length
-    await restore(
-      database,
-      readMigrations(),
-      dataVersion,
-      tables.map(({ name, json }) => ({ name, rows: JSON.parse(json) as unknown[] })),
-    )
+    await restore(database, readMigrations(), restorable(dumped))
     const restoredAt = recording.events.length
     await database.close()
     return { root: recording.root, events: recording.events, taps: { ofBackup, ofAll }, begunAt, restoredAt }

@@ -10,6 +10,7 @@ import { readMigrations } from '@/data/migrate'
 import { addProduct } from '@/data/queries/cabinet'
 import { addLook } from '@/data/queries/looks'
 import { addPairedDevice, listPairedDevices } from '@/data/queries/pairedDevices'
+import { addPhotograph } from '@/data/queries/photographs'
 import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, countWheelSets } from '@/data/queries/wheelSets'
@@ -54,6 +55,15 @@ async function fillShop(database: Database): Promise<void> {
     { position: 'frontLeft', kind: 'spraySealant', productName: 'Wet Shield', appliedAt: now },
     visitId,
   )
+  const jpeg = (text: string) => new Uint8Array([0xff, 0xd8, 0, 0xff, ...strToU8(text)])
+  await database.transaction((transaction) =>
+    addPhotograph(
+      transaction,
+      set,
+      { id: crypto.randomUUID(), jobId: null, positions: ['rearLeft'], takenAt: now, widthPixels: 1280, heightPixels: 960 },
+      { whole: jpeg('whole'), small: jpeg('small') },
+    ),
+  ) // prettier-ignore
   await addLook(database, set, {
     id: crypto.randomUUID(), positions: ['frontLeft'], at: new Date(now.getTime() + 1000), beading: 3, release: null, slickness: null,
     glossUnits: 81.25, afterReviving: false,
@@ -102,6 +112,14 @@ describe('a backup', () => {
     expect(Object.keys(files)).not.toContain('tables/paired_device.json')
   })
 
+  it('holds photographs as files that any program opens', () => {
+    const names = Object.keys(unzipSync(zip)).filter((name) => name.endsWith('.jpg'))
+    expect(names.map((name) => name.replace(/[0-9a-f-]{36}/, 'ID')).sort()).toEqual([
+      'photographs/ID.jpg',
+      'photographs/small/ID.jpg',
+    ])
+  })
+
   it('says first what it would replace', async () => {
     const other = await openInMemory()
     await addSet(other, 'Another car')
@@ -137,6 +155,8 @@ describe('what is no backup', () => {
     change(all)
     return zipSync(all)
   }
+  const pictureName = (all: Record<string, unknown>) =>
+    Object.keys(all).find((name) => name.startsWith('photographs/small/')) ?? ''
   const manifest = (change: (read: Record<string, unknown>) => void) =>
     changed((all) => {
       const read = JSON.parse(new TextDecoder().decode(all['manifest.json'])) as Record<string, unknown>
@@ -163,6 +183,8 @@ describe('what is no backup', () => {
     ['a newer version', () => manifest((read) => (read.dataVersion = 999))],
     ['a table that is missing', () => changed((all) => delete all['tables/vehicle.json'])],
     ['a table that was touched', () => changed((all) => (all['tables/vehicle.json'] = strToU8('[]')))],
+    ['a picture that was touched', () => changed((all) => (all[pictureName(all)] = strToU8('no picture')))],
+    ['a picture that is gone', () => changed((all) => void delete all[pictureName(all)])],
     ['a bomb', () => changed((all) => (all['tables/look.json'] = new Uint8Array(80_000_000)))],
     [
       'a bomb that says it is small',
@@ -191,6 +213,7 @@ describe('what is no backup', () => {
         const kept = name === 'vehicle' ? [] : rows
         return { name, rows: kept.length, json: JSON.stringify(kept) }
       }),
+      pictures: [],
       others: [],
     })
     const before = await dump(shop, nothing)

@@ -1,4 +1,5 @@
 import { fail, succeed, type Result } from '@/core/result'
+import { countsOf } from '@/contracts/backup'
 import { restore } from '@/data/backup/restore'
 import { isLeftOut, quoted, tablesInOrder } from '@/data/backup/tables'
 import type { Database } from '@/data/database'
@@ -42,7 +43,7 @@ export async function lookAtBackup(database: Database, zip: Uint8Array): Promise
   const read = await readable(zip)
   if (!read.ok) return read
   const { manifest } = read.value
-  const inBackup = new Map(manifest.tables.map(({ name, rows }) => [name, rows]))
+  const inBackup = countsOf(manifest)
   const tables: TableChange[] = []
   for (const { name } of await tablesInOrder(database)) {
     if (isLeftOut(name)) continue
@@ -56,9 +57,9 @@ export async function lookAtBackup(database: Database, zip: Uint8Array): Promise
 export async function restoreBackup(database: Database, zip: Uint8Array): Promise<Result<null>> {
   const read = await readable(zip)
   if (!read.ok) return read
-  const { manifest, tables } = read.value
+  const { manifest, tables, pictures } = read.value
   try {
-    await restore(database, readMigrations(), manifest.dataVersion, tables)
+    await restore(database, readMigrations(), { dataVersion: manifest.dataVersion, tables, pictures })
   } catch (error) {
     return fail({
       path: 'file',

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import * as v from 'valibot'
 import type { Problem } from '@/core/result'
+import { notUnderstood, refusalOf } from '../form/refusal'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 
@@ -13,12 +14,6 @@ const lookShape = v.object({
   tables: v.array(v.object({ name: v.string(), inBackup: v.nullable(v.number()), here: v.number() })),
 })
 type Look = v.InferOutput<typeof lookShape>
-const refusalShape = v.object({
-  problems: v.array(v.object({ path: v.string(), found: v.string(), mend: v.string() })),
-})
-
-const notUnderstood: Problem = { path: '', found: 'another answer', mend: 'Load the page again.' }
-
 async function sent(
   path: string,
   file: File,
@@ -28,10 +23,9 @@ async function sent(
     headers: { 'content-type': 'application/zip' },
     body: file,
   })
-  const body: unknown = await answer.json().catch(() => null)
-  if (answer.ok) return { problems: [], body }
-  const refused = v.safeParse(refusalShape, body)
-  return { problems: refused.success ? refused.output.problems : [notUnderstood], body: null }
+  return answer.ok
+    ? { problems: [], body: await answer.json().catch(() => null) }
+    : { problems: await refusalOf(answer), body: null }
 }
 
 /** What people call what lies in the tables that matter to them. */
@@ -44,6 +38,7 @@ const names: Record<string, string> = {
   tool: 'Tools',
   protection_layer: 'Layers of protection',
   look: 'Looks',
+  photograph: 'Photographs',
   bottle: 'Bottles',
   reminder: 'Reminders',
 }

@@ -3,13 +3,15 @@
 import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
+import * as v from 'valibot'
+import { lookEffects } from '@/contracts/protection'
+import { exhaustive } from '@/core/exhaustive'
 import type { LookEffect } from '@/core/due/lookEffect'
 import type { LookGrade } from '@/core/protection/record'
-import type { Problem } from '@/core/result'
 import { axleOf, positionShortNames, type Position } from '@/core/wheel/position'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import { enter } from '../outbox/deviceOutbox'
+import type { Outcome } from '../outbox/waiting'
+import { TakePhotograph } from '../photographs/TakePhotograph'
 import { BeadPicture } from './BeadPicture'
 import { LookEffects } from './LookEffects'
 import { beadNames, lookGrades, releaseNames, slicknessNames } from './lookWords'
@@ -18,10 +20,33 @@ interface LookFormProps {
   readonly positions: readonly Position[]
   /** Whether a reviving wash was what the look is for. */
   readonly afterReviving: boolean
+  readonly wheelSetId: string
   readonly doneHref: string
-  readonly keep: (
-    input: unknown,
-  ) => Promise<{ readonly problems: readonly Problem[]; readonly value?: readonly LookEffect[] }>
+}
+
+/** What became of a look that was given. */
+type Given =
+  | { readonly grade: LookGrade; readonly kind: 'stored'; readonly effects: readonly LookEffect[] }
+  /** It waits on the device; what it moves is not known yet. */
+  | { readonly grade: LookGrade; readonly kind: 'waiting' | 'refused' }
+
+const keptAnswer = v.object({ kept: lookEffects })
+
+/** The effects of a look that was stored, as the server told them. */
+function givenBy(grade: LookGrade, outcome: Outcome): Given {
+  switch (outcome.kind) {
+    case 'stored': {
+      const read = v.safeParse(keptAnswer, outcome.value)
+      return { grade, kind: 'stored', effects: read.success ? read.output.kept : [] }
+    }
+    case 'refused':
+      return { grade, kind: 'refused' }
+    case 'shutOut':
+    case 'unreachable':
+      return { grade, kind: 'waiting' }
+    default:
+      return exhaustive(outcome)
+  }
 }
 
 interface SenseProps {
@@ -70,37 +95,32 @@ function scopesOf(
 }
 
 /** A look in ten seconds: which wheels, how water beads; more only where somebody wants to. */
-export function LookForm({ positions, afterReviving: proposed, doneHref, keep }: LookFormProps) {
+export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneHref }: LookFormProps) {
   const scopes = scopesOf(positions)
   const [at, setAt] = useState(scopes[0]?.at ?? positions)
   const [afterReviving, setAfterReviving] = useState(proposed)
   const [release, setRelease] = useState<LookGrade | null>(null)
   const [slickness, setSlickness] = useState<LookGrade | null>(null)
   const [gloss, setGloss] = useState('')
-  const [effects, setEffects] = useState<{
-    readonly grade: LookGrade
-    readonly all: readonly LookEffect[]
-  } | null>(null)
-  const [requestId, setRequestId] = useState(newId)
-  const { problems, busy, send } = useSending()
-  const look = (beading: LookGrade): void =>
-    send(async () => {
-      const answer = await keep({
-        requestId,
-        positions: at,
+  const [given, setGiven] = useState<Given | null>(null)
+  const [busy, setBusy] = useState(false)
+  const look = async (beading: LookGrade): Promise<void> => {
+    setBusy(true)
+    const outcome = await enter({
+      kind: 'look',
+      wheelSetId,
+      look: {
+        positions: [...at],
         beading,
         release,
         slickness,
         glossUnits: gloss === '' ? null : Number(gloss),
         afterReviving,
-        at: new Date().toISOString(),
-      })
-      if (answer.problems.length === 0) {
-        setEffects({ grade: beading, all: answer.value ?? [] })
-        setRequestId(newId())
-      }
-      return answer
+      },
     })
+    setGiven(givenBy(beading, outcome))
+    setBusy(false)
+  }
   return (
     <section className="look-form" aria-label="A look">
       <div className="chips" role="group" aria-label="Which wheels">
@@ -141,17 +161,26 @@ export function LookForm({ positions, afterReviving: proposed, doneHref, keep }:
             key={grade}
             type="button"
             className="look-grade"
-            aria-pressed={effects?.grade === grade}
+            aria-pressed={given?.grade === grade && given.kind !== 'refused'}
             disabled={busy}
-            onClick={() => look(grade)}
+            onClick={() => void look(grade)}
           >
             <BeadPicture grade={grade} />
             <b>{beadNames[grade]}</b>
           </button>
         ))}
       </div>
-      <ProblemAlert problems={problems} />
-      {effects && <LookEffects effects={effects.all} />}
+      {given?.kind === 'stored' && <LookEffects effects={given.effects} />}
+      {given?.kind === 'waiting' && (
+        <div className="look-effects" role="status">
+          <b>Kept on this device.</b> It goes on by itself once the program answers, and moves the dates then.
+        </div>
+      )}
+      <TakePhotograph
+        wheelSetId={wheelSetId}
+        positions={at.length === positions.length ? [] : at}
+        label="Photograph"
+      />
       <details>
         <summary>One wheel alone, or more to say</summary>
         <div className="chips mt-2" role="group" aria-label="One wheel">
@@ -179,7 +208,7 @@ export function LookForm({ positions, afterReviving: proposed, doneHref, keep }:
           <Form.Text>Kept beside the look; it moves no date.</Form.Text>
         </Form.Group>
       </details>
-      {effects && (
+      {given && given.kind !== 'refused' && (
         <p>
           <Link href={doneHref} className="btn btn-primary">
             Finished

@@ -20,7 +20,7 @@ async function keepHere(): Promise<void> {
   await pages.add(location.pathname)
 }
 
-/** Keeps an open job on the device, so that it can be worked to its end without any network. */
+/** Keeps an open job or look on the device, so that it can be worked to its end without any network. */
 export function KeepForOffline() {
   const [isKept, setKept] = useState(false)
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { refusalOf } from '../form/refusal'
 import type { PendingTap } from './pendingTaps'
 
 /** What the server said to one tap. */
@@ -27,7 +28,7 @@ export async function sendTap(
         kind: 'shutOut',
         mend: 'This device was put out at the desk. Its taps are kept here and go on once it is paired again.',
       }
-    const { problems } = (await response.json()) as { problems: { mend: string }[] }
+    const problems = await refusalOf(response)
     return { kind: 'refused', mend: problems.map(({ mend }) => mend).join(' ') }
   } catch {
     return { kind: 'unreachable' }

@@ -7,12 +7,15 @@ import { protectionFacts } from '@/core/protection/kinds'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
+import { listPhotographs } from '@/data/queries/photographs'
 import { listTestSpots } from '@/data/queries/testSpots'
 import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
 import type { LiveProtection } from '@/forecast/liveProtection'
 import { listDue, liveProtection } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
+import { PhotographStrip } from '@/ui/photographs/PhotographStrip'
+import { TakePhotograph } from '@/ui/photographs/TakePhotograph'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { Stance } from '@/ui/wheel-drawing/Stance'
 import { TestSpotRows } from '@/ui/wheel-set/TestSpotRows'
@@ -21,6 +24,9 @@ import { putOff, tickOff } from '../../due/actions'
 import { wheelSetOr404 } from './findOr404'
 
 export const dynamic = 'force-dynamic'
+
+/** The last ones; the others have a page of their own. */
+const photographsShown = 6
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -36,12 +42,13 @@ export default async function WheelSetPage({ params }: Props) {
   const set = await wheelSetOr404(id)
   const db = await database()
   const now = new Date()
-  const [due, layers, log, visitCount, spots] = await Promise.all([
+  const [due, layers, log, visitCount, spots, photographs] = await Promise.all([
     listDue(db, now, id),
     liveProtection(db, id, now),
     listVisits(db, { wheelSetId: id, size: 8 }),
     countVisitsUpTo(db, 10_000, { wheelSetId: id }),
     listTestSpots(db, id),
+    listPhotographs(db, id, { size: photographsShown }),
   ])
   const leftAt = (position: Position): LiveProtection | null =>
     layers
@@ -133,6 +140,18 @@ export default async function WheelSetPage({ params }: Props) {
               <TestSpotRows spots={spots} now={now} />
             </section>
           )}
+          <section aria-labelledby="photographs" className="mt-4">
+            <div className="section-head">
+              <h2 id="photographs">Photographs</h2>
+              <TakePhotograph wheelSetId={id} positions={[]} label="Add" />
+            </div>
+            <PhotographStrip wheelSetId={id} photographs={photographs.rows} now={now} />
+            {photographs.hasLater && (
+              <p className="py-2">
+                <Link href={`/wheels/${id}/photographs`}>All photographs of this set</Link>
+              </p>
+            )}
+          </section>
           <section aria-labelledby="visits" className="mt-4">
             <div className="section-head">
               <h2 id="visits">Visits</h2>

@@ -23,6 +23,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
       <KeepForOffline />
       <RunView
         jobId={id}
+        wheelSetId={job.wheelSetId}
         title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
         jobFile={job.jobFile}
         plan={job.plan}

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
+import { KeepForOffline } from '@/ui/offline/KeepForOffline'
 import { LookForm } from '@/ui/look/LookForm'
-import { keepLook } from '../../protectionActions'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
@@ -27,11 +27,12 @@ export default async function LookPage({ params, searchParams }: Props) {
           </p>
         </div>
       </header>
+      <KeepForOffline />
       <LookForm
+        wheelSetId={id}
         positions={set.wheels.map(({ position }) => position)}
         afterReviving={(await searchParams).after === 'reviving'}
         doneHref={`/wheels/${id}`}
-        keep={keepLook.bind(null, id)}
       />
     </>
   )

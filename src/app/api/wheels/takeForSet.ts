@@ -1,0 +1,40 @@
+import type { GenericSchema, InferOutput } from 'valibot'
+import type { Problem, Result } from '@/core/result'
+import { isUuid } from '@/contracts/fields'
+import { database } from '@/data/connection'
+import type { Database } from '@/data/database'
+import { isDataFailure } from '@/data/dataFailure'
+import { readJson } from '../../readJson'
+
+interface Taking<Schema extends GenericSchema, Value> {
+  readonly schema: Schema
+  readonly mostBytes: number
+  readonly keep: (
+    database: Database,
+    id: string,
+    input: InferOutput<Schema>,
+    now: Date,
+  ) => Promise<Result<Value>>
+}
+
+const refused = (status: number, problems: readonly Problem[]) => Response.json({ problems }, { status })
+
+/** Takes something that was entered for a wheel set, perhaps long ago on a device without any network. Sent twice it is kept once. */
+export async function takeForSet<Schema extends GenericSchema, Value>(
+  request: Request,
+  id: string,
+  { schema, mostBytes, keep }: Taking<Schema, Value>,
+): Promise<Response> {
+  const named = JSON.stringify(id.slice(0, 40))
+  if (!isUuid(id)) return refused(404, [{ path: 'id', found: named, mend: 'This wheel set does not exist.' }])
+  const read = await readJson(request, schema, mostBytes)
+  if (!read.ok) return refused(422, read.problems)
+  try {
+    const kept = await keep(await database(), id, read.value, new Date())
+    return kept.ok ? Response.json({ kept: kept.value }) : refused(409, kept.problems)
+  } catch (error) {
+    // The device keeps it and sends it again once there is room.
+    if (isDataFailure(error)) return refused(503, [{ path: '', found: error.reason, mend: error.message }])
+    throw error
+  }
+}

@@ -1,0 +1,73 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { isUuid } from '@/contracts/fields'
+import { database } from '@/data/connection'
+import { findPhotograph, photographsBeside } from '@/data/queries/photographs'
+import { isOwner } from '@/app/asker'
+import { ActionButton } from '@/ui/form/ActionButton'
+import { formatDay, formatTimeOfDay } from '@/ui/format/format'
+import { Link } from '@/ui/Link'
+import { wheelsOf } from '@/ui/photographs/PhotographStrip'
+import { throwPhotographAway } from '../../../photographActions'
+import { wheelSetOr404 } from '../../findOr404'
+
+export const dynamic = 'force-dynamic'
+export const metadata: Metadata = { title: 'A photograph' }
+
+interface Props {
+  readonly params: Promise<{ id: string; photograph: string }>
+}
+
+export default async function PhotographPage({ params }: Props) {
+  const { id, photograph: photographId } = await params
+  const set = await wheelSetOr404(id)
+  const db = await database()
+  const photograph = isUuid(photographId) ? await findPhotograph(db, id, photographId) : null
+  if (!photograph) notFound()
+  const { olderId, newerId } = await photographsBeside(db, id, photograph.id)
+  const { takenAt, widthPixels, heightPixels } = photograph
+  const of = `/wheels/${id}/photographs`
+  return (
+    <>
+      <header className="place-head">
+        <div>
+          <h1>{wheelsOf(photograph)}</h1>
+          <p className="lead-text">
+            {formatDay(takenAt, new Date())}, {formatTimeOfDay(takenAt)} ·{' '}
+            <Link href={`/wheels/${id}`}>
+              {set.vehicleName}, {set.name}
+            </Link>{' '}
+            · <Link href={of}>All photographs</Link>
+          </p>
+        </div>
+        {(await isOwner()) && (
+          <ActionButton
+            action={throwPhotographAway.bind(null, id, photograph.id)}
+            className="btn btn-outline-secondary"
+          >
+            Throw it away
+          </ActionButton>
+        )}
+      </header>
+      <img
+        className="photograph"
+        src={`/api/photographs/${photograph.id}`}
+        width={widthPixels}
+        height={heightPixels}
+        alt={`${wheelsOf(photograph)} of ${set.vehicleName}`}
+      />
+      <nav className="pager" aria-label="Other photographs">
+        {newerId && (
+          <Link href={`${of}/${newerId}`} className="btn btn-outline-secondary">
+            Newer
+          </Link>
+        )}
+        {olderId && (
+          <Link href={`${of}/${olderId}`} className="btn btn-outline-secondary">
+            Older
+          </Link>
+        )}
+      </nav>
+    </>
+  )
+}

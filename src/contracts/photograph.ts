@@ -1,0 +1,28 @@
+import * as v from 'valibot'
+import { positions } from '@/core/wheel/position'
+import { list, oneOf, requestId, secondsAgo } from './fields'
+
+/** `whole`: to look at; `small`: for lists. */
+export const photographSizes = ['whole', 'small'] as const
+export type PhotographSize = (typeof photographSizes)[number]
+
+/** Of the file that is sent; a browser shrinks it before. */
+export const mostPhotographBytes = 800_000
+
+/** A photograph of wheels of a set, as a JPEG file in Base64. */
+export const photographInput = v.strictObject({
+  requestId,
+  jobId: v.optional(v.nullable(v.pipe(v.string(), v.uuid('Name a job by its id.'))), null),
+  /** Empty: of the whole set. */
+  positions: v.optional(list(oneOf(positions), positions.length, 'At most one entry a wheel.'), []),
+  secondsAgo,
+  jpeg: v.pipe(
+    v.string(),
+    v.maxLength(
+      Math.ceil(mostPhotographBytes / 3) * 4,
+      `Send a picture of at most ${mostPhotographBytes} bytes.`,
+    ),
+    v.base64('Send the picture in Base64.'),
+  ),
+})
+export type PhotographInput = v.InferOutput<typeof photographInput>

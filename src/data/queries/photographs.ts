@@ -1,0 +1,146 @@
+import { photographSizes, type PhotographSize } from '@/contracts/photograph'
+import type { Position } from '@/core/wheel/position'
+import type { DatabaseTransaction, Queryable } from '../database'
+import { readPage, type PageAt } from './page'
+
+/** What is said of a photograph; the pictures themselves are read one by one. */
+export interface Photograph {
+  readonly id: string
+  /** In which job it was taken; null: outside one. */
+  readonly jobId: string | null
+  /** Empty: of the whole set. */
+  readonly positions: readonly Position[]
+  readonly takenAt: Date
+  /** Of the whole picture. */
+  readonly widthPixels: number
+  readonly heightPixels: number
+}
+
+/** A photograph as JPEG files, by size. */
+export type Pictures = Readonly<Record<PhotographSize, Uint8Array>>
+
+interface PhotographRow {
+  id: string
+  job_id: string | null
+  positions: Position[]
+  taken_at: Date
+  width_pixels: number
+  height_pixels: number
+}
+
+const photographOf = (row: PhotographRow): Photograph => ({
+  id: row.id,
+  jobId: row.job_id,
+  positions: row.positions,
+  takenAt: row.taken_at,
+  widthPixels: row.width_pixels,
+  heightPixels: row.height_pixels,
+})
+
+/** Keeps a photograph with its pictures. Sent twice it is kept once. */
+export async function addPhotograph(
+  transaction: DatabaseTransaction,
+  wheelSetId: string,
+  photograph: Photograph,
+  pictures: Pictures,
+): Promise<void> {
+  const rows = await transaction.query(
+    `insert into photograph (id, wheel_set_id, job_id, positions, taken_at, width_pixels, height_pixels, size_bytes)
+     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing returning id`,
+    [
+      photograph.id,
+      wheelSetId,
+      photograph.jobId,
+      photograph.positions,
+      photograph.takenAt,
+      photograph.widthPixels,
+      photograph.heightPixels,
+      pictures.whole.byteLength + pictures.small.byteLength,
+    ],
+  )
+  if (rows.length === 0) return
+  for (const size of photographSizes) await addPicture(transaction, photograph.id, size, pictures[size])
+}
+
+/** Puts one picture to a photograph that is there. */
+export async function addPicture(
+  database: Queryable,
+  photographId: string,
+  size: PhotographSize,
+  jpeg: Uint8Array,
+): Promise<void> {
+  await database.query('insert into photograph_file (photograph_id, size, jpeg) values ($1, $2, $3)', [
+    photographId,
+    size,
+    jpeg,
+  ])
+}
+
+/** Photographs of a wheel set, the latest first. */
+export function listPhotographs(database: Queryable, wheelSetId: string, { size, after, before }: PageAt) {
+  return readPage<Photograph>({ size, after, before }, async (cursor, isBackward, most) => {
+    const [sign, direction] = isBackward ? ['>', 'asc'] : ['<', 'desc']
+    const rows = await database.query<PhotographRow>(
+      `select * from photograph where wheel_set_id = $1 and ($2::uuid is null or (taken_at, id) ${sign}
+         (select taken_at, id from photograph where id = $2))
+       order by taken_at ${direction}, id ${direction} limit $3`,
+      [wheelSetId, cursor, most],
+    )
+    return rows.map(photographOf)
+  })
+}
+
+export async function findPhotograph(
+  database: Queryable,
+  wheelSetId: string,
+  id: string,
+): Promise<Photograph | null> {
+  const [row] = await database.query<PhotographRow>(
+    'select * from photograph where id = $1 and wheel_set_id = $2',
+    [id, wheelSetId],
+  )
+  return row ? photographOf(row) : null
+}
+
+/** A picture as a JPEG file; null where there is none. */
+export async function readPicture(
+  database: Queryable,
+  photographId: string,
+  size: PhotographSize,
+): Promise<Uint8Array | null> {
+  const [row] = await database.query<{ jpeg: Uint8Array }>(
+    'select jpeg from photograph_file where photograph_id = $1 and size = $2',
+    [photographId, size],
+  )
+  return row?.jpeg ?? null
+}
+
+/** All pictures together, bytes. */
+export async function photographBytes(database: Queryable): Promise<number> {
+  const [row] = await database.query<{ bytes: number }>(
+    'select coalesce(sum(size_bytes), 0)::float8 as bytes from photograph',
+  )
+  return row?.bytes ?? 0
+}
+
+export async function removePhotograph(database: Queryable, wheelSetId: string, id: string): Promise<void> {
+  await database.query('delete from photograph where id = $1 and wheel_set_id = $2', [id, wheelSetId])
+}
+
+/** The photographs of the same set that were taken next before and after one; null where there is none. */
+export async function photographsBeside(
+  database: Queryable,
+  wheelSetId: string,
+  id: string,
+): Promise<{ readonly olderId: string | null; readonly newerId: string | null }> {
+  const [row] = await database.query<{ older: string | null; newer: string | null }>(
+    `select
+       (select p.id from photograph p where p.wheel_set_id = $1 and (p.taken_at, p.id) < (of.taken_at, of.id)
+         order by p.taken_at desc, p.id desc limit 1) as older,
+       (select p.id from photograph p where p.wheel_set_id = $1 and (p.taken_at, p.id) > (of.taken_at, of.id)
+         order by p.taken_at, p.id limit 1) as newer
+     from photograph of where of.id = $2`,
+    [wheelSetId, id],
+  )
+  return { olderId: row?.older ?? null, newerId: row?.newer ?? null }
+}

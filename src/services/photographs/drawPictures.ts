@@ -1,0 +1,43 @@
+import sharp, { type Sharp } from 'sharp'
+import { fail, succeed, type Result } from '@/core/result'
+import type { Pictures } from '@/data/queries/photographs'
+
+/** Pixels of the longer side, and how much of the detail is kept: what a screen shows, no more. */
+const drawn = { whole: { pixels: 1280, quality: 76 }, small: { pixels: 320, quality: 66 } }
+/** Larger pictures no phone takes; a small file may pretend to be one. */
+const mostPixels = 60_000_000
+
+/** A picture drawn anew, without what the camera wrote beside it: its place, its maker, its owner. */
+export interface Drawn {
+  readonly pictures: Pictures
+  /** Of the whole picture. */
+  readonly widthPixels: number
+  readonly heightPixels: number
+}
+
+const drawAt = (picture: Sharp, { pixels, quality }: (typeof drawn)['whole']): Sharp =>
+  picture
+    .clone()
+    .resize({ width: pixels, height: pixels, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality, mozjpeg: true })
+
+/**
+ * Draws a sent file anew in the sizes that are kept, upright.
+ * @param file a JPEG, PNG or WebP file
+ */
+export async function drawPictures(file: Uint8Array): Promise<Result<Drawn>> {
+  try {
+    const picture = sharp(file, { limitInputPixels: mostPixels, failOn: 'error' })
+      .autoOrient()
+      .flatten({ background: '#fff' })
+    const { data, info } = await drawAt(picture, drawn.whole).toBuffer({ resolveWithObject: true })
+    const small = await drawAt(sharp(data), drawn.small).toBuffer()
+    return succeed({ pictures: { whole: data, small }, widthPixels: info.width, heightPixels: info.height })
+  } catch {
+    return fail({
+      path: 'jpeg',
+      found: `${file.byteLength} bytes that are no picture`,
+      mend: 'Send a whole picture as a JPEG file of at most 60 megapixels.',
+    })
+  }
+}

@@ -1,0 +1,125 @@
+import { randomUUID } from 'node:crypto'
+import sharp from 'sharp'
+import * as v from 'valibot'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { photographInput, type PhotographInput } from '@/contracts/photograph'
+import { wheelSetInput } from '@/contracts/wheelSet'
+import type { Database } from '@/data/database'
+import { openInMemory } from '@/data/openInMemory'
+import {
+  listPhotographs,
+  photographBytes,
+  photographsBeside,
+  readPicture,
+  removePhotograph,
+} from '@/data/queries/photographs'
+import { addWheelSet } from '@/data/queries/wheelSets'
+import { keepPhotograph, mostBytesOfAll } from './keepPhotograph'
+
+const now = new Date('2026-06-10T09:00:00Z')
+let database: Database
+let setId: string
+let otherSetId: string
+
+/** A picture lying on its side, as phones write them, that says where it was taken. */
+const sideways = async (widthPixels = 1600, heightPixels = 900): Promise<string> => {
+  const file = await sharp({
+    create: { width: widthPixels, height: heightPixels, channels: 3, background: '#486' },
+  })
+    .withExif({ IFD0: { Make: 'Tilted Box' }, IFD3: { GPSLatitude: '50/1 0/1 0/1' } })
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer()
+  return file.toString('base64')
+}
+const photograph = (changes: Partial<Record<keyof PhotographInput, unknown>> & { readonly jpeg: string }) =>
+  v.parse(photographInput, { requestId: randomUUID(), positions: ['frontLeft'], ...changes })
+const setOf = (name: string) =>
+  addWheelSet(
+    database,
+    v.parse(wheelSetInput, {
+      vehicle: { name: 'Orlen Tessaly', kind: 'car' },
+      name,
+      wheels: ['frontLeft', 'rearLeft'].map((position) => ({ position, tyreCode: '225/45 R18', rimWidthInches: 8, spokeCount: 10, finishes: [] })),
+    }),
+  ) // prettier-ignore
+const rowsOf = async (id: string) => (await listPhotographs(database, id, { size: 50 })).rows
+
+beforeAll(async () => {
+  database = await openInMemory()
+  setId = await setOf('Summer')
+  otherSetId = await setOf('Winter')
+})
+afterAll(() => database.close())
+
+describe('a photograph', () => {
+  it('is kept upright, small enough for a screen, once, at the time it was taken, and tells nothing of its camera', async () => {
+    const input = photograph({ jpeg: await sideways(), secondsAgo: 7200, jobId: randomUUID() })
+    for (let times = 0; times < 2; times += 1)
+      expect(await keepPhotograph(database, setId, input, now)).toMatchObject({ ok: true })
+    const rows = await rowsOf(setId)
+    expect(rows).toEqual([
+      { id: input.requestId, jobId: null, positions: ['frontLeft'], takenAt: new Date('2026-06-10T07:00:00Z'), widthPixels: 720, heightPixels: 1280 },
+    ]) // prettier-ignore
+    const pictures = { whole: [720, 1280], small: [180, 320] } as const
+    for (const size of ['whole', 'small'] as const) {
+      const picture = sharp((await readPicture(database, input.requestId, size))!)
+      const { format, width, height, exif, orientation } = await picture.metadata()
+      expect({ format, size: [width, height], exif, orientation }).toEqual({
+        format: 'jpeg',
+        size: pictures[size],
+        exif: undefined,
+        orientation: undefined,
+      })
+    }
+    expect(await photographBytes(database)).toBeGreaterThan(0)
+    await removePhotograph(database, setId, input.requestId)
+    expect(await readPicture(database, input.requestId, 'whole')).toBeNull()
+    expect(await photographBytes(database)).toBe(0)
+  })
+
+  it('of another set is neither shown nor thrown away with this one, and each leads to those beside it', async () => {
+    const ids: string[] = []
+    for (const secondsAgo of [300, 200, 100]) {
+      const input = photograph({ jpeg: await sideways(40, 30), secondsAgo })
+      ids.push(input.requestId)
+      await keepPhotograph(database, setId, input, now)
+    }
+    const [first, second, third] = ids as [string, string, string]
+    await removePhotograph(database, otherSetId, first)
+    expect((await rowsOf(setId)).map(({ id }) => id)).toEqual([third, second, first])
+    expect(await rowsOf(otherSetId)).toEqual([])
+    expect(await photographsBeside(database, setId, second)).toEqual({ olderId: first, newerId: third })
+    expect(await photographsBeside(database, setId, first)).toEqual({ olderId: null, newerId: second })
+    await database.query('delete from wheel_set where id = $1', [setId])
+    expect(await database.query('select 1 from photograph_file')).toEqual([])
+    setId = await setOf('Summer')
+  })
+
+  it.each([
+    ['of a wheel that is not there', { positions: ['thirdLeft'] }, 'This set has no such wheel'],
+    ['that is none', { jpeg: Buffer.from('not a picture').toString('base64') }, 'Send a whole picture'],
+  ])('%s is refused with a mend, and nothing is written', async (_, changes: object, words) => {
+    const input = photograph({ jpeg: await sideways(), ...changes })
+    const kept = await keepPhotograph(database, setId, input, now)
+    expect(!kept.ok && kept.problems[0]?.mend).toContain(words)
+    expect(await rowsOf(setId)).toEqual([])
+  })
+
+  it('that is cut short is refused', async () => {
+    const whole = await sideways()
+    const input = photograph({ jpeg: whole.slice(0, 4 * Math.floor(whole.length / 8)) })
+    const kept = await keepPhotograph(database, setId, input, now)
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Send a whole picture')
+  })
+
+  it('that finds no room is refused; one that is there already is not', async () => {
+    const input = photograph({ jpeg: await sideways(40, 30) })
+    await keepPhotograph(database, setId, input, now)
+    await database.query('update photograph set size_bytes = $1', [mostBytesOfAll])
+    const another = photograph({ jpeg: input.jpeg })
+    const kept = await keepPhotograph(database, setId, another, now)
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Remove old ones at the desk')
+    expect(await keepPhotograph(database, setId, input, now)).toMatchObject({ ok: true })
+  })
+})

@@ -1,0 +1,59 @@
+import { fail, succeed, type Result } from '@/core/result'
+import type { PhotographInput } from '@/contracts/photograph'
+import type { Database } from '@/data/database'
+import { findJob } from '@/data/queries/jobs'
+import { addPhotograph, findPhotograph, photographBytes } from '@/data/queries/photographs'
+import { findWheelSet } from '@/data/queries/wheelSets'
+import { drawPictures } from './drawPictures'
+
+/** Room for all photographs of a shop: some two thousand. A backup holds them all, and is made whole in memory. */
+export const mostBytesOfAll = 400_000_000
+
+/** Keeps a photograph of wheels of a set. */
+export async function keepPhotograph(
+  database: Database,
+  wheelSetId: string,
+  input: PhotographInput,
+  now: Date,
+): Promise<Result<null>> {
+  const set = await findWheelSet(database, wheelSetId)
+  if (!set)
+    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const missing = input.positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
+  if (missing)
+    return fail({
+      path: 'positions',
+      found: missing,
+      mend: 'This set has no such wheel; choose one of its own.',
+    })
+  // Sent twice it is drawn once, and needs no more room.
+  if (await findPhotograph(database, wheelSetId, input.requestId)) return succeed(null)
+  const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))
+  if (!drawn.ok) return drawn
+  const { pictures, ...size } = drawn.value
+  // A job that was discarded meanwhile leaves its pictures to the set.
+  const job = input.jobId === null ? null : await findJob(database, input.jobId)
+  const jobId = job?.wheelSetId === wheelSetId ? job.id : null
+  return database.transaction(async (transaction) => {
+    const bytes = await photographBytes(transaction)
+    if (bytes + pictures.whole.byteLength + pictures.small.byteLength > mostBytesOfAll)
+      return fail({
+        path: 'jpeg',
+        found: `${Math.round(bytes / 1e6)} MB of photographs`,
+        mend: `There is room for ${mostBytesOfAll / 1e6} MB of photographs. Remove old ones at the desk, then send it again.`,
+      })
+    await addPhotograph(
+      transaction,
+      wheelSetId,
+      {
+        id: input.requestId,
+        jobId,
+        positions: input.positions,
+        takenAt: new Date(now.getTime() - input.secondsAgo * 1000),
+        ...size,
+      },
+      pictures,
+    )
+    return succeed(null)
+  })
+}

@@ -1,0 +1,40 @@
+import { Link } from '@/ui/Link'
+import { positionNames, type Position } from '@/core/wheel/position'
+import { formatDay } from '../format/format'
+
+export interface ShownPhotograph {
+  readonly id: string
+  readonly positions: readonly Position[]
+  readonly takenAt: Date
+}
+
+interface PhotographStripProps {
+  readonly wheelSetId: string
+  readonly photographs: readonly ShownPhotograph[]
+  readonly now: Date
+}
+
+/** Of which wheels it is. */
+export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>): string =>
+  positions.length === 0 ? 'The set' : positions.map((at) => positionNames[at]).join(', ')
+
+/** Photographs side by side, each to be opened. */
+export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStripProps) {
+  return (
+    <ul className="photographs">
+      {photographs.map((photograph) => (
+        <li key={photograph.id}>
+          <Link href={`/wheels/${wheelSetId}/photographs/${photograph.id}`}>
+            <img
+              src={`/api/photographs/${photograph.id}?size=small`}
+              alt={`${wheelsOf(photograph)}, ${formatDay(photograph.takenAt, now)}`}
+              loading="lazy"
+            />
+            <span>{wheelsOf(photograph)}</span>
+            <span className="soft">{formatDay(photograph.takenAt, now)}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  )
+}
