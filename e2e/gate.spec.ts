@@ -112,7 +112,7 @@ test('a device of the bay calls no action that is not the bay’s, whatever page
   const set = /\/wheels\/([0-9a-f-]{36})/.exec(wheels)![1]!
   const job = /\/jobs\/([0-9a-f-]{36})/.exec(await (await bay.request.get('/')).text())![1]!
   const ofTheBay = [
-    'planVisit', 'keepChange', 'keepHour', 'endJob', 'discardPlan', 'askWeather', 'askThermometer', 'keepLook', 'takeLookBack',
+    'planVisit', 'keepChange', 'keepHour', 'endJob', 'discardPlan', 'askWeather', 'askThermometer', 'takeLookBack',
   ] // prettier-ignore
   const answered = new Set<string>()
   for (const [id, { exportedName }] of Object.entries(manifest.node))

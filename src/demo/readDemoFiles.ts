@@ -160,3 +160,4 @@ export function readDemoFiles() {
     wear: readFile('wear.json', wear),
   }
 }
+export type DemoFiles = ReturnType<typeof readDemoFiles>

@@ -176,11 +176,6 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
           <b>Kept on this device.</b> It goes on by itself once the program answers, and moves the dates then.
         </div>
       )}
-      <TakePhotograph
-        wheelSetId={wheelSetId}
-        positions={at.length === positions.length ? [] : at}
-        label="Photograph"
-      />
       <details>
         <summary>One wheel alone, or more to say</summary>
         <div className="chips mt-2" role="group" aria-label="One wheel">
@@ -208,6 +203,13 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
           <Form.Text>Kept beside the look; it moves no date.</Form.Text>
         </Form.Group>
       </details>
+      <p className="mt-3">
+        <TakePhotograph
+          wheelSetId={wheelSetId}
+          positions={at.length === positions.length ? [] : at}
+          label="Photograph"
+        />
+      </p>
       {given && given.kind !== 'refused' && (
         <p>
           <Link href={doneHref} className="btn btn-primary">

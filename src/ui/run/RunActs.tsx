@@ -6,6 +6,7 @@ import type { Card, Step } from '@/core/plan/plan'
 import { beads } from '@/core/protection/kinds'
 import { filmToWet } from '@/core/run/urgentClock'
 import { ProblemAlert } from '../form/ProblemAlert'
+import { BayPhotograph } from '../photographs/BayPhotograph'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { CalledAway } from './CalledAway'
 import { buttonWord, cardTitle, lineTitle } from './cardWords'
@@ -16,6 +17,7 @@ import type { BayCards } from './useBayCards'
 
 interface RunActsProps {
   readonly jobId: string
+  readonly wheelSetId: string
   readonly title: string
   readonly bay: Bay
   readonly inHand: NonNullable<BayCards['inHand']>
@@ -92,7 +94,8 @@ const isProtected = ({ job }: Bay, wheel: DrawnWheel | undefined): boolean =>
   false
 
 /** Where one is, and what is seldom wanted. */
-function RarerActs({ jobId, title, bay, inHand, who, isAlone, nowMilliseconds, endHere }: RunActsProps) {
+function RarerActs(props: RunActsProps) {
+  const { jobId, wheelSetId, title, bay, inHand, who, isAlone, nowMilliseconds, endHere } = props
   const { state, saving, cards, order, away, setAway } = bay
   const left = cards.others.length + 1
   return (
@@ -113,6 +116,11 @@ function RarerActs({ jobId, title, bay, inHand, who, isAlone, nowMilliseconds, e
       >
         Skip
       </button>
+      <BayPhotograph
+        wheelSetId={wheelSetId}
+        jobId={jobId}
+        positions={inHand.card.corner === null ? [] : [inHand.card.corner]}
+      />
       <button type="button" className="link-button" onClick={endHere}>
         End here
       </button>

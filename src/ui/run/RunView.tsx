@@ -10,7 +10,6 @@ import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import type { FormAction } from '../form/formAction'
 import type { LoadEntry } from '../intake/loads'
-import { TakePhotograph } from '../photographs/TakePhotograph'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { BayDeviceChoice } from './BayDeviceChoice'
 import { cardTitle, lineTitle } from './cardWords'
@@ -62,7 +61,7 @@ function spokenWords({ state, cards: { inHand } }: Bay, nowMilliseconds: number)
 
 /** The bay: the card in hand, what comes, undo, and every clock that runs. */
 export function RunView(props: RunViewProps) {
-  const { jobId, wheelSetId, jobFile, plan, wheels, loads, events, serverMilliseconds, end } = props
+  const { jobId, jobFile, plan, wheels, loads, events, serverMilliseconds, end } = props
   const { nowMilliseconds, serverNow } = useServerNow(serverMilliseconds)
   const isShared = (plan.sequence?.people ?? 1) > 1
   const [who, setWho] = useWho(jobId)
@@ -146,13 +145,6 @@ export function RunView(props: RunViewProps) {
       />
       <div className="run-more">
         <Coming cards={cards.others} stepOf={stepOf} doneUpTo={cards.settleUpTo} />
-        <TakePhotograph
-          wheelSetId={wheelSetId}
-          jobId={jobId}
-          positions={inHand.card.corner === null ? [] : [inHand.card.corner]}
-          label={inHand.card.corner === null ? 'Photograph the set' : 'Photograph this wheel'}
-          isCamera
-        />
         <BayDeviceChoice device={device} change={changeDevice} maySleep={maySleep} />
       </div>
     </div>
