@@ -19,6 +19,9 @@ it.each([
   expect([mayOpen('owner', path), mayWrite('owner', path)]).toEqual([true, true])
 })
 
-it.each([photograph, `${set}/photographs`, `/api${set}/photographs`])('a stranger gets nothing at %s', (path) => {
-  expect([isOpenToAll(path), isOpenToWrite(path)]).toEqual([false, false])
-})
+it.each([photograph, `${set}/photographs`, `/api${set}/photographs`])(
+  'a stranger gets nothing at %s',
+  (path) => {
+    expect([isOpenToAll(path), isOpenToWrite(path)]).toEqual([false, false])
+  },
+)

@@ -98,11 +98,7 @@ describe('looks', () => {
   })
 
   it.each([
-    [
-      'before the layer was on',
-      { secondsAgo: 60 * 86_400 },
-      'No protection is on record there at that time',
-    ],
+    ['before the layer was on', { secondsAgo: 60 * 86_400 }, 'No protection is on record there at that time'],
     ['at a wheel that is not there', { positions: ['thirdLeft'] }, 'This set has no such wheel'],
   ])('%s are refused, and nothing is written', async (_, changes, words) => {
     expect(mendOf(await recordLook(database, setId, look(2, changes), now))).toContain(words)
