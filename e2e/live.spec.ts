@@ -1,5 +1,6 @@
 import { cpSync, rmSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import sharp from 'sharp'
 import { openRun, tapOnce } from './jobActions'
 import { expect, newFolder, startServer, test } from './server'
 
@@ -80,4 +81,43 @@ test('a stop ends the streams and does not wait for them', async ({ browser }) =
   expect(Date.now() - began).toBeLessThan(4000)
   await page.close()
   rmSync(folder, { recursive: true, force: true })
+})
+
+test('what changes before a page listens is not missed', async ({ page, request }) => {
+  let listen = (): void => undefined
+  const held = new Promise<void>((resolve) => (listen = resolve))
+  await page.route('**/api/live**', async (route) => {
+    await held
+    await route.continue()
+  })
+  await page.goto('/wheels?q=Tusker')
+  const set = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
+  await page.goto(`${set}/photographs`)
+  const shown = page.locator('.photographs li')
+  const before = await shown.count()
+  const jpeg = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#555' } })
+    .jpeg()
+    .toBuffer()
+  const sent = { requestId: crypto.randomUUID(), jpeg: jpeg.toString('base64') }
+  expect((await request.post(`/api${set}/photographs`, { data: sent })).status()).toBe(200)
+  listen()
+  await expect(shown).toHaveCount(before + 1)
+})
+
+test('who saves a form and goes back sees what was saved, not the form again', async ({ page }) => {
+  await page.goto('/wheels?q=Tusker')
+  await page.locator('.set-row').first().click()
+  await page.getByRole('link', { name: 'Edit' }).click()
+  const note = `Kerbed in ${crypto.randomUUID().slice(0, 8)}`
+  await page.getByLabel('Note').fill(note)
+  await page.getByRole('button', { name: /^Save/ }).click()
+  await expect(page.getByText(note)).toBeVisible()
+  await page.getByRole('link', { name: 'Look', exact: true }).click()
+  await expect(page.locator('.look-form')).toBeVisible()
+  await page.goBack()
+  await expect(page.getByText(note)).toBeVisible()
+  await page.goBack()
+  await expect(page.getByText(note)).toBeVisible()
+  await page.goBack()
+  await expect(page).toHaveURL(/wheels\?q=Tusker/)
 })

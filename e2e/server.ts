@@ -150,9 +150,12 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
     },
     { scope: 'worker' },
   ],
+  context: async ({ context }, provide) => {
+    context.on('page', goWhenLive)
+    await provide(context)
+  },
   page: async ({ page }, provide, info) => {
     const tell = follow(page)
-    goWhenLive(page)
     const broken: string[] = []
     page.on('console', (message) => {
       if (/Content Security Policy/i.test(message.text())) broken.push(message.text())

@@ -8,6 +8,7 @@ import { isBayAction } from '@/gate/bayActions'
 import { isOpenToAll, isOpenToWrite, mayOpen, mayWrite, type DeviceRole } from '@/gate/roles'
 import { contentSecurityPolicy, everyAnswer, isKeptFile } from '@/gate/securityHeaders'
 import { otherName, siteRefusal, type Refused } from '@/gate/siteCheck'
+import { feedOf } from '@/services/live/feedOf'
 import { knownDevice } from '@/services/pairing/knownDevice'
 import { isAtDesk } from '@/services/pairing/passphrase'
 
@@ -48,7 +49,7 @@ async function answerTo(request: NextRequest, nonce: string): Promise<Response> 
       mend: 'This is for the owner; use the desk, or a device that is the owner’s.',
     })
   const unread = isWrite(method) && !path.startsWith('/api/') ? await actionRefusal(request.clone()) : null
-  return unread ? refusal(unread) : passedOn(request, nonce, asker)
+  return unread ? refusal(unread) : passedOn(request, nonce, asker, asker && (await livePlace()))
 }
 
 const isWrite = (method: string): boolean => method !== 'GET' && method !== 'HEAD'
@@ -79,6 +80,13 @@ async function askerFromNetwork(request: NextRequest): Promise<Asker | null> {
   return device && { role: device.role, deviceId: device.id }
 }
 
+/** The last change before the request: whatever comes after it may be missing in the answer. */
+const livePlace = async (): Promise<string | null> =>
+  feedOf(await database()).then(
+    (feed) => feed.place,
+    () => null,
+  )
+
 const refusal = ({ status, found, mend }: Omit<Refused, 'status'> & { readonly status: number }): Response =>
   Response.json({ problems: [{ path: '', found, mend }] }, { status })
 
@@ -95,12 +103,14 @@ function sentTo(request: NextRequest, path: string, place: '/pair' | '/unlock'):
 }
 
 /** The framework reads the nonce for its own scripts from the policy among the request's headers. */
-function passedOn(request: NextRequest, nonce: string, asker: Asker | null): Response {
+function passedOn(request: NextRequest, nonce: string, asker: Asker | null, place: string | null): Response {
   const headers = new Headers(request.headers)
   headers.set('content-security-policy', contentSecurityPolicy(nonce))
   headers.delete(askerHeaders.role)
   headers.delete(askerHeaders.device)
+  headers.delete(askerHeaders.livePlace)
   if (asker) headers.set(askerHeaders.role, asker.role)
+  if (place) headers.set(askerHeaders.livePlace, place)
   if (asker?.deviceId) headers.set(askerHeaders.device, asker.deviceId)
   return NextResponse.next({ request: { headers } })
 }

@@ -8,6 +8,9 @@ export async function askerRole(): Promise<DeviceRole> {
   return (await headers()).get(askerHeaders.role) === 'bay' ? 'bay' : 'owner'
 }
 
+/** Up to which change the answer is sure to know everything; null: not known. */
+export const livePlace = async (): Promise<string | null> => (await headers()).get(askerHeaders.livePlace)
+
 /** Whether the device asks with everything an owner may. */
 export const isOwner = async (): Promise<boolean> => (await askerRole()) === 'owner'
 

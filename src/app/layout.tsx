@@ -6,6 +6,7 @@ import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
 import { askerHeaders } from '@/gate/asker'
+import { CameBack } from '@/ui/frame/CameBack'
 import { LiveMark } from '@/ui/frame/LiveMark'
 import { Mark } from '@/ui/frame/Mark'
 import { PlaceLinks } from '@/ui/frame/PlaceLinks'
@@ -36,6 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     >
       <body>
         <LiveMark />
+        <CameBack />
         <a href="#main" className="skip-link">
           Skip to the content
         </a>

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
-import { LiveRefresh } from '@/ui/live/LiveRefresh'
+import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { listOpenJobs } from '@/data/queries/jobs'
@@ -34,7 +34,7 @@ export default async function TodayPage() {
 
   return (
     <>
-      <LiveRefresh topics={['job', 'due', 'stock', 'sets']} />
+      <Live topics={['job', 'due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
           <h1>{format(now, 'EEEE d MMMM')}</h1>

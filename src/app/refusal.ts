@@ -5,7 +5,12 @@ import { isDataFailure } from '@/data/dataFailure'
 /** What a form shows when its action was refused; none where it went through. */
 export interface Refusal {
   readonly problems: readonly Problem[]
+  /** Where it leads; only where it went through. */
+  readonly goTo?: string
 }
+
+/** It went through and leads to a page, which the browser asks for then: who saves waits for no page to be drawn. */
+export const leadTo = (path: string): Refusal => ({ problems: [], goTo: path })
 
 export const refuse = (path: string, found: string, mend: string): Refusal => ({
   problems: [{ path, found, mend }],

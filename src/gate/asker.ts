@@ -6,6 +6,8 @@ export const askerHeaders = {
   peer: 'x-even-spoke-peer',
   role: 'x-even-spoke-role',
   device: 'x-even-spoke-device',
+  /** Up to which change the answer is sure to know everything. */
+  livePlace: 'x-even-spoke-live-place',
 } as const
 
 /** `__Host-`: the browser itself holds that it came over TLS, for this host alone. */

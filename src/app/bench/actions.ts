@@ -1,18 +1,16 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
-import type { Problem } from '@/core/result'
 import { bottleInput } from '@/contracts/bottle'
 import { isUuid } from '@/contracts/fields'
 import { parse } from '@/contracts/problems'
 import { database } from '@/data/connection'
 import { emptyBottle } from '@/data/queries/bottles'
 import { mixBottle } from '@/services/mixBottle'
-import { refusalOf } from '../refusal'
+import { leadTo, refusalOf, type Refusal } from '../refusal'
 
 /** Keeps a mixed bottle, takes its concentrate off the stock and opens its label. */
-export async function keepBottle(input: unknown): Promise<{ problems: readonly Problem[] }> {
+export async function keepBottle(input: unknown): Promise<Refusal> {
   const read = parse(bottleInput, input)
   if (!read.ok) return { problems: read.problems }
   let id: string
@@ -23,8 +21,7 @@ export async function keepBottle(input: unknown): Promise<{ problems: readonly P
   } catch (error) {
     return refusalOf(error)
   }
-  revalidatePath('/bench')
-  redirect(`/bench/${id}`)
+  return leadTo(`/bench/${id}`)
 }
 
 export async function markEmpty(id: unknown): Promise<void> {

@@ -1,7 +1,6 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
 import * as v from 'valibot'
 import type { Problem } from '@/core/result'
 import { toolStates } from '@/core/tools/tool'
@@ -17,7 +16,7 @@ import { findTool, listTools, putTool, removeTool, setToolState, updateTool } fr
 import { roomProblem } from '@/services/cabinetRoom'
 import { enterStock } from '@/services/enterStock'
 import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
-import { answerOf, refusalOf, refuse, type Refusal } from '../refusal'
+import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 
 /** Runs what may be refused; a full disk is a refusal, too. */
 async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | null> {
@@ -60,8 +59,7 @@ export async function saveProduct(fromVersion: unknown, input: unknown): Promise
     return null
   })
   if (refusal) return refusal
-  revalidatePath('/cabinet')
-  redirect('/cabinet')
+  return leadTo('/cabinet')
 }
 
 /** Takes down what was bought, counted or corrected of a product. */
@@ -126,8 +124,7 @@ export async function saveTool(fromVersion: unknown, input: unknown): Promise<Re
     return outcome === 'changedMeanwhile' ? refuse('version', tool.name, meanwhile('This tool')) : null
   })
   if (refusal) return refusal
-  revalidatePath('/cabinet/tools')
-  redirect('/cabinet/tools')
+  return leadTo('/cabinet/tools')
 }
 
 export async function changeToolState(id: unknown, state: unknown): Promise<void> {
@@ -142,8 +139,7 @@ export async function discardTool(id: unknown): Promise<Refusal> {
     return null
   })
   if (refusal) return refusal
-  revalidatePath('/cabinet/tools')
-  redirect('/cabinet/tools')
+  return leadTo('/cabinet/tools')
 }
 
 /** What can be looked at as an import at all. */
@@ -169,6 +165,5 @@ export async function takeImport(text: unknown, seen: unknown): Promise<Refusal>
     return taken.ok ? null : { problems: taken.problems }
   })
   if (refusal) return refusal
-  revalidatePath('/cabinet')
-  redirect('/cabinet')
+  return leadTo('/cabinet')
 }

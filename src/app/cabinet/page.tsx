@@ -8,7 +8,7 @@ import { ProductRows } from '@/ui/cabinet/ProductRows'
 import { ToOrder } from '@/ui/cabinet/ToOrder'
 import { WheelCosts } from '@/ui/cabinet/WheelCosts'
 import { Link } from '@/ui/Link'
-import { LiveRefresh } from '@/ui/live/LiveRefresh'
+import { Live } from '@/app/_parts/Live'
 import { archiveProduct } from './actions'
 
 export const dynamic = 'force-dynamic'
@@ -25,7 +25,7 @@ export default async function CabinetPage({
   const { currency, dilutionStyle, estimates } = settings
   return (
     <>
-      <LiveRefresh topics={['stock']} />
+      <Live topics={['stock']} />
       <header className="place-head">
         <div>
           <h1>Cabinet</h1>

@@ -1,6 +1,6 @@
 import { endOfWeek, format, isSameMonth } from 'date-fns'
 import type { Metadata } from 'next'
-import { LiveRefresh } from '@/ui/live/LiveRefresh'
+import { Live } from '@/app/_parts/Live'
 import { dueKinds, surenesses } from '@/core/due/dueItem'
 import { database } from '@/data/connection'
 import type { NamedDue } from '@/forecast/shopDue'
@@ -76,7 +76,7 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
   const { rows, from, count } = page
   return (
     <>
-      <LiveRefresh topics={['due', 'stock', 'sets']} />
+      <Live topics={['due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
           <h1>Due</h1>

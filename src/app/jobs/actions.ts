@@ -1,7 +1,6 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
 import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
@@ -13,13 +12,12 @@ import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
 import { planFor } from '@/services/planFor'
 import { replanJob } from '@/services/planJob'
-import { answerOf, refusalOf, refuse, type Refusal } from '../refusal'
+import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 
 /** Throws a plan away that was never started. */
-export async function discardPlan(jobId: unknown): Promise<void> {
+export async function discardPlan(jobId: unknown): Promise<Refusal> {
   if (isUuid(jobId)) await discardJob(await database(), jobId)
-  revalidatePath('/')
-  redirect('/')
+  return leadTo('/')
 }
 
 /** Plans a job that was not begun anew with what was changed and keeps it. */
@@ -48,7 +46,7 @@ export async function keepHour(jobId: unknown, input: unknown): Promise<Refusal>
 }
 
 /** Ends a job and writes it into the log. */
-export async function endJob(jobId: unknown, input: unknown): Promise<{ problems: readonly Problem[] }> {
+export async function endJob(jobId: unknown, input: unknown): Promise<Refusal> {
   if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
   const read = parse(finishInput, input)
   if (!read.ok) return { problems: read.problems }
@@ -58,6 +56,5 @@ export async function endJob(jobId: unknown, input: unknown): Promise<{ problems
   } catch (error) {
     return refusalOf(error)
   }
-  revalidatePath('/')
-  redirect('/log')
+  return leadTo('/log')
 }

@@ -1,7 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
 import * as v from 'valibot'
 import { isUuid, versionNumber } from '@/contracts/fields'
 import { intakeInput } from '@/contracts/intake'
@@ -12,7 +10,7 @@ import type { Database } from '@/data/database'
 import { createWheelSet, updateWheelSet } from '@/data/queries/wheelSets'
 import { isNameKnown, type SeenVehicle } from '@/data/queries/vehicles'
 import { planJob } from '@/services/planJob'
-import { refusalOf, refuse, type Refusal } from '../refusal'
+import { leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 
 const meanwhile = (what: string): string =>
   `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here. Open the saved state, and enter what is missing there.`
@@ -55,8 +53,7 @@ export async function saveNewWheelSet(id: unknown, ownerInput: unknown, input: u
   } catch (error) {
     return refusalOf(error)
   }
-  revalidatePath('/wheels')
-  redirect(`/wheels/${id}`)
+  return leadTo(`/wheels/${id}`)
 }
 
 const versions = v.strictObject({ version: versionNumber, vehicleVersion: versionNumber })
@@ -76,8 +73,7 @@ export async function saveWheelSet(id: unknown, from: unknown, input: unknown): 
   } catch (error) {
     return refusalOf(error)
   }
-  revalidatePath('/wheels')
-  redirect(`/wheels/${id}`)
+  return leadTo(`/wheels/${id}`)
 }
 
 /** Plans a visit from what was seen at the wheels and opens the plan. */
@@ -93,6 +89,5 @@ export async function planVisit(wheelSetId: unknown, input: unknown): Promise<Re
   } catch (error) {
     return refusalOf(error)
   }
-  revalidatePath('/')
-  redirect(`/jobs/${jobId}`)
+  return leadTo(`/jobs/${jobId}`)
 }

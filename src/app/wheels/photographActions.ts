@@ -1,12 +1,10 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
 import { succeed } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { removePhotograph } from '@/data/queries/photographs'
-import { answerOf, refuse, type Refusal } from '../refusal'
+import { answerOf, leadTo, refuse, type Refusal } from '../refusal'
 
 /** Takes a photograph away for good, and leads back to the others of its set. */
 export async function throwPhotographAway(wheelSetId: unknown, id: unknown): Promise<Refusal> {
@@ -14,6 +12,5 @@ export async function throwPhotographAway(wheelSetId: unknown, id: unknown): Pro
     return refuse('', 'the photograph', 'This photograph does not exist.')
   const answer = await answerOf(async () => succeed(await removePhotograph(await database(), wheelSetId, id)))
   if (answer.problems.length > 0) return answer
-  revalidatePath('/', 'layout')
-  redirect(`/wheels/${wheelSetId}/photographs`)
+  return leadTo(`/wheels/${wheelSetId}/photographs`)
 }

@@ -1,12 +1,12 @@
 'use client'
 
 import type { ReactNode } from 'react'
-import type { Problem } from '@/core/result'
+import type { FormAnswer } from './formAction'
 import { ProblemAlert } from './ProblemAlert'
 import { useSending } from './useSending'
 
 export interface ActionButtonProps {
-  readonly action: () => Promise<{ readonly problems: readonly Problem[] } | void>
+  readonly action: () => Promise<FormAnswer | void>
   readonly className: string
   readonly label?: string
   readonly children: ReactNode

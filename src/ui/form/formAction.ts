@@ -1,4 +1,8 @@
 import type { Problem } from '@/core/result'
 
-/** A server action of a form: it redirects on success, so only a refusal comes back. */
-export type FormAction<Input> = (input: Input) => Promise<{ readonly problems: readonly Problem[] }>
+/** What a server action of a form says: what it has against what was sent, or where it leads. */
+export interface FormAnswer {
+  readonly problems: readonly Problem[]
+  readonly goTo?: string
+}
+export type FormAction<Input> = (input: Input) => Promise<FormAnswer>

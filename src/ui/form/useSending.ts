@@ -1,10 +1,8 @@
-import { unstable_rethrow } from 'next/navigation'
+import { unstable_rethrow, useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
 import type { Problem } from '@/core/result'
-
-interface Answer {
-  readonly problems: readonly Problem[]
-}
+import { followLink } from '../followLink'
+import type { FormAnswer } from './formAction'
 
 const notKept: Problem = {
   path: 'unreachable',
@@ -17,13 +15,20 @@ export interface Sending {
   readonly busy: boolean
   setProblems(problems: readonly Problem[]): void
   /** Runs an action; `sent` is called when it went through. */
-  send(action: () => Promise<Answer>, sent?: () => void): void
+  send(action: () => Promise<FormAnswer>, sent?: () => void): void
 }
 
-/** Sends a form by a server action. Whatever goes wrong on the way leaves the form as it is and says that nothing is kept. */
+/** Sends a form by a server action, and goes on to where that leads. Whatever goes wrong on the way leaves the form as it is and says that nothing is kept. */
 export function useSending(): Sending {
+  const router = useRouter()
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const [busy, startSending] = useTransition()
+  /** The page takes the place of the form: who goes back comes to what was before it. */
+  const goOn = (path: string): void => {
+    followLink(path)
+    // After what was waited for a transition has to be begun anew, or the form would wake before the page is there.
+    startSending(() => router.replace(path))
+  }
   return {
     problems,
     busy,
@@ -34,18 +39,11 @@ export function useSending(): Sending {
           const answer = await action()
           if (answer.problems.length === 0) sent()
           setProblems(answer.problems)
+          if (answer.goTo !== undefined) goOn(answer.goTo)
         } catch (error) {
-          // A redirect is how an action tells that it went through.
-          if (isRedirect(error)) sent()
           unstable_rethrow(error)
           setProblems([notKept])
         }
       }),
   }
 }
-
-const isRedirect = (error: unknown): boolean =>
-  typeof error === 'object' &&
-  error !== null &&
-  'digest' in error &&
-  String(error.digest).startsWith('NEXT_REDIRECT')

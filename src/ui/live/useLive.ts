@@ -17,15 +17,26 @@ const browser = {
 /**
  * Hears what other devices change while the page is looked at; who comes back to it looks anew.
  * @param jobId of the one job whose taps matter here; null: every job's
+ * @param place up to which the page knows everything; null: not known
  */
-export function useLive(jobId: string | null, hear: (change: LiveChange) => void): void {
+export function useLive(
+  jobId: string | null,
+  place: string | null,
+  hear: (change: LiveChange) => void,
+): void {
   const heard = useEffectEvent(hear)
+  const addressOf = useEffectEvent(() => {
+    const asked = new URLSearchParams({
+      ...(jobId ? { job: jobId } : {}),
+      ...(place ? { since: place } : {}),
+    })
+    return `/api/live?${asked.toString()}`
+  })
   useEffect(() => {
     let end: (() => void) | null = null
-    const address = jobId === null ? '/api/live' : `/api/live?job=${jobId}`
     const follow = () => {
       const isLooked = document.visibilityState === 'visible'
-      if (isLooked && !end) end = hearChanges(address, (change) => heard(change), browser)
+      if (isLooked && !end) end = hearChanges(addressOf(), (change) => heard(change), browser)
       else if (!isLooked) {
         end?.()
         end = null

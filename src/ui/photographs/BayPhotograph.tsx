@@ -22,7 +22,7 @@ export function BayPhotograph(of: PhotographOf) {
           {of.positions.length === 0 ? ': photograph the set' : ': photograph this wheel'}
         </span>
       </PictureInput>
-      <span role="status" className="visually-hidden">
+      <span aria-live="polite" className="visually-hidden">
         {taken && takenWords[taken]}
       </span>
     </span>

@@ -2,7 +2,6 @@
 
 import { useState, useSyncExternalStore } from 'react'
 import { readClock } from '@/core/run/dwellClock'
-import type { RunEvent } from '@/core/run/runEvent'
 import { jobOutcome } from '@/core/seen/jobOutcome'
 import { positionNames, type Position } from '@/core/wheel/position'
 import type { FinishInput } from '@/contracts/intake'
@@ -22,6 +21,7 @@ import { RunWheel } from './RunWheel'
 import { lastSight, useBay, type Bay } from './useBay'
 import { useBayDevice } from './useBayDevice'
 import { useAwakeScreen, usePhaseSignal } from './useBaySignals'
+import type { StoredTaps } from './useRun'
 import { useServerNow } from './useServerNow'
 import { useSpeech } from './useSpeech'
 import { useWho } from './useWho'
@@ -35,7 +35,7 @@ interface RunViewProps {
   readonly plan: PlanFile
   readonly wheels: readonly DrawnWheel[]
   readonly loads: readonly { readonly position: Position; readonly loads: readonly LoadEntry[] }[]
-  readonly events: readonly RunEvent[]
+  readonly stored: StoredTaps
   readonly serverMilliseconds: number
   readonly end: FormAction<FinishInput>
 }
@@ -61,7 +61,7 @@ function spokenWords({ state, cards: { inHand } }: Bay, nowMilliseconds: number)
 
 /** The bay: the card in hand, what comes, undo, and every clock that runs. */
 export function RunView(props: RunViewProps) {
-  const { jobId, jobFile, plan, wheels, loads, events, serverMilliseconds, end } = props
+  const { jobId, jobFile, plan, wheels, loads, stored, serverMilliseconds, end } = props
   const { nowMilliseconds, serverNow } = useServerNow(serverMilliseconds)
   const isShared = (plan.sequence?.people ?? 1) > 1
   const [who, setWho] = useWho(jobId)
@@ -69,7 +69,7 @@ export function RunView(props: RunViewProps) {
   const maySleep = useAwakeScreen()
   const isLive = useIsLive()
   const [device, changeDevice] = useBayDevice()
-  const bay = useBay(jobId, jobFile, plan, events, serverNow, isShared ? who : undefined, !ending)
+  const bay = useBay(jobId, jobFile, plan, stored, serverNow, isShared ? who : undefined, !ending)
   const { state, cards } = bay
   const { inHand, stepOf } = cards
   usePhaseSignal(

@@ -3,7 +3,6 @@ import { questionOf } from '@/core/cards/cardsOf'
 import type { Job } from '@/core/job/job'
 import type { Resumed } from '@/core/bay/resume'
 import type { Answer } from '@/core/run/answer'
-import type { RunEvent } from '@/core/run/runEvent'
 import type { Question } from '@/core/work/question'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -12,7 +11,7 @@ import { bestAnswer } from './bestAnswer'
 import { useBayCards, type BayCards } from './useBayCards'
 import { useOrder } from './useOrder'
 import { useRemote } from './useRemote'
-import { useRun, type Happened, type Run } from './useRun'
+import { useRun, type Happened, type Run, type StoredTaps } from './useRun'
 
 /** A run as one person has it in hand. */
 export interface Bay extends Run {
@@ -44,7 +43,7 @@ export function useBay(
   jobId: string,
   jobFile: JobFile,
   plan: PlanFile,
-  events: readonly RunEvent[],
+  stored: StoredTaps,
   serverNow: () => number,
   person: number | undefined,
   isHeard: boolean,
@@ -53,7 +52,7 @@ export function useBay(
     const read = jobOf(jobFile)
     return read.ok ? read.value : null
   }, [jobFile])
-  const run = useRun(jobId, job, plan, events, serverNow, person)
+  const run = useRun(jobId, job, plan, stored, serverNow, person)
   const { state, tap, foamAt } = run
   const [away, setAway] = useState<Away | null>(null)
   const order = useOrder(jobFile, state, serverNow, away)

@@ -26,6 +26,13 @@ export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
   foamAt(before: readonly Happened[], stepId: string, foam: Foam): Answer
 }
 
+/** The taps a page was drawn with. */
+export interface StoredTaps {
+  readonly events: readonly RunEvent[]
+  /** Up to which change they are all; null: not known. */
+  readonly place: string | null
+}
+
 /** What a tap says of one step. */
 export interface Happened {
   readonly kind: RunEvent['kind']
@@ -53,13 +60,13 @@ export function useRun(
   jobId: string,
   job: Job | null,
   plan: Plan,
-  stored: readonly RunEvent[],
+  stored: StoredTaps,
   serverNow: () => number,
   person: number | undefined,
 ): Run {
   const [queue] = useState(
     () =>
-      new TapQueue(stored, {
+      new TapQueue(stored.events, {
         send: (tap) => sendTap(jobId, tap),
         load: () => keptTaps(deviceStore()).filter((tap) => tap.jobId === jobId),
         keep: (tap) => keepTap(deviceStore(), { ...tap, jobId, number: (numbered += 1) }),
@@ -86,7 +93,7 @@ export function useRun(
       queue.stop()
     }
   }, [queue])
-  useLive(jobId, ({ topic }) => {
+  useLive(jobId, stored.place, ({ topic }) => {
     if (topic === 'job' || topic === 'all') void queue.catchUp()
   })
   const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)

@@ -24,7 +24,7 @@ const written = ({ id, topic, of }: NumberedChange): Uint8Array =>
 
 /**
  * What changes from now on, as server-sent events: of one job where one is named, and of everything else. Who comes back with the
- * last id gets what was missed. A device that is put out is told nothing more.
+ * last id, or asks from a place on (`since`), gets what was missed. A device that is put out is told nothing more.
  */
 export async function GET(request: NextRequest): Promise<Response> {
   const asked = request.nextUrl.searchParams.get('job')
@@ -32,7 +32,7 @@ export async function GET(request: NextRequest): Promise<Response> {
   const feed = await feedOf(await database())
   const isOwn = ({ topic, of }: NumberedChange): boolean =>
     topic !== 'device' && (topic !== 'job' || of === asked || asked === null)
-  const last = request.headers.get('last-event-id')
+  const last = request.headers.get('last-event-id') ?? request.nextUrl.searchParams.get('since')
   let close = (): void => undefined
   const remove = addStream(device, () => close())
   if (!remove)

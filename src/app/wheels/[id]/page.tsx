@@ -1,6 +1,6 @@
 import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
-import { LiveRefresh } from '@/ui/live/LiveRefresh'
+import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
 import { conditionNames, finishNames } from '@/core/finishes/finish'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -56,7 +56,7 @@ export default async function WheelSetPage({ params }: Props) {
       .sort((a, b) => b.leftShare - a.leftShare)[0] ?? null
   return (
     <>
-      <LiveRefresh topics={['due', 'sets']} />
+      <Live topics={['due', 'sets']} />
       <header className="place-head">
         <div>
           <h1>

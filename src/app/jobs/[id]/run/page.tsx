@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
+import { livePlace } from '@/app/asker'
 import { database } from '@/data/connection'
 import { listRunEvents } from '@/data/queries/jobs'
 import { KeepForOffline } from '@/ui/offline/KeepForOffline'
@@ -29,7 +30,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
         plan={job.plan}
         wheels={drawnWheels(job.jobFile.corners)}
         loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
-        events={events}
+        stored={{ events, place: await livePlace() }}
         serverMilliseconds={new Date().getTime()}
         end={endJob.bind(null, id)}
       />

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { listPhotographs } from '@/data/queries/photographs'
-import { LiveRefresh } from '@/ui/live/LiveRefresh'
+import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
 import { Pager } from '@/ui/Pager'
 import { PhotographStrip } from '@/ui/photographs/PhotographStrip'
@@ -25,7 +25,7 @@ export default async function PhotographsPage({ params, searchParams }: Props) {
   const page = await listPhotographs(await database(), id, pageAsked(await searchParams, shownAtOnce))
   return (
     <>
-      <LiveRefresh topics={['sets']} />
+      <Live topics={['sets']} />
       <header className="place-head">
         <div>
           <h1>Photographs</h1>
