@@ -1,6 +1,6 @@
 // Two thousand wheel sets with three years of records beside the demo data: how long the main views take against the demo alone, and
 // how long writes take while twenty people read and five write for a minute.
-import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
@@ -16,6 +16,7 @@ const readers = 20
 const readingMilliseconds = 5000
 const writingMilliseconds = 2000
 const minuteMilliseconds = 60_000
+const dayBegunMilliseconds = 300_000
 const json = { 'content-type': 'application/json' }
 
 const percentile = (times, share) => [...times].sort((a, b) => a - b)[Math.floor(times.length * share)]
@@ -154,12 +155,26 @@ async function minuteOfWork(address, job, setIds, set, product) {
         const { milliseconds, text } = await write()
         if (text.includes('Nothing was overwritten')) throw new Error(`${name}: a save was refused`)
         written[name].push(milliseconds)
+        // A form that went through leads to a page, as its browser would ask for it.
+        const path = /"goTo":"([^"]+)"/.exec(text)?.[1]
+        if (path) read.push({ path, milliseconds: (await timed(() => fetch(address + path))).milliseconds })
         await pause(moreOrLess(writingMilliseconds, writer, turn))
       }
     },
   )
   await Promise.all([...reading, ...writing])
   return { read, written }
+}
+
+/** Comes when the copy and the backup of the day are made: once a day, before or while people work. */
+async function dayBegun(folder) {
+  const made = (name) =>
+    existsSync(join(folder, name)) && readdirSync(join(folder, name)).some((one) => !one.endsWith('.part'))
+  const began = performance.now()
+  while (!made('copies') || !made('backups')) {
+    if (performance.now() - began > dayBegunMilliseconds) throw new Error('No backup of the day was made.')
+    await pause(500)
+  }
 }
 
 const idsOf = (folder) =>
@@ -195,6 +210,7 @@ export async function benchScale() {
       most: 2,
       detail: `${many[name].toFixed(0)} ms / ${few[name].toFixed(0)} ms, median of ${rounds}`,
     }))
+    await dayBegun(bigFolder)
     const { read, written } = await minuteOfWork(
       big.address,
       job,

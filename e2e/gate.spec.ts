@@ -2,15 +2,8 @@ import { createServer } from 'node:http'
 import { request as ask } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { cpSync, readFileSync, rmSync } from 'node:fs'
-import type { Browser, BrowserContext, Page } from '@playwright/test'
+import { codeFor, paired, phone } from './pairing'
 import { expect, newFolder, startServer, test, type AppServer } from './server'
-
-const phone = {
-  viewport: { width: 390, height: 844 },
-  hasTouch: true,
-  isMobile: true,
-  ignoreHTTPSErrors: true,
-}
 
 /** A server with the demo data that lets the network in. */
 async function openServer(): Promise<{ server: AppServer; end: () => Promise<void> }> {
@@ -24,33 +17,6 @@ async function openServer(): Promise<{ server: AppServer; end: () => Promise<voi
       rmSync(folder, { recursive: true, force: true })
     },
   }
-}
-
-async function codeFor(desk: Page, role: 'Bay' | 'Owner'): Promise<string> {
-  await desk.goto('/settings/phones')
-  // Before the page lives a click is lost; a second one only makes another code.
-  await expect(async () => {
-    await desk.getByRole('button', { name: new RegExp(`^${role}`) }).click()
-    await expect(desk.locator('.pair-spoken')).toBeVisible({ timeout: 3000 })
-  }).toPass()
-  return (await desk.locator('.pair-spoken').textContent()) ?? ''
-}
-
-/** A phone of its own that was let in. */
-async function paired(
-  browser: Browser,
-  server: AppServer,
-  desk: Page,
-  role: 'Bay' | 'Owner',
-): Promise<BrowserContext> {
-  const code = await codeFor(desk, role)
-  const context = await browser.newContext({ ...phone, baseURL: server.networkAddress })
-  const page = await context.newPage()
-  await page.goto(`/pair#${code.replace(' ', '')}`)
-  await page.getByLabel('Name of this device').fill(`${role} phone`)
-  await page.getByRole('button', { name: 'Let it in' }).click()
-  await page.waitForURL(`${server.networkAddress}/`)
-  return context
 }
 
 test('a phone comes in with the code of the desk, sees what is the bay’s, and is out within a second', async ({
@@ -71,7 +37,7 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
   await desk.close()
   const again = await browser.newPage({ baseURL: server.address })
   expect(code).toMatch(/^[A-Z0-9]{4} [A-Z0-9]{4}$/)
-  const bay = await paired(browser, server, again, 'Bay')
+  const bay = await paired(browser, server.networkAddress, again, 'Bay')
   const [cookie] = await bay.cookies()
   expect(cookie).toMatchObject({ httpOnly: true, secure: true, sameSite: 'Strict' })
   for (const [path, status] of [
@@ -88,7 +54,7 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
   // What only the server itself may say of a request is not believed.
   const spoofed = { 'x-even-spoke-door': 'desk', 'x-even-spoke-role': 'owner' }
   expect((await stranger.request.get('/api/cabinet/json', { headers: spoofed })).status()).toBe(401)
-  const owner = await paired(browser, server, again, 'Owner')
+  const owner = await paired(browser, server.networkAddress, again, 'Owner')
   expect((await owner.request.get('/api/cabinet/json')).status()).toBe(200)
   await again.reload()
   await again.getByRole('button', { name: 'Put Bay phone out' }).click()
@@ -104,7 +70,7 @@ test('a device of the bay calls no action that is not the bay’s, whatever page
   test.setTimeout(120_000)
   const { server, end } = await openServer()
   const desk = await browser.newPage({ baseURL: server.address })
-  const bay = await paired(browser, server, desk, 'Bay')
+  const bay = await paired(browser, server.networkAddress, desk, 'Bay')
   const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
     node: Record<string, { exportedName: string }>
   }

@@ -1,5 +1,6 @@
 import { reasonOf } from '@/core/reasonOf'
 import type { Engine } from '../engine'
+import { QuietMoment } from '../quietMoment'
 import { copyWhileRunning, listCopies, type About } from './goodCopies'
 
 /** A checkpoint after so much log keeps a start after a power cut short and the log small, bytes. */
@@ -8,6 +9,8 @@ const logBytesOfCheckpoint = 8 * 1024 * 1024
 const checkpointMilliseconds = 10 * 60_000
 const lookMilliseconds = 15_000
 const dayMilliseconds = 24 * 3_600_000
+/** The day's copy waits for a quiet moment, but no longer, ms. */
+const longestPutOffMilliseconds = 2 * 3_600_000
 
 export interface Keeper {
   /** Does something of this kind in its turn: the engine makes one copy at a time. */
@@ -27,6 +30,7 @@ export function startKeeper(
 ): Keeper {
   let sinceCheckpoint = engine.files.logBytes
   let checkpointAt = performance.now()
+  const quiet = new QuietMoment(longestPutOffMilliseconds)
   let work: Promise<void> = Promise.resolve()
 
   const checkpoint = async (): Promise<void> => {
@@ -41,7 +45,10 @@ export function startKeeper(
     const newest = listCopies(folder)[0]
     // A clock set back makes the newest look to come; then a copy is due, too.
     const age = newest ? Math.abs(now().getTime() - new Date(newest.madeAt).getTime()) : Infinity
-    if (age > dayMilliseconds) await copyWhileRunning(folder, engine, countRows, now())
+    if (age <= dayMilliseconds) return
+    // Without any there is nothing to fall back on yet.
+    if (!newest || quiet.isNow(engine.files.logBytes, performance.now()))
+      await copyWhileRunning(folder, engine, countRows, now())
   }
   const look = (): void => {
     work = work

@@ -2,10 +2,14 @@ import { reasonOf } from '@/core/reasonOf'
 import { mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { database, dataFolder } from '@/data/connection'
+import { QuietMoment } from '@/data/quietMoment'
+import { feedOf } from '../live/feedOf'
 import { backUp, backupName } from './backUp'
 import { dayOfBackup, supersededBackups } from './retention'
 
-const hourMilliseconds = 3_600_000
+const lookMilliseconds = 60_000
+/** The day's backup waits for a quiet moment, but no longer, ms. */
+const longestPutOffMilliseconds = 2 * 3_600_000
 
 /** Where the daily backups lie; another disk is better than the one the data is on. */
 export const backupFolder = (): string => process.env.EVEN_SPOKE_BACKUPS ?? join(dataFolder(), 'backups')
@@ -29,10 +33,12 @@ export function listBackups(): KeptBackup[] {
   }
 }
 
-/** Makes the backup of the day, unless there is one, and takes those away that later ones stand for. */
-export async function keepDailyBackup(now: Date): Promise<void> {
-  const today = now.toISOString().slice(0, 10)
-  if (listBackups().some(({ name }) => dayOfBackup(name) === today)) return
+const dayOf = (at: Date): string => at.toISOString().slice(0, 10)
+
+const isKept = (day: string): boolean => listBackups().some(({ name }) => dayOfBackup(name) === day)
+
+/** Makes the backup of the day, and takes those away that later ones stand for. */
+async function makeDailyBackup(now: Date): Promise<void> {
   const folder = backupFolder()
   mkdirSync(folder, { recursive: true })
   const file = join(folder, backupName(now))
@@ -42,13 +48,18 @@ export async function keepDailyBackup(now: Date): Promise<void> {
     rmSync(join(folder, name), { force: true })
 }
 
-/** Every day while the program runs, without stopping work. */
+/** Every day while the program runs, in a quiet moment and without stopping work. */
 export function keepDailyBackups(): void {
-  const keep = (): void => {
-    keepDailyBackup(new Date()).catch((error: unknown) =>
-      process.stderr.write(`The daily backup could not be made: ${reasonOf(error)}\n`),
-    )
+  const quiet = new QuietMoment(longestPutOffMilliseconds)
+  const look = async (): Promise<void> => {
+    if (isKept(dayOf(new Date()))) return
+    const { place } = await feedOf(await database())
+    if (quiet.isNow(place, performance.now())) await makeDailyBackup(new Date())
   }
-  setInterval(keep, hourMilliseconds).unref()
-  setTimeout(keep, hourMilliseconds / 60).unref()
+  let work = Promise.resolve()
+  setInterval(() => {
+    work = work.then(look).catch((error: unknown) => {
+      process.stderr.write(`The daily backup could not be made: ${reasonOf(error)}\n`)
+    })
+  }, lookMilliseconds).unref()
 }

@@ -1,0 +1,81 @@
+import { cpSync, rmSync } from 'node:fs'
+import sharp from 'sharp'
+import { workThrough } from './jobActions'
+import { openOtherNetwork, type OtherNetwork } from './otherNetwork'
+import { paired } from './pairing'
+import { expect, newFolder, startServer, test as base } from './server'
+
+const test = base.extend<{ network: OtherNetwork }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here
+  network: async ({}, provide) => {
+    const network = await openOtherNetwork()
+    await provide(network)
+    await network.close()
+  },
+})
+
+test('a phone on another network comes in, works a job to its end while the program is gone, and all arrives once; put out, it is out', async ({
+  browser,
+  network,
+}, info) => {
+  test.setTimeout(240_000)
+  info.annotations.push({
+    type: network.isOwn ? 'on a network of its own' : 'on another name of this machine',
+  })
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  const open = { EVEN_SPOKE_LAN_HOST: '0.0.0.0' }
+  const server = await startServer(folder, true, open)
+  const { port } = new URL(server.networkAddress)
+  const address = `https://${network.machine}:${port}`
+  const desk = await browser.newPage({ baseURL: server.address })
+  // The plain door is this machine's alone.
+  const stranger = await network.browser.newContext()
+  if (network.isOwn)
+    await expect(stranger.request.get(server.address.replace('127.0.0.1', network.machine))).rejects.toThrow()
+  const bay = await paired(network.browser, address, desk, 'Bay')
+  const page = await bay.newPage()
+  await page.goto('/wheels?q=Mossen')
+  const set = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
+  await page.goto(set)
+  await page.getByRole('link', { name: 'Plan a visit' }).tap()
+  await page.getByLabel('Air, °C').fill('18')
+  await page.getByRole('button', { name: 'Plan it' }).tap()
+  await page.getByRole('link', { name: 'Start in the bay' }).tap()
+  await expect(page.locator('[data-kept-offline=true]')).toHaveCount(1)
+  const run = new URL(page.url()).pathname
+
+  await server.stop()
+  await page.reload()
+  await expect(page.locator('.run[data-live=true]')).toBeVisible()
+  await page.getByLabel(/photograph the set/).setInputFiles({
+    name: 'wheel.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#234' } }).jpeg().toBuffer(),
+  }) // prettier-ignore
+  await expect(page.getByText('Photo waits')).toBeVisible()
+  const taps = await workThrough(page, () => page.locator('.run-acts [data-best]').tap())
+  expect(taps).toBeGreaterThan(3)
+
+  const ports = { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_LAN_PORT: port }
+  const again = await startServer(folder, true, { ...open, ...ports, EVEN_SPOKE_ADDRESS: server.address })
+  await expect(page.getByRole('button', { name: 'Write it down' })).toBeEnabled({ timeout: 60_000 })
+  const { events } = (await (await bay.request.get(`/api${run.replace('/run', '/events')}`)).json()) as {
+    events: { kind: string; stepId: string }[]
+  }
+  const done = events.filter(({ kind }) => kind === 'done' || kind === 'answered').map(({ stepId }) => stepId)
+  expect(done.length).toBeGreaterThan(3)
+  expect(new Set(done).size).toBe(done.length)
+  await page.getByRole('button', { name: 'Write it down' }).tap()
+  await page.waitForURL('**/log**')
+  await page.goto(`${set}/photographs`)
+  await expect(page.locator('.photographs li')).toHaveCount(1, { timeout: 30_000 })
+
+  await desk.goto('/settings/phones')
+  await desk.getByRole('button', { name: 'Put Bay phone out' }).click()
+  await expect(desk.getByRole('button', { name: 'Put Bay phone out' })).toHaveCount(0)
+  await expect.poll(async () => (await bay.request.get('/api/clock')).status(), { timeout: 1000 }).toBe(401)
+  await bay.close()
+  await again.stop()
+  rmSync(folder, { recursive: true, force: true })
+})
