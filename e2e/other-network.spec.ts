@@ -6,7 +6,6 @@ import { paired } from './pairing'
 import { expect, newFolder, startServer, test as base } from './server'
 
 const test = base.extend<{ network: OtherNetwork }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from here
   network: async ({}, provide) => {
     const network = await openOtherNetwork()
     await provide(network)
