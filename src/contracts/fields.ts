@@ -74,10 +74,8 @@ export const idText = v.pipe(v.string(), v.minLength(1), v.maxLength(200))
 /** The version a form was made from. */
 export const versionNumber = v.pipe(v.number(), v.integer(), v.minValue(0))
 
-/** Longest wait on a device without any network, s. */
-const mostWaitSeconds = 90 * 86_400
-
 /**
  * How long ago something was, by the clock of the device it waited on: right however wrong that clock is. Absent: just now.
+ * @param most s
  */
-export const secondsAgo = v.optional(numberFrom(0, mostWaitSeconds, 's'), 0)
+export const secondsAgo = (most: number) => v.optional(numberFrom(0, most, 's'), 0)

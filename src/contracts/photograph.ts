@@ -9,13 +9,17 @@ export type PhotographSize = (typeof photographSizes)[number]
 /** Of the file that is sent; a browser shrinks it before. */
 export const mostPhotographBytes = 800_000
 
+/** Sixty years. */
+const mostAgeSeconds = 60 * 366 * 86_400
+
 /** A photograph of wheels of a set, as a JPEG file in Base64. */
 export const photographInput = v.strictObject({
   requestId,
   jobId: v.optional(v.nullable(v.pipe(v.string(), v.uuid('Name a job by its id.'))), null),
   /** Empty: of the whole set. */
   positions: v.optional(list(oneOf(positions), positions.length, 'At most one entry a wheel.'), []),
-  secondsAgo,
+  /** Since it was taken, which may have been long before it is chosen. */
+  secondsAgo: secondsAgo(mostAgeSeconds),
   jpeg: v.pipe(
     v.string(),
     v.maxLength(

@@ -18,7 +18,7 @@ const millisecondsPerDay = 86_400_000
 const cloggedDays = 90
 
 /** Sets whose last visit was photographed, and the colour of their wheels. */
-const photographed = { 'corvane-summer': '#8f989d', 'brackwater-estate': '#c8cdd0' }
+const photographed = { 'corvane-gt': '#8f989d', 'brackwater-estate': '#c8cdd0' }
 
 /** Fills an empty database with the demo shop. Everything is relative to `now`, so that the demo never goes stale. */
 export async function fillDemo(database: Database, now: Date, say: (text: string) => void): Promise<void> {

@@ -20,6 +20,7 @@ export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>): str
 
 /** Photographs side by side, each to be opened. */
 export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStripProps) {
+  if (photographs.length === 0) return null
   return (
     <ul className="photographs">
       {photographs.map((photograph) => (

@@ -145,6 +145,7 @@ export default async function WheelSetPage({ params }: Props) {
               <h2 id="photographs">Photographs</h2>
               <TakePhotograph wheelSetId={id} positions={[]} label="Add" />
             </div>
+            {photographs.rows.length === 0 && <p className="py-3">None yet.</p>}
             <PhotographStrip wheelSetId={id} photographs={photographs.rows} now={now} />
             {photographs.hasLater && (
               <p className="py-2">

@@ -1,0 +1,98 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { lookInput } from '@/contracts/protection'
+import { photographInput } from '@/contracts/photograph'
+import { parse } from '@/contracts/problems'
+import { sendWaiting } from './sendWaiting'
+import type { Waiting } from './waiting'
+
+const id = '0b1f6a52-8c1e-4c58-9f3a-0d7f5f4f2c11'
+const now = Date.parse('2026-06-01T10:00:00Z')
+const made = { requestId: id, wheelSetId: id, madeAt: now - 3_600_000 }
+const look: Waiting = {
+  ...made,
+  kind: 'look',
+  look: { positions: ['frontLeft'], beading: 2, release: null, slickness: 1, glossUnits: 80, afterReviving: true },
+} // prettier-ignore
+const photograph = (size = 3): Waiting => ({
+  ...made,
+  kind: 'photograph',
+  jobId: null,
+  positions: ['rearLeft'],
+  jpeg: new Blob([new Uint8Array(size).map((_, at) => at % 256)]),
+})
+
+let sent: { path: string; body: Record<string, unknown>; type: string | null }[] = []
+/** Answers everything that is sent in one way. */
+const answer = (make: () => Response | Promise<Response>) =>
+  vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+    const body = JSON.parse(String(init.body)) as Record<string, unknown>
+    sent.push({ path, body, type: new Headers(init.headers).get('content-type') })
+    return make()
+  })
+beforeEach(() => {
+  sent = []
+  vi.useFakeTimers({ now, toFake: ['Date'] })
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+describe('what is sent', () => {
+  it('is a look as the server takes it, with how long ago it was by the clock of this device', async () => {
+    answer(() => Response.json({ kept: [] }))
+    expect(await sendWaiting(look)).toEqual({ kind: 'stored', value: { kept: [] } })
+    const [{ path, body, type }] = sent as [(typeof sent)[number]]
+    expect([path, type]).toEqual([`/api/wheels/${id}/looks`, 'application/json'])
+    expect(parse(lookInput, body)).toMatchObject({ ok: true, value: { secondsAgo: 3600, slickness: 1, afterReviving: true } }) // prettier-ignore
+  })
+
+  it('is a photograph byte by byte, whatever its size', async () => {
+    answer(() => Response.json({ kept: null }))
+    for (const size of [1, 8191, 8192, 8193, 100_000]) await sendWaiting(photograph(size))
+    for (const [at, size] of [1, 8191, 8192, 8193, 100_000].entries()) {
+      const { path, body } = sent[at]!
+      expect(path).toBe(`/api/wheels/${id}/photographs`)
+      expect(parse(photographInput, body)).toMatchObject({ ok: true, value: { positions: ['rearLeft'] } })
+      const bytes = Buffer.from(String(body.jpeg), 'base64')
+      expect(bytes.length).toBe(size)
+      expect(bytes.every((byte, place) => byte === place % 256)).toBe(true)
+    }
+  })
+
+  it('was never made in times to come, also where the clock was set back meanwhile', async () => {
+    answer(() => Response.json({ kept: [] }))
+    await sendWaiting({ ...look, madeAt: now + 7_200_000 })
+    expect(sent[0]?.body.secondsAgo).toBe(0)
+  })
+})
+
+describe('what became of it', () => {
+  const refusal = (status: number) => () =>
+    Response.json({ problems: [{ path: 'positions', found: 'x', mend: 'No such wheel.' }] }, { status })
+
+  it.each([404, 409, 413, 422])('answered %d it is refused, in the server’s words', async (status) => {
+    answer(refusal(status))
+    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'No such wheel.' })
+  })
+
+  it('refused by something that speaks otherwise it still has a mend', async () => {
+    answer(() => new Response('<html>', { status: 400 }))
+    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'Load the page again.' })
+  })
+
+  it.each([429, 500, 502, 503])('answered %d it is sent again', async (status) => {
+    answer(refusal(status))
+    expect(await sendWaiting(look)).toEqual({ kind: 'unreachable' })
+  })
+
+  it('without any answer it is sent again', async () => {
+    answer(() => Promise.reject(new TypeError('failed to fetch')))
+    expect(await sendWaiting(look)).toEqual({ kind: 'unreachable' })
+  })
+
+  it('of a device that was put out it waits', async () => {
+    answer(refusal(401))
+    expect(await sendWaiting(photograph())).toMatchObject({ kind: 'shutOut' })
+  })
+})
