@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { positions } from '@/core/wheel/position'
-import { list, oneOf, requestId, secondsAgo } from './fields'
+import { list, oneOf, requestId, secondsAgo, wholeNumberFrom } from './fields'
 
 /** `whole`: to look at; `small`: for lists. */
 export const photographSizes = ['whole', 'small'] as const
@@ -30,3 +30,14 @@ export const photographInput = v.strictObject({
   ),
 })
 export type PhotographInput = v.InferOutput<typeof photographInput>
+
+/** Photographs to throw away: those taken before a day, and how many a person was told that are. */
+export const photographRoomInput = v.strictObject({
+  before: v.pipe(
+    v.string(),
+    v.isoDate('Give a day.'),
+    v.transform((day) => new Date(`${day}T00:00:00Z`)),
+    v.check((day) => !Number.isNaN(day.getTime()), 'Give a day there is.'),
+  ),
+  count: wholeNumberFrom(1, 1_000_000),
+})

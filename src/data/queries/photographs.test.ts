@@ -8,7 +8,7 @@ import {
   addPhotograph,
   findPhotograph,
   listPhotographs,
-  photographBytes,
+  countPhotographs,
   photographsBeside,
   readPicture,
 } from './photographs'
@@ -106,7 +106,11 @@ describe('photographs of a set', () => {
     expect((await findPhotograph(database, setId, id))?.takenAt).toEqual(new Date(start + 60_000))
     expect(Buffer.from((await readPicture(database, id, 'whole'))!)).toEqual(Buffer.from(pictures.whole))
     expect(Buffer.from((await readPicture(database, id, 'small'))!)).toEqual(Buffer.from(pictures.small))
-    expect(await photographBytes(database)).toBe(4)
+    expect(await countPhotographs(database)).toEqual({
+      count: 1,
+      bytes: 4,
+      oldestAt: new Date(start + 60_000),
+    })
   })
 
   it('go with their set, pictures and all', async () => {

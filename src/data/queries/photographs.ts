@@ -115,12 +115,29 @@ export async function readPicture(
   return row?.jpeg ?? null
 }
 
-/** All pictures together, bytes. */
-export async function photographBytes(database: Queryable): Promise<number> {
-  const [row] = await database.query<{ bytes: number }>(
-    'select coalesce(sum(size_bytes), 0)::float8 as bytes from photograph',
+/** How many photographs there are, and what their pictures take. */
+export interface PhotographCount {
+  readonly count: number
+  readonly bytes: number
+  /** Of the first one; null: there is none. */
+  readonly oldestAt: Date | null
+}
+
+/** All photographs, or those taken before an instant. */
+export async function countPhotographs(
+  database: Queryable,
+  before: Date | null = null,
+): Promise<PhotographCount> {
+  const [row] = await database.query<{ count: number; bytes: number; oldest: Date | null }>(
+    `select count(*)::int as count, coalesce(sum(size_bytes), 0)::float8 as bytes, min(taken_at) as oldest
+     from photograph where $1::timestamptz is null or taken_at < $1`,
+    [before],
   )
-  return row?.bytes ?? 0
+  return { count: row?.count ?? 0, bytes: row?.bytes ?? 0, oldestAt: row?.oldest ?? null }
+}
+
+export async function removePhotographsBefore(database: Queryable, before: Date): Promise<void> {
+  await database.query('delete from photograph where taken_at < $1', [before])
 }
 
 export async function removePhotograph(database: Queryable, wheelSetId: string, id: string): Promise<void> {

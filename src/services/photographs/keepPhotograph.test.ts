@@ -8,13 +8,14 @@ import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
 import {
   listPhotographs,
-  photographBytes,
+  countPhotographs,
   photographsBeside,
   readPicture,
   removePhotograph,
 } from '@/data/queries/photographs'
 import { addWheelSet } from '@/data/queries/wheelSets'
-import { keepPhotograph, mostBytesOfAll } from './keepPhotograph'
+import { keepPhotograph } from './keepPhotograph'
+import { makePhotographRoom, mostPhotographBytesOfAll, photographRoom } from './photographRoom'
 
 const now = new Date('2026-06-10T09:00:00Z')
 let database: Database
@@ -72,10 +73,10 @@ describe('a photograph', () => {
         orientation: undefined,
       })
     }
-    expect(await photographBytes(database)).toBeGreaterThan(0)
+    expect((await countPhotographs(database)).bytes).toBeGreaterThan(0)
     await removePhotograph(database, setId, input.requestId)
     expect(await readPicture(database, input.requestId, 'whole')).toBeNull()
-    expect(await photographBytes(database)).toBe(0)
+    expect(await countPhotographs(database)).toEqual({ count: 0, bytes: 0, oldestAt: null })
   })
 
   it('of another set is neither shown nor thrown away with this one, and each leads to those beside it', async () => {
@@ -116,10 +117,32 @@ describe('a photograph', () => {
   it('that finds no room is refused; one that is there already is not', async () => {
     const input = photograph({ jpeg: await sideways(40, 30) })
     await keepPhotograph(database, setId, input, now)
-    await database.query('update photograph set size_bytes = $1', [mostBytesOfAll])
+    await database.query('update photograph set size_bytes = $1', [mostPhotographBytesOfAll])
     const another = photograph({ jpeg: input.jpeg })
     const kept = await keepPhotograph(database, setId, another, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Remove old ones at the desk')
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Throw old ones away')
     expect(await keepPhotograph(database, setId, input, now)).toMatchObject({ ok: true })
+  })
+
+  it('of long ago is thrown away with the others of its time, once somebody has seen how many that are', async () => {
+    await database.query('delete from photograph')
+    for (const days of [1, 40, 50])
+      await keepPhotograph(
+        database,
+        setId,
+        photograph({ jpeg: await sideways(40, 30), secondsAgo: days * 86_400 }),
+        now,
+      )
+    const before = new Date(now.getTime() - 30 * 86_400_000)
+    expect((await photographRoom(database)).count).toBe(3)
+    const kept = await makePhotographRoom(database, before, 3)
+    expect(!kept.ok && kept.problems[0]?.found).toBe('2 photographs')
+    expect((await photographRoom(database)).count).toBe(3)
+    expect(await makePhotographRoom(database, before, 2)).toMatchObject({ ok: true })
+    expect(await photographRoom(database)).toMatchObject({
+      count: 1,
+      oldestAt: new Date(now.getTime() - 86_400_000),
+    })
+    expect(await database.query('select 1 from photograph_file')).toHaveLength(2)
   })
 })

@@ -2,12 +2,10 @@ import { fail, succeed, type Result } from '@/core/result'
 import type { PhotographInput } from '@/contracts/photograph'
 import type { Database } from '@/data/database'
 import { findJob } from '@/data/queries/jobs'
-import { addPhotograph, findPhotograph, photographBytes } from '@/data/queries/photographs'
+import { addPhotograph, countPhotographs, findPhotograph } from '@/data/queries/photographs'
 import { findWheelSet } from '@/data/queries/wheelSets'
+import { mostPhotographBytesOfAll } from './photographRoom'
 import { drawPictures } from './drawPictures'
-
-/** Room for all photographs of a shop: some two thousand. A backup holds them all, and is made whole in memory. */
-export const mostBytesOfAll = 400_000_000
 
 /** Keeps a photograph of wheels of a set. */
 export async function keepPhotograph(
@@ -35,12 +33,12 @@ export async function keepPhotograph(
   const job = input.jobId === null ? null : await findJob(database, input.jobId)
   const jobId = job?.wheelSetId === wheelSetId ? job.id : null
   return database.transaction(async (transaction) => {
-    const bytes = await photographBytes(transaction)
-    if (bytes + pictures.whole.byteLength + pictures.small.byteLength > mostBytesOfAll)
+    const { bytes } = await countPhotographs(transaction)
+    if (bytes + pictures.whole.byteLength + pictures.small.byteLength > mostPhotographBytesOfAll)
       return fail({
         path: 'jpeg',
         found: `${Math.round(bytes / 1e6)} MB of photographs`,
-        mend: `There is room for ${mostBytesOfAll / 1e6} MB of photographs. Remove old ones at the desk, then send it again.`,
+        mend: `There is room for ${mostPhotographBytesOfAll / 1e6} MB of photographs. Throw old ones away in Settings, Backups; then send it again.`,
       })
     await addPhotograph(
       transaction,

@@ -47,3 +47,5 @@ export const formatDay = (date: Date, now: Date): string =>
 
 export const formatAgo = (date: Date, now: Date): string =>
   formatDistanceStrict(date, now, { addSuffix: true })
+
+export const formatMegabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1)} MB`

@@ -1,15 +1,19 @@
 import type { Metadata } from 'next'
+import { database } from '@/data/connection'
 import { Link } from '@/ui/Link'
 import { backupFolder, listBackups } from '@/services/backup/dailyBackup'
+import { photographRoom } from '@/services/photographs/photographRoom'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
+import { formatDay, formatMegabytes } from '@/ui/format/format'
+import { RoomForm } from '@/ui/photographs/RoomForm'
+import { lookBefore, throwAwayBefore } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Backups' }
 
-const megabytes = (bytes: number): string => `${(bytes / 1_000_000).toFixed(1)} MB`
-
-export default function BackupsPage() {
+export default async function BackupsPage() {
   const kept = listBackups()
+  const room = await photographRoom(await database())
   return (
     <>
       <header className="place-head">
@@ -38,7 +42,7 @@ export default function BackupsPage() {
             {kept.map(({ name, bytes }) => (
               <li key={name} className="row-item stock-row">
                 <span>{name}</span>
-                <span className="number">{megabytes(bytes)}</span>
+                <span className="number">{formatMegabytes(bytes)}</span>
               </li>
             ))}
           </ul>
@@ -48,6 +52,17 @@ export default function BackupsPage() {
             <h2 id="restore">Put one in place</h2>
           </div>
           <RestorePanel />
+        </section>
+        <section aria-labelledby="photographs">
+          <div className="section-head">
+            <h2 id="photographs">Photographs</h2>
+            <span className="count">{room.count}</span>
+          </div>
+          <p className="py-2">
+            They take {formatMegabytes(room.bytes)} of {formatMegabytes(room.mostBytes)}, and go into every
+            backup.{room.oldestAt && ` The first is of ${formatDay(room.oldestAt, new Date())}.`}
+          </p>
+          {room.count > 0 && <RoomForm look={lookBefore} throwAway={throwAwayBefore} />}
         </section>
       </div>
     </>

@@ -1,0 +1,78 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { ProblemAlert } from '../form/ProblemAlert'
+import type { FormAnswer } from '../form/formAction'
+import { useSending } from '../form/useSending'
+import { formatMegabytes } from '../format/format'
+
+interface Counted {
+  readonly count: number
+  readonly bytes: number
+}
+
+interface RoomFormProps {
+  /** How many were taken before a day. */
+  readonly look: (day: string) => Promise<FormAnswer & Partial<Counted>>
+  readonly throwAway: (input: unknown) => Promise<FormAnswer>
+}
+
+/** Throws old photographs away: first it says how many that would be. */
+export function RoomForm({ look, throwAway }: RoomFormProps) {
+  const [day, setDay] = useState('')
+  const [counted, setCounted] = useState<Counted | null>(null)
+  const { problems, busy, send } = useSending()
+  const count = () =>
+    send(async () => {
+      const { problems: found, count: many = 0, bytes = 0 } = await look(day)
+      setCounted(found.length === 0 ? { count: many, bytes } : null)
+      return { problems: found }
+    })
+  return (
+    <form
+      className="reminder-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        count()
+      }}
+    >
+      <Form.Group controlId="photographs-before">
+        <Form.Label>Throw away those taken before</Form.Label>
+        <Form.Control
+          type="date"
+          value={day}
+          required
+          onChange={(event) => {
+            setDay(event.target.value)
+            setCounted(null)
+          }}
+        />
+      </Form.Group>
+      <Button type="submit" variant="outline-secondary" disabled={busy}>
+        How many are that?
+      </Button>
+      <ProblemAlert problems={problems} />
+      {counted && (
+        <p role="status">
+          {counted.count === 0 ? 'None.' : `${counted.count}, ${formatMegabytes(counted.bytes)}. `}
+          {counted.count > 0 && (
+            <Button
+              variant="outline-secondary"
+              disabled={busy}
+              onClick={() =>
+                send(
+                  () => throwAway({ before: day, count: counted.count }),
+                  () => setCounted(null),
+                )
+              }
+            >
+              Throw {counted.count} away for good
+            </Button>
+          )}
+        </p>
+      )}
+    </form>
+  )
+}
