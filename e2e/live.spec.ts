@@ -4,6 +4,14 @@ import sharp from 'sharp'
 import { openRun, tapOnce } from './jobActions'
 import { expect, newFolder, startServer, test } from './server'
 
+/** A picture as a phone would send it. */
+async function smallPicture(): Promise<string> {
+  const jpeg = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#555' } })
+    .jpeg()
+    .toBuffer()
+  return jpeg.toString('base64')
+}
+
 const stepOf = async (page: Page) => (await page.locator('.run-state [role=status]').textContent()) ?? ''
 
 /** Waits until a device stands at the step that the other stands at. */
@@ -95,10 +103,7 @@ test('what changes before a page listens is not missed', async ({ page, request 
   await page.goto(`${set}/photographs`)
   const shown = page.locator('.photographs li')
   const before = await shown.count()
-  const jpeg = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#555' } })
-    .jpeg()
-    .toBuffer()
-  const sent = { requestId: crypto.randomUUID(), jpeg: jpeg.toString('base64') }
+  const sent = { requestId: crypto.randomUUID(), jpeg: await smallPicture() }
   expect((await request.post(`/api${set}/photographs`, { data: sent })).status()).toBe(200)
   listen()
   await expect(shown).toHaveCount(before + 1)
@@ -120,4 +125,30 @@ test('who saves a form and goes back sees what was saved, not the form again', a
   await expect(page.getByText(note)).toBeVisible()
   await page.goBack()
   await expect(page).toHaveURL(/wheels\?q=Tusker/)
+})
+
+test('a page that is open stays while the program is gone, and follows again when it is back', async ({
+  browser,
+}) => {
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  const server = await startServer(folder)
+  const page = await browser.newPage({ baseURL: server.address })
+  await page.goto('/wheels?q=Tusker')
+  const set = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
+  let asked = 0
+  page.on('requestfailed', (request) => (asked += request.url().includes('/api/clock') ? 1 : 0))
+  await page.goto(`${set}/photographs`)
+  await page.goto(set)
+  await server.stop()
+  // It has looked more than once, and found nobody.
+  await expect.poll(() => asked, { timeout: 20_000 }).toBeGreaterThan(1)
+  await expect(page.getByRole('heading', { name: 'Photographs' })).toBeVisible()
+  const again = await startServer(folder, false, { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_ADDRESS: server.address }) // prettier-ignore
+  const sent = { requestId: crypto.randomUUID(), jpeg: await smallPicture() }
+  expect((await page.request.post(`/api${set}/photographs`, { data: sent })).status()).toBe(200)
+  await expect(page.locator('.photographs li')).toHaveCount(1, { timeout: 30_000 })
+  await page.close()
+  await again.stop()
+  rmSync(folder, { recursive: true, force: true })
 })
