@@ -1,6 +1,6 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from './server'
+import { expect, newFolder, test } from './server'
 
 test('a backup is made, looked into, and put in place of what was changed since', async ({
   page,
@@ -29,4 +29,23 @@ test('a backup is made, looked into, and put in place of what was changed since'
   await expect(page.getByLabel('Shop name')).not.toHaveValue('Changed Since')
   await page.goto('/due')
   await expect(page.getByRole('heading', { name: 'Due', exact: true })).toBeVisible()
+})
+
+test('backups go to another folder of the machine, and to nonsense they do not', async ({ page }) => {
+  const folder = newFolder()
+  await page.goto('/settings/backups')
+  const field = page.getByLabel('Another folder, best on another disk')
+  const keep = page.getByRole('button', { name: 'Keep them there' })
+  await field.fill('backups')
+  await keep.click()
+  await expect(page.getByText('Give the whole path')).toBeVisible()
+  await field.fill(folder)
+  await keep.click()
+  await expect(page.getByText('The next one goes there')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(`and of twelve months, in ${folder}.`)).toBeVisible()
+  await field.fill('')
+  await keep.click()
+  await expect(page.getByText(folder)).toHaveCount(0)
+  rmSync(folder, { recursive: true, force: true })
 })

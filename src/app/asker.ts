@@ -14,6 +14,10 @@ export const livePlace = async (): Promise<string | null> => (await headers()).g
 /** Whether the device asks with everything an owner may. */
 export const isOwner = async (): Promise<boolean> => (await askerRole()) === 'owner'
 
+/** Whether it is the machine itself that asks, and no device of the network. */
+export const isAskedAtDesk = async (): Promise<boolean> =>
+  (await isOwner()) && (await headers()).get(askerHeaders.device) === null
+
 export const ownersOnly: Refusal = refuse(
   '',
   'a device of the bay',

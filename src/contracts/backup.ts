@@ -102,3 +102,13 @@ export const countsOf = ({
   new Map([...tables.map(({ name, rows }) => [name, rows] as const), [pictureTable, pictures.length]])
 
 export const tableFile = (name: string): string => `tables/${name}.json`
+
+/** Where backups go; empty: in the data folder. */
+export const backupFolderInput = v.strictObject({
+  folder: v.pipe(
+    v.string(),
+    v.trim(),
+    v.maxLength(500, 'Keep the path to 500 characters.'),
+    v.regex(/^[^\u0000-\u001f\u007f]*$/u, 'Leave tabs and line breaks out of the path.'),
+  ),
+})

@@ -5,14 +5,13 @@ import { countsOf } from '@/contracts/backup'
 import { countedRows, problemsIn } from '@/data/backup/wholeness'
 import type { Database } from '@/data/database'
 import { readBackup } from '@/pool/zip'
+import { backupFolderOf } from '@/services/backup/backupFolder'
 import { dayOfBackup } from '@/services/backup/retention'
 import { folderHere, onDataHere } from './openHere'
 
-const backups = (): string => process.env.EVEN_SPOKE_BACKUPS ?? join(folderHere(), 'backups')
-
 /** What the last backup says: problems of its own, and what the data has fewer of since. */
 async function againstLastBackup(database: Database): Promise<{ problems: string[]; said: string[] }> {
-  const folder = backups()
+  const { path: folder } = await backupFolderOf(database, folderHere())
   const name = (existsSync(folder) ? readdirSync(folder) : [])
     .filter((one) => dayOfBackup(one) !== null)
     .sort()

@@ -34,3 +34,13 @@ export async function hasDeskSession(database: Queryable, tokenHash: string): Pr
   const rows = await database.query('select 1 from desk_session where token_hash = $1', [tokenHash])
   return rows.length > 0
 }
+
+/** Where this machine puts its backups; empty: where they lie by themselves. */
+export async function readBackupFolder(database: Queryable): Promise<string> {
+  const [row] = await database.query<{ backup_folder: string }>('select backup_folder from desk')
+  return row?.backup_folder ?? ''
+}
+
+export async function keepBackupFolder(database: Queryable, folder: string): Promise<void> {
+  await database.query('update desk set backup_folder = $1', [folder])
+}

@@ -5,14 +5,12 @@ import { database, dataFolder } from '@/data/connection'
 import { QuietMoment } from '@/data/quietMoment'
 import { feedOf } from '../live/feedOf'
 import { backUp, backupName } from './backUp'
+import { backupFolderOf } from './backupFolder'
 import { dayOfBackup, supersededBackups } from './retention'
 
 const lookMilliseconds = 60_000
 /** The day's backup waits for a quiet moment, but no longer, ms. */
 const longestPutOffMilliseconds = 2 * 3_600_000
-
-/** Where the daily backups lie; another disk is better than the one the data is on. */
-export const backupFolder = (): string => process.env.EVEN_SPOKE_BACKUPS ?? join(dataFolder(), 'backups')
 
 /** A backup that lies there. */
 export interface KeptBackup {
@@ -20,14 +18,14 @@ export interface KeptBackup {
   readonly bytes: number
 }
 
-/** The latest first. */
-export function listBackups(): KeptBackup[] {
+/** The backups of a folder, the latest first. */
+export function listBackups(folder: string): KeptBackup[] {
   try {
-    return readdirSync(/* turbopackIgnore: true */ backupFolder())
+    return readdirSync(/* turbopackIgnore: true */ folder)
       .filter((name) => dayOfBackup(name) !== null)
       .sort()
       .reverse()
-      .map((name) => ({ name, bytes: statSync(join(backupFolder(), name)).size }))
+      .map((name) => ({ name, bytes: statSync(join(/* turbopackIgnore: true */ folder, name)).size }))
   } catch {
     return []
   }
@@ -35,11 +33,8 @@ export function listBackups(): KeptBackup[] {
 
 const dayOf = (at: Date): string => at.toISOString().slice(0, 10)
 
-const isKept = (day: string): boolean => listBackups().some(({ name }) => dayOfBackup(name) === day)
-
 /** Makes the backup of the day, and takes those away that later ones stand for. */
-async function makeDailyBackup(now: Date): Promise<void> {
-  const folder = backupFolder()
+async function makeDailyBackup(folder: string, now: Date): Promise<void> {
   mkdirSync(folder, { recursive: true })
   const file = join(folder, backupName(now))
   writeFileSync(`${file}.part`, await backUp(await database(), now), { mode: 0o600 })
@@ -52,9 +47,11 @@ async function makeDailyBackup(now: Date): Promise<void> {
 export function keepDailyBackups(): void {
   const quiet = new QuietMoment(longestPutOffMilliseconds)
   const look = async (): Promise<void> => {
-    if (isKept(dayOf(new Date()))) return
+    const now = new Date()
+    const { path } = await backupFolderOf(await database(), dataFolder())
+    if (listBackups(path).some(({ name }) => dayOfBackup(name) === dayOf(now))) return
     const { place } = await feedOf(await database())
-    if (quiet.isNow(place, performance.now())) await makeDailyBackup(new Date())
+    if (quiet.isNow(place, performance.now())) await makeDailyBackup(path, now)
   }
   let work = Promise.resolve()
   setInterval(() => {

@@ -1,19 +1,24 @@
 import type { Metadata } from 'next'
-import { database } from '@/data/connection'
+import { database, dataFolder } from '@/data/connection'
+import { isAskedAtDesk } from '@/app/asker'
 import { Link } from '@/ui/Link'
-import { backupFolder, listBackups } from '@/services/backup/dailyBackup'
+import { backupFolderOf } from '@/services/backup/backupFolder'
+import { listBackups } from '@/services/backup/dailyBackup'
 import { photographRoom } from '@/services/photographs/photographRoom'
+import { FolderForm } from '@/ui/backup/FolderForm'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
 import { formatDay, formatMegabytes } from '@/ui/format/format'
 import { RoomForm } from '@/ui/photographs/RoomForm'
-import { lookBefore, throwAwayBefore } from './actions'
+import { keepFolder, lookBefore, throwAwayBefore } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const metadata: Metadata = { title: 'Backups' }
 
 export default async function BackupsPage() {
-  const kept = listBackups()
-  const room = await photographRoom(await database())
+  const db = await database()
+  const folder = await backupFolderOf(db, dataFolder())
+  const kept = listBackups(folder.path)
+  const room = await photographRoom(db)
   return (
     <>
       <header className="place-head">
@@ -35,8 +40,8 @@ export default async function BackupsPage() {
             <span className="count">{kept.length}</span>
           </div>
           <p className="py-2">
-            One a day while the program runs: the last of fourteen days and of twelve months, in{' '}
-            {backupFolder()}.
+            One a day while the program runs: the last of fourteen days and of twelve months, in {folder.path}
+            .
           </p>
           <ul className="rows">
             {kept.map(({ name, bytes }) => (
@@ -46,6 +51,9 @@ export default async function BackupsPage() {
               </li>
             ))}
           </ul>
+          {(await isAskedAtDesk()) && folder.saidBy !== 'start' && (
+            <FolderForm chosen={folder.saidBy === 'settings' ? folder.path : ''} keep={keepFolder} />
+          )}
         </section>
         <section aria-labelledby="restore">
           <div className="section-head">
