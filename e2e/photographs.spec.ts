@@ -160,3 +160,16 @@ test('old photographs are counted first, then thrown away', async ({ page }) => 
   await expect(page.getByText('They take 0.0 MB of 400.0 MB')).toBeVisible()
   await expect(day).toHaveCount(0)
 })
+
+test('a gloss reading that is none is refused before anything is kept', async ({ page }) => {
+  await openSet(page, 'Tusker Ridge')
+  await page.getByRole('link', { name: 'Look', exact: true }).click()
+  await page.getByText('One wheel alone, or more to say').click()
+  await page.getByLabel('Gloss meter, units at 60°').fill('shiny')
+  await page.locator('.look-grade').first().click()
+  await expect(page.getByRole('alert').filter({ hasText: 'number' })).toBeVisible()
+  await expect(page.locator('.look-effects')).toHaveCount(0)
+  await page.getByLabel('Gloss meter, units at 60°').fill('81,5')
+  await page.locator('.look-grade').first().click()
+  await expect(page.locator('.look-effects')).toBeVisible()
+})

@@ -1,32 +1,25 @@
 import { fail, succeed, type Result } from '@/core/result'
+import type { Position } from '@/core/wheel/position'
 import type { LayerInput, RenewalInput } from '@/contracts/protection'
-import type { Database } from '@/data/database'
+import type { Database, Queryable } from '@/data/database'
 import { addLayer, addWheelRenewal, endAll, hasLayer } from '@/data/queries/protection'
-import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+import { setWithWheels } from './setWithWheels'
 
-function check(
-  set: WheelSet | null,
+/** Whether something could be put on some wheels of a set at a time. */
+async function check(
+  database: Queryable,
   wheelSetId: string,
-  positions: readonly string[],
+  positions: readonly Position[],
   at: Date,
   now: Date,
-): Result<null> {
-  if (!set)
-    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
-  const missing = positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
-  if (missing)
-    return fail({
-      path: 'positions',
-      found: missing,
-      mend: 'This set has no such wheel; choose one of its own.',
-    })
+): Promise<Result<unknown>> {
   return at > now
     ? fail({
         path: 'at',
         found: at.toISOString(),
         mend: 'Give a time that has been; what is not on yet wears nothing.',
       })
-    : succeed(null)
+    : setWithWheels(database, wheelSetId, positions)
 }
 
 /** Enters protection that was put on outside a visit, here or elsewhere. All wheels or none. */
@@ -38,7 +31,7 @@ export function putLayerOn(
 ): Promise<Result<null>> {
   return database.transaction(async (transaction) => {
     const at = input.at ?? now
-    const checked = check(await findWheelSet(transaction, wheelSetId), wheelSetId, input.positions, at, now)
+    const checked = await check(transaction, wheelSetId, input.positions, at, now)
     if (!checked.ok) return checked
     if (input.cureUntil && input.cureUntil < at)
       return fail({
@@ -64,7 +57,7 @@ export function renewWheels(
 ): Promise<Result<null>> {
   return database.transaction(async (transaction) => {
     const at = input.at ?? now
-    const checked = check(await findWheelSet(transaction, wheelSetId), wheelSetId, input.positions, at, now)
+    const checked = await check(transaction, wheelSetId, input.positions, at, now)
     if (!checked.ok) return checked
     await addWheelRenewal(transaction, wheelSetId, input.kind, input.positions, at)
     await endAll(transaction, wheelSetId, input.positions, at)

@@ -4,8 +4,8 @@ import { beads } from '@/core/protection/kinds'
 import type { LookInput } from '@/contracts/protection'
 import type { Database } from '@/data/database'
 import { addLook } from '@/data/queries/looks'
-import { findWheelSet } from '@/data/queries/wheelSets'
 import { askForecast } from './askForecast'
+import { setWithWheels } from './setWithWheels'
 
 /** Keeps a look at some wheels of a set, and says what it moved. */
 export async function recordLook(
@@ -14,17 +14,9 @@ export async function recordLook(
   input: LookInput,
   now: Date,
 ): Promise<Result<readonly LookEffect[]>> {
-  const set = await findWheelSet(database, wheelSetId)
-  if (!set)
-    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+  const set = await setWithWheels(database, wheelSetId, input.positions)
+  if (!set.ok) return set
   const at = new Date(now.getTime() - input.secondsAgo * 1000)
-  const missing = input.positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
-  if (missing)
-    return fail({
-      path: 'positions',
-      found: missing,
-      mend: 'This set has no such wheel; choose one of its own.',
-    })
   const before = await askForecast(database, now, 'forecastOfSet', { wheelSetId })
   const isOn = before?.facts.layers.some(
     (layer) =>

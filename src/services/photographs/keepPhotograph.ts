@@ -3,7 +3,7 @@ import type { PhotographInput } from '@/contracts/photograph'
 import type { Database } from '@/data/database'
 import { findJob } from '@/data/queries/jobs'
 import { addPhotograph, countPhotographs, findPhotograph } from '@/data/queries/photographs'
-import { findWheelSet } from '@/data/queries/wheelSets'
+import { setWithWheels } from '../setWithWheels'
 import { mostPhotographBytesOfAll } from './photographRoom'
 import { drawPictures } from './drawPictures'
 
@@ -14,16 +14,8 @@ export async function keepPhotograph(
   input: PhotographInput,
   now: Date,
 ): Promise<Result<null>> {
-  const set = await findWheelSet(database, wheelSetId)
-  if (!set)
-    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
-  const missing = input.positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
-  if (missing)
-    return fail({
-      path: 'positions',
-      found: missing,
-      mend: 'This set has no such wheel; choose one of its own.',
-    })
+  const set = await setWithWheels(database, wheelSetId, input.positions)
+  if (!set.ok) return set
   // Sent twice it is drawn once, and needs no more room.
   if (await findPhotograph(database, wheelSetId, input.requestId)) return succeed(null)
   const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))

@@ -2,19 +2,22 @@
 
 import { Link } from '@/ui/Link'
 import { useState } from 'react'
-import Form from 'react-bootstrap/Form'
 import * as v from 'valibot'
-import { lookEffects } from '@/contracts/protection'
+import { parse } from '@/contracts/problems'
+import { lookEffects, lookInput } from '@/contracts/protection'
 import { exhaustive } from '@/core/exhaustive'
 import type { LookEffect } from '@/core/due/lookEffect'
 import type { LookGrade } from '@/core/protection/record'
-import { axleOf, positionShortNames, type Position } from '@/core/wheel/position'
+import type { Problem } from '@/core/result'
+import { axleOf, type Position } from '@/core/wheel/position'
 import { enter } from '../outbox/deviceOutbox'
 import type { Outcome } from '../outbox/waiting'
 import { TakePhotograph } from '../photographs/TakePhotograph'
 import { BeadPicture } from './BeadPicture'
+import { ProblemAlert } from '../form/ProblemAlert'
 import { LookEffects } from './LookEffects'
-import { beadNames, lookGrades, releaseNames, slicknessNames } from './lookWords'
+import { beadNames, lookGrades } from './lookWords'
+import { MoreToSay, type Senses } from './MoreToSay'
 
 interface LookFormProps {
   readonly positions: readonly Position[]
@@ -29,6 +32,13 @@ type Given =
   | { readonly grade: LookGrade; readonly kind: 'stored'; readonly effects: readonly LookEffect[] }
   /** It waits on the device; what it moves is not known yet. */
   | { readonly grade: LookGrade; readonly kind: 'waiting' | 'refused' }
+
+/** What a person says of a look; the rest is the device's. */
+const whatIsSeen = v.omit(lookInput, ['requestId', 'secondsAgo'])
+
+/** Gloss units as typed, with either decimal mark; not a number where it is none, so that it is refused by name. */
+const glossOf = (text: string): number | null =>
+  text.trim() === '' ? null : Number(text.trim().replace(',', '.'))
 
 const keptAnswer = v.object({ kept: lookEffects })
 
@@ -47,35 +57,6 @@ function givenBy(grade: LookGrade, outcome: Outcome): Given {
     default:
       return exhaustive(outcome)
   }
-}
-
-interface SenseProps {
-  readonly label: string
-  readonly names: Record<LookGrade, string>
-  readonly value: LookGrade | null
-  readonly onChange: (value: LookGrade | null) => void
-}
-
-/** One more thing that can be told, by word; may be left out. */
-function Sense({ label, names, value, onChange }: SenseProps) {
-  return (
-    <fieldset className="look-sense">
-      <legend>{label}</legend>
-      <div className="chips">
-        {lookGrades.map((grade) => (
-          <button
-            key={grade}
-            type="button"
-            className="chip"
-            aria-pressed={value === grade}
-            onClick={() => onChange(value === grade ? null : grade)}
-          >
-            {names[grade]}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  )
 }
 
 /** Wheels a look is at: an axle, or all. */
@@ -99,25 +80,23 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
   const scopes = scopesOf(positions)
   const [at, setAt] = useState(scopes[0]?.at ?? positions)
   const [afterReviving, setAfterReviving] = useState(proposed)
-  const [release, setRelease] = useState<LookGrade | null>(null)
-  const [slickness, setSlickness] = useState<LookGrade | null>(null)
-  const [gloss, setGloss] = useState('')
+  const [senses, setSenses] = useState<Senses>({ release: null, slickness: null, gloss: '' })
+  const [problems, setProblems] = useState<readonly Problem[]>([])
   const [given, setGiven] = useState<Given | null>(null)
   const [busy, setBusy] = useState(false)
   const look = async (beading: LookGrade): Promise<void> => {
-    setBusy(true)
-    const outcome = await enter({
-      kind: 'look',
-      wheelSetId,
-      look: {
-        positions: [...at],
-        beading,
-        release,
-        slickness,
-        glossUnits: gloss === '' ? null : Number(gloss),
-        afterReviving,
-      },
+    const read = parse(whatIsSeen, {
+      positions: [...at],
+      beading,
+      release: senses.release,
+      slickness: senses.slickness,
+      glossUnits: glossOf(senses.gloss),
+      afterReviving,
     })
+    setProblems(read.ok ? [] : read.problems)
+    if (!read.ok) return
+    setBusy(true)
+    const outcome = await enter({ kind: 'look', wheelSetId, look: read.value })
     setGiven(givenBy(beading, outcome))
     setBusy(false)
   }
@@ -170,39 +149,14 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
           </button>
         ))}
       </div>
+      <ProblemAlert problems={problems} />
       {given?.kind === 'stored' && <LookEffects effects={given.effects} />}
       {given?.kind === 'waiting' && (
         <div className="look-effects" role="status">
           <b>Kept on this device.</b> It goes on by itself once the program answers, and moves the dates then.
         </div>
       )}
-      <details>
-        <summary>One wheel alone, or more to say</summary>
-        <div className="chips mt-2" role="group" aria-label="One wheel">
-          {positions.map((position) => (
-            <button
-              key={position}
-              type="button"
-              className="chip"
-              aria-pressed={at.length === 1 && at[0] === position}
-              onClick={() => setAt([position])}
-            >
-              {positionShortNames[position]}
-            </button>
-          ))}
-        </div>
-        <Sense label="Dirt in the first rinse" names={releaseNames} value={release} onChange={setRelease} />
-        <Sense label="To a clean finger" names={slicknessNames} value={slickness} onChange={setSlickness} />
-        <Form.Group controlId="gloss" className="look-gloss">
-          <Form.Label>Gloss meter, units at 60°</Form.Label>
-          <Form.Control
-            inputMode="decimal"
-            value={gloss}
-            onChange={(event) => setGloss(event.target.value)}
-          />
-          <Form.Text>Kept beside the look; it moves no date.</Form.Text>
-        </Form.Group>
-      </details>
+      <MoreToSay positions={positions} at={at} choose={setAt} senses={senses} change={setSenses} />
       <p className="mt-3">
         <TakePhotograph
           wheelSetId={wheelSetId}

@@ -11,7 +11,8 @@ export interface DrawnWheel {
   readonly finishes: Partial<Record<FinishZone, FinishState>>
 }
 
-interface WheelEntryLike extends WheelMeasures {
+/** A wheel as it is entered. */
+export interface WheelEntryLike extends WheelMeasures {
   readonly position: Position
   readonly finishes: readonly {
     readonly zone: FinishZone

@@ -2,24 +2,17 @@ import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
-import { conditionNames, finishNames } from '@/core/finishes/finish'
-import { protectionFacts } from '@/core/protection/kinds'
-import { positionNames, type Position } from '@/core/wheel/position'
-import { zoneNames } from '@/core/wheel/zone'
 import { database } from '@/data/connection'
 import { listPhotographs } from '@/data/queries/photographs'
 import { listTestSpots } from '@/data/queries/testSpots'
 import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
-import type { LiveProtection } from '@/forecast/liveProtection'
 import { listDue, liveProtection } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
 import { PhotographStrip } from '@/ui/photographs/PhotographStrip'
 import { TakePhotograph } from '@/ui/photographs/TakePhotograph'
-import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
-import { Stance } from '@/ui/wheel-drawing/Stance'
 import { TestSpotRows } from '@/ui/wheel-set/TestSpotRows'
-import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
+import { WheelsShown } from '@/ui/wheel-set/WheelsShown'
 import { putOff, tickOff } from '../../due/actions'
 import { wheelSetOr404 } from './findOr404'
 
@@ -50,10 +43,6 @@ export default async function WheelSetPage({ params }: Props) {
     listTestSpots(db, id),
     listPhotographs(db, id, { size: photographsShown }),
   ])
-  const leftAt = (position: Position): LiveProtection | null =>
-    layers
-      .filter((layer) => layer.position === position && protectionFacts[layer.kind].on === 'wheel')
-      .sort((a, b) => b.leftShare - a.leftShare)[0] ?? null
   return (
     <>
       <Live topics={['due', 'sets']} />
@@ -80,46 +69,7 @@ export default async function WheelSetPage({ params }: Props) {
         </div>
       </header>
       <div className="set-place">
-        <section aria-label="The wheels">
-          <Stance wheels={drawnWheels(set.wheels)}>
-            {(wheel) => {
-              const left = leftAt(wheel.position)
-              const entry = set.wheels.find(({ position }) => position === wheel.position)
-              return (
-                <>
-                  <WheelDrawing
-                    {...wheel}
-                    id={wheel.position}
-                    label={`${positionNames[wheel.position]}: ${wheel.wheel.spokeCount} spokes, ${finishNames[wheel.finishes.face?.finish ?? 'unknown']}`}
-                    ring={{
-                      share: left?.leftShare ?? 0,
-                      tone: 'protection',
-                      sureness: left?.sureness ?? 'sure',
-                    }}
-                  />
-                  <h3>{positionNames[wheel.position]}</h3>
-                  <p className="soft">
-                    {entry?.tyreCode} on {entry?.rimWidthInches}J
-                    <br />
-                    {left
-                      ? `${left.productName}: ${Math.round(left.leftShare * 100)} % left`
-                      : 'no protection known'}
-                  </p>
-                </>
-              )
-            }}
-          </Stance>
-          <p className="soft mt-3">
-            Ring: protection left; the more broken its line, the less sure. Finishes:{' '}
-            {(set.wheels[0]?.finishes ?? [])
-              .map(
-                ({ zone, finish, condition }) =>
-                  `${zoneNames[zone]} ${finishNames[finish]}${condition === 'sound' ? '' : ` (${conditionNames[condition]})`}`,
-              )
-              .join(', ') || 'not known; planned as bare metal'}
-            .
-          </p>
-        </section>
+        <WheelsShown wheels={set.wheels} layers={layers} />
         <div>
           <section aria-labelledby="due">
             <div className="section-head">

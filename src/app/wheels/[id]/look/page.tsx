@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { Link } from '@/ui/Link'
 import { KeepForOffline } from '@/ui/offline/KeepForOffline'
 import { LookForm } from '@/ui/look/LookForm'
+import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
@@ -17,16 +17,7 @@ export default async function LookPage({ params, searchParams }: Props) {
   const set = await wheelSetOr404(id)
   return (
     <>
-      <header className="place-head">
-        <div>
-          <h1>How is it holding?</h1>
-          <p className="lead-text">
-            <Link href={`/wheels/${id}`}>
-              {set.vehicleName}, {set.name}
-            </Link>
-          </p>
-        </div>
-      </header>
+      <SetHead title="How is it holding?" set={set} />
       <KeepForOffline />
       <LookForm
         wheelSetId={id}

@@ -2,11 +2,11 @@ import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { listPhotographs } from '@/data/queries/photographs'
 import { Live } from '@/app/_parts/Live'
-import { Link } from '@/ui/Link'
 import { Pager } from '@/ui/Pager'
 import { PhotographStrip } from '@/ui/photographs/PhotographStrip'
 import { TakePhotograph } from '@/ui/photographs/TakePhotograph'
 import { pageAsked, type SearchParams } from '../../../pageAsked'
+import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
@@ -26,17 +26,9 @@ export default async function PhotographsPage({ params, searchParams }: Props) {
   return (
     <>
       <Live topics={['sets']} />
-      <header className="place-head">
-        <div>
-          <h1>Photographs</h1>
-          <p className="lead-text">
-            <Link href={`/wheels/${id}`}>
-              {set.vehicleName}, {set.name}
-            </Link>
-          </p>
-        </div>
+      <SetHead title="Photographs" set={set}>
         <TakePhotograph wheelSetId={id} positions={[]} label="Add photographs" />
-      </header>
+      </SetHead>
       {page.rows.length === 0 && (
         <p className="py-3">
           None yet. What was there before the work is worth more than words: kerb marks, lifted lacquer,

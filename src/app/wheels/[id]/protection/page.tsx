@@ -15,6 +15,7 @@ import { OdometerForm } from '@/ui/protection/OdometerForm'
 import { OtherLayers } from '@/ui/protection/OtherLayers'
 import { RenewalForm } from '@/ui/protection/RenewalForm'
 import { keepLayer, keepReading, keepRenewal, takeLookBack } from '../../protectionActions'
+import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
@@ -47,15 +48,7 @@ export default async function ProtectionPage({ params }: Props) {
   const lastReading = readings.at(-1)
   return (
     <>
-      <header className="place-head">
-        <div>
-          <h1>Protection</h1>
-          <p className="lead-text">
-            <Link href={`/wheels/${id}`}>
-              {set.vehicleName}, {set.name}
-            </Link>
-          </p>
-        </div>
+      <SetHead title="Protection" set={set}>
         <div className="chips">
           <Link href={`/wheels/${id}/care`} className="btn btn-outline-secondary">
             Care card
@@ -64,7 +57,7 @@ export default async function ProtectionPage({ params }: Props) {
             Enter a look
           </Link>
         </div>
-      </header>
+      </SetHead>
       <div className="set-place">
         <div>
           {beading.length === 0 && (

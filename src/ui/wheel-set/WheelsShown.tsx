@@ -1,0 +1,67 @@
+import { conditionNames, finishNames } from '@/core/finishes/finish'
+import { protectionFacts } from '@/core/protection/kinds'
+import { positionNames, type Position } from '@/core/wheel/position'
+import { zoneNames } from '@/core/wheel/zone'
+import type { LiveProtection } from '@/forecast/liveProtection'
+import { drawnWheels, type WheelEntryLike } from '../wheel-drawing/drawnWheel'
+import { Stance } from '../wheel-drawing/Stance'
+import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
+
+interface WheelsShownProps {
+  readonly wheels: readonly WheelEntryLike[]
+  readonly layers: readonly LiveProtection[]
+}
+
+/** What is left longest on a wheel; null: nothing is known to be on it. */
+const leftAt = (layers: readonly LiveProtection[], at: Position): LiveProtection | null =>
+  layers
+    .filter(({ position, kind }) => position === at && protectionFacts[kind].on === 'wheel')
+    .sort((a, b) => b.leftShare - a.leftShare)[0] ?? null
+
+const finishWords = (finishes: WheelEntryLike['finishes']): string =>
+  finishes
+    .map(
+      ({ zone, finish, condition }) =>
+        `${zoneNames[zone]} ${finishNames[finish]}${condition === 'sound' ? '' : ` (${conditionNames[condition]})`}`,
+    )
+    .join(', ') || 'not known; planned as bare metal'
+
+/** The wheels of a set as they stand on the vehicle, each with what is left on it. */
+export function WheelsShown({ wheels, layers }: WheelsShownProps) {
+  return (
+    <section aria-label="The wheels">
+      <Stance wheels={drawnWheels(wheels)}>
+        {(wheel) => {
+          const left = leftAt(layers, wheel.position)
+          const entry = wheels.find(({ position }) => position === wheel.position)
+          return (
+            <>
+              <WheelDrawing
+                {...wheel}
+                id={wheel.position}
+                label={`${positionNames[wheel.position]}: ${wheel.wheel.spokeCount} spokes, ${finishNames[wheel.finishes.face?.finish ?? 'unknown']}`}
+                ring={{
+                  share: left?.leftShare ?? 0,
+                  tone: 'protection',
+                  sureness: left?.sureness ?? 'sure',
+                }}
+              />
+              <h3>{positionNames[wheel.position]}</h3>
+              <p className="soft">
+                {entry?.tyreCode} on {entry?.rimWidthInches}J
+                <br />
+                {left
+                  ? `${left.productName}: ${Math.round(left.leftShare * 100)} % left`
+                  : 'no protection known'}
+              </p>
+            </>
+          )
+        }}
+      </Stance>
+      <p className="soft mt-3">
+        Ring: protection left; the more broken its line, the less sure. Finishes:{' '}
+        {finishWords(wheels[0]?.finishes ?? [])}.
+      </p>
+    </section>
+  )
+}
