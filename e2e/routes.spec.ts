@@ -1,3 +1,4 @@
+import sharp from 'sharp'
 import { readFileSync } from 'node:fs'
 import { expect, test } from './server'
 
@@ -82,4 +83,49 @@ test('taps are refused when they cannot be true', async ({ request, page }) => {
   expect((await post(tap)).status()).toBe(200)
   await page.goto(`${href}/run`)
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 2/)
+})
+
+test('looks and photographs that cannot be are refused by name, and what is sent twice is kept once', async ({
+  request,
+  page,
+}) => {
+  await page.goto('/wheels?q=Tusker')
+  const set = `/api${(await page.locator('.set-row').first().getAttribute('href')) ?? ''}`
+  const nobody = '/api/wheels/00000000-0000-4000-8000-000000000000'
+  const look = () => ({
+    requestId: crypto.randomUUID(),
+    positions: ['frontLeft'],
+    beading: 3,
+    afterReviving: false,
+  })
+  const picture = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#264' } })
+    .jpeg()
+    .toBuffer()
+  const photograph = { requestId: crypto.randomUUID(), jpeg: picture.toString('base64') }
+  for (const [path, data, status, field] of [
+    ['/api/wheels/nothing/looks', look(), 404, 'id'],
+    [`${nobody}/looks`, look(), 409, 'wheelSetId'],
+    [`${set}/looks`, { ...look(), beading: 7 }, 422, 'beading'],
+    [`${set}/looks`, { ...look(), positions: ['thirdLeft'] }, 409, 'positions'],
+    [`${set}/looks`, { ...look(), secondsAgo: -1 }, 422, 'secondsAgo'],
+    [`${nobody}/photographs`, photograph, 409, 'wheelSetId'],
+    [`${set}/photographs`, { ...photograph, jpeg: 'no base64!' }, 422, 'jpeg'],
+    [`${set}/photographs`, { ...photograph, jpeg: 'bm8gcGljdHVyZQ==' }, 409, 'jpeg'],
+    [`${set}/photographs`, { ...photograph, jpeg: 'A'.repeat(2_000_000) }, 422, ''],
+    [`${set}/photographs`, { ...photograph, jobId: 'mine' }, 422, 'jobId'],
+  ] as const) {
+    const answer = await request.post(path, { data })
+    const { problems } = (await answer.json()) as { problems: { path: string; mend: string }[] }
+    expect([answer.status(), problems[0]?.path], `${path} ${status}`).toEqual([status, field])
+    expect(problems[0]?.mend.length).toBeGreaterThan(5)
+  }
+  for (let times = 0; times < 2; times += 1)
+    expect((await request.post(`${set}/photographs`, { data: photograph })).status()).toBe(200)
+  const address = `/api/photographs/${photograph.requestId}`
+  const [whole, small] = [await request.get(address), await request.get(`${address}?size=small`)]
+  expect(whole.headers()['content-type']).toBe('image/jpeg')
+  expect(whole.headers()['cache-control']).toContain('no-store')
+  const { width } = await sharp(await whole.body()).metadata()
+  expect([width, (await sharp(await small.body()).metadata()).width]).toEqual([900, 320])
+  expect((await request.get('/api/photographs/nothing')).status()).toBe(404)
 })
