@@ -57,12 +57,12 @@ export function dump<Also>(database: Database, also: (at: Queryable) => Promise<
       'select max(number) as number from schema_migration',
     )
     const tables: DumpedTable[] = []
-    const pictures: PictureFile[] = []
+    let pictures: readonly PictureFile[] = []
     for (const table of await tablesInOrder(transaction)) {
       const { name } = table
       if (isLeftOut(name)) continue
       if (name === pictureTable) {
-        pictures.push(...(await dumpPictures(transaction)))
+        pictures = await dumpPictures(transaction)
         continue
       }
       const lines = await linesOf(transaction, table)

@@ -37,7 +37,7 @@ const photographOf = (row: PhotographRow): Photograph => ({
   heightPixels: row.height_pixels,
 })
 
-/** Keeps a photograph with its pictures. Sent twice it is kept once. */
+/** Keeps a photograph with its pictures. Sent twice it is kept once. A job that is not there, or of another set, leaves it to the set. */
 export async function addPhotograph(
   transaction: DatabaseTransaction,
   wheelSetId: string,
@@ -46,7 +46,7 @@ export async function addPhotograph(
 ): Promise<void> {
   const rows = await transaction.query(
     `insert into photograph (id, wheel_set_id, job_id, positions, taken_at, width_pixels, height_pixels, size_bytes)
-     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing returning id`,
+     values ($1, $2, (select id from job where id = $3 and wheel_set_id = $2), $4, $5, $6, $7, $8) on conflict (id) do nothing returning id`,
     [
       photograph.id,
       wheelSetId,

@@ -1,7 +1,6 @@
 import { fail, succeed, type Result } from '@/core/result'
 import type { PhotographInput } from '@/contracts/photograph'
 import type { Database } from '@/data/database'
-import { findJob } from '@/data/queries/jobs'
 import { addPhotograph, countPhotographs, findPhotograph } from '@/data/queries/photographs'
 import { setWithWheels } from '../setWithWheels'
 import { mostPhotographBytesOfAll } from './photographRoom'
@@ -21,9 +20,6 @@ export async function keepPhotograph(
   const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))
   if (!drawn.ok) return drawn
   const { pictures, ...size } = drawn.value
-  // A job that was discarded meanwhile leaves its pictures to the set.
-  const job = input.jobId === null ? null : await findJob(database, input.jobId)
-  const jobId = job?.wheelSetId === wheelSetId ? job.id : null
   return database.transaction(async (transaction) => {
     const { bytes } = await countPhotographs(transaction)
     if (bytes + pictures.whole.byteLength + pictures.small.byteLength > mostPhotographBytesOfAll)
@@ -37,7 +33,7 @@ export async function keepPhotograph(
       wheelSetId,
       {
         id: input.requestId,
-        jobId,
+        jobId: input.jobId,
         positions: input.positions,
         takenAt: new Date(now.getTime() - input.secondsAgo * 1000),
         ...size,

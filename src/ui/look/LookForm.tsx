@@ -15,6 +15,7 @@ import type { Outcome } from '../outbox/waiting'
 import { TakePhotograph } from '../photographs/TakePhotograph'
 import { BeadPicture } from './BeadPicture'
 import { ProblemAlert } from '../form/ProblemAlert'
+import { LookChips } from './LookChips'
 import { LookEffects } from './LookEffects'
 import { beadNames, lookGrades } from './lookWords'
 import { MoreToSay, type Senses } from './MoreToSay'
@@ -62,23 +63,22 @@ function givenBy(grade: LookGrade, outcome: Outcome): Given {
 /** Wheels a look is at: an axle, or all. */
 function scopesOf(
   positions: readonly Position[],
-): { readonly name: string; readonly at: readonly Position[] }[] {
+): { readonly name: string; readonly choice: readonly Position[] }[] {
   const fronts = positions.filter((position) => axleOf(position) === 'front')
   const rears = positions.filter((position) => axleOf(position) === 'rear')
   const axles =
     fronts.length > 0 && rears.length > 0
       ? [
-          { name: 'Fronts', at: fronts },
-          { name: 'Rears', at: rears },
+          { name: 'Fronts', choice: fronts },
+          { name: 'Rears', choice: rears },
         ]
       : []
-  return [...axles, { name: 'All round', at: positions }]
+  return [...axles, { name: 'All round', choice: positions }]
 }
 
 /** A look in ten seconds: which wheels, how water beads; more only where somebody wants to. */
 export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneHref }: LookFormProps) {
-  const scopes = scopesOf(positions)
-  const [at, setAt] = useState(scopes[0]?.at ?? positions)
+  const [at, setAt] = useState(() => scopesOf(positions)[0]?.choice ?? positions)
   const [afterReviving, setAfterReviving] = useState(proposed)
   const [senses, setSenses] = useState<Senses>({ release: null, slickness: null, gloss: '' })
   const [problems, setProblems] = useState<readonly Problem[]>([])
@@ -102,37 +102,21 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
   }
   return (
     <section className="look-form" aria-label="A look">
-      <div className="chips" role="group" aria-label="Which wheels">
-        {scopes.map((scope) => (
-          <button
-            key={scope.name}
-            type="button"
-            className="chip"
-            aria-pressed={scope.at.join() === at.join()}
-            onClick={() => setAt(scope.at)}
-          >
-            {scope.name}
-          </button>
-        ))}
-      </div>
-      <div className="chips" role="group" aria-label="When">
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={!afterReviving}
-          onClick={() => setAfterReviving(false)}
-        >
-          As it came
-        </button>
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={afterReviving}
-          onClick={() => setAfterReviving(true)}
-        >
-          After a reviving wash
-        </button>
-      </div>
+      <LookChips
+        label="Which wheels"
+        choices={scopesOf(positions)}
+        isChosen={(scope) => scope.join() === at.join()}
+        choose={setAt}
+      />
+      <LookChips
+        label="When"
+        choices={[
+          { name: 'As it came', choice: false },
+          { name: 'After a reviving wash', choice: true },
+        ]}
+        isChosen={(after) => after === afterReviving}
+        choose={setAfterReviving}
+      />
       <p className="look-ask">Rinse with clear water. What does it do?</p>
       <div className="look-grades">
         {lookGrades.map((grade) => (

@@ -1,6 +1,7 @@
 import Form from 'react-bootstrap/Form'
 import type { LookGrade } from '@/core/protection/record'
 import { positionShortNames, type Position } from '@/core/wheel/position'
+import { LookChips } from './LookChips'
 import { lookGrades, releaseNames, slicknessNames } from './lookWords'
 
 /** What may be told of a look beside the beading. */
@@ -23,19 +24,12 @@ function Sense({ label, names, value, onChange }: SenseProps) {
   return (
     <fieldset className="look-sense">
       <legend>{label}</legend>
-      <div className="chips">
-        {lookGrades.map((grade) => (
-          <button
-            key={grade}
-            type="button"
-            className="chip"
-            aria-pressed={value === grade}
-            onClick={() => onChange(value === grade ? null : grade)}
-          >
-            {names[grade]}
-          </button>
-        ))}
-      </div>
+      <LookChips
+        label={label}
+        choices={lookGrades.map((grade) => ({ name: names[grade], choice: grade }))}
+        isChosen={(grade) => value === grade}
+        choose={(grade) => onChange(value === grade ? null : grade)}
+      />
     </fieldset>
   )
 }
@@ -53,18 +47,13 @@ export function MoreToSay({ positions, at, choose, senses, change }: MoreToSayPr
   return (
     <details>
       <summary>One wheel alone, or more to say</summary>
-      <div className="chips mt-2" role="group" aria-label="One wheel">
-        {positions.map((position) => (
-          <button
-            key={position}
-            type="button"
-            className="chip"
-            aria-pressed={at.length === 1 && at[0] === position}
-            onClick={() => choose([position])}
-          >
-            {positionShortNames[position]}
-          </button>
-        ))}
+      <div className="mt-2">
+        <LookChips
+          label="One wheel"
+          choices={positions.map((position) => ({ name: positionShortNames[position], choice: position }))}
+          isChosen={(position) => at.length === 1 && at[0] === position}
+          choose={(position) => choose([position])}
+        />
       </div>
       <Sense
         label="Dirt in the first rinse"

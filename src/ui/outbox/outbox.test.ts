@@ -133,4 +133,34 @@ describe('what waits on the device', () => {
     await expect.poll(() => outbox.read().kept).toEqual([])
     expect(sent).toEqual(['a', 'a'])
   })
+
+  it('that the device keeps but does not give back at once is not called stored, and goes on later', async () => {
+    const { open, pass, sent, shelf } = device()
+    let isShut = true
+    const outbox = open({
+      load: () => (isShut ? Promise.reject(new Error('busy')) : Promise.resolve(kept)),
+      keep: (one) => Promise.resolve(void kept.push(one)),
+      forget: () => Promise.resolve(void kept.pop()),
+    })
+    const kept: Kept[] = []
+    expect(await outbox.add(look('a'))).toEqual(unreachable)
+    expect([sent, shelf()]).toEqual([[], []])
+    isShut = false
+    pass()
+    await expect.poll(() => kept).toEqual([])
+    expect(sent).toEqual(['a'])
+  })
+
+  it('of a page that may not wait in line is put off', async () => {
+    const { open, sent, pass, isWaiting } = device()
+    let mayWait = false
+    const outbox = open({
+      alone: (work) => (mayWait ? work() : Promise.reject(new Error('not active'))),
+    })
+    expect(await outbox.add(look('a'))).toEqual(unreachable)
+    expect(isWaiting()).toBe(true)
+    mayWait = true
+    pass()
+    await expect.poll(() => sent).toEqual(['a'])
+  })
 })

@@ -59,7 +59,7 @@ export class Outbox {
 
   async throwAway(requestId: string): Promise<void> {
     await this.forget(requestId)
-    this.publish(await this.load())
+    this.publish((await this.load()).all)
   }
 
   /** Sends what waits, unless that is being done. */
@@ -72,6 +72,8 @@ export class Outbox {
     }
     this.working = this.ports
       .alone(() => this.sendAll())
+      // The browser let nobody begin: the page is going, or has no right to wait in line.
+      .catch(() => this.putOff({ kind: 'unreachable' }))
       .finally(() => {
         this.working = null
         if (!this.isAskedAgain) return
@@ -87,16 +89,21 @@ export class Outbox {
 
   private async sendAll(): Promise<void> {
     for (;;) {
-      const all = await this.load()
+      // Only what was kept before is missed: more may come while the device is asked.
+      const hoped = [...this.hopes.keys()]
+      const { all, isWhole } = await this.load()
       this.publish(all)
-      this.settleElsewhere(all)
+      if (isWhole) this.settleElsewhere(hoped, all)
       const next = all.find(({ refusal }) => refusal === null)
-      if (!next) return
+      if (!next) {
+        // What the device holds back cannot be told from what went out; it is looked for again.
+        if (!isWhole && hoped.length > 0) this.putOff({ kind: 'unreachable' })
+        return
+      }
       const outcome = await this.ports.send(next.item)
       if (outcome.kind === 'unreachable' || outcome.kind === 'shutOut') {
         this.publish(all, outcome.kind === 'shutOut' ? outcome.mend : '')
-        for (const requestId of this.hopes.keys()) this.settle(requestId, outcome)
-        this.callOff = this.ports.later(() => this.work())
+        this.putOff(outcome)
         return
       }
       this.publish(all, null)
@@ -106,9 +113,15 @@ export class Outbox {
     }
   }
 
+  /** Tries again later; who waits for the first try is told what became of it. */
+  private putOff(outcome: Outcome): void {
+    for (const requestId of this.hopes.keys()) this.settle(requestId, outcome)
+    this.callOff = this.ports.later(() => this.work())
+  }
+
   /** What is not here any more, or was refused, went out by another tab. */
-  private settleElsewhere(all: readonly Kept[]): void {
-    for (const requestId of this.hopes.keys()) {
+  private settleElsewhere(hoped: readonly string[], all: readonly Kept[]): void {
+    for (const requestId of hoped) {
       const kept = all.find(({ item }) => item.requestId === requestId)
       if (!kept) this.settle(requestId, { kind: 'stored', value: null })
       else if (kept.refusal !== null) this.settle(requestId, { kind: 'refused', mend: kept.refusal })
@@ -120,9 +133,10 @@ export class Outbox {
     this.hopes.delete(requestId)
   }
 
-  private async load(): Promise<readonly Kept[]> {
-    const kept = await this.ports.load().catch(() => [])
-    return [...kept, ...this.unkept]
+  /** All there is, as far as the device tells. */
+  private async load(): Promise<{ readonly all: readonly Kept[]; readonly isWhole: boolean }> {
+    const kept = await this.ports.load().catch(() => null)
+    return { all: [...(kept ?? []), ...this.unkept], isWhole: kept !== null }
   }
 
   private async keep(kept: Kept): Promise<void> {

@@ -9,8 +9,7 @@ import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
 import { listDue, liveProtection } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { VisitRows } from '@/ui/log/VisitRows'
-import { PhotographStrip } from '@/ui/photographs/PhotographStrip'
-import { TakePhotograph } from '@/ui/photographs/TakePhotograph'
+import { SetPhotographs } from '@/ui/photographs/SetPhotographs'
 import { TestSpotRows } from '@/ui/wheel-set/TestSpotRows'
 import { WheelsShown } from '@/ui/wheel-set/WheelsShown'
 import { putOff, tickOff } from '../../due/actions'
@@ -90,19 +89,7 @@ export default async function WheelSetPage({ params }: Props) {
               <TestSpotRows spots={spots} now={now} />
             </section>
           )}
-          <section aria-labelledby="photographs" className="mt-4">
-            <div className="section-head">
-              <h2 id="photographs">Photographs</h2>
-              <TakePhotograph wheelSetId={id} positions={[]} label="Add" />
-            </div>
-            {photographs.rows.length === 0 && <p className="py-3">None yet.</p>}
-            <PhotographStrip wheelSetId={id} photographs={photographs.rows} now={now} />
-            {photographs.hasLater && (
-              <p className="py-2">
-                <Link href={`/wheels/${id}/photographs`}>All photographs of this set</Link>
-              </p>
-            )}
-          </section>
+          <SetPhotographs wheelSetId={id} page={photographs} now={now} />
           <section aria-labelledby="visits" className="mt-4">
             <div className="section-head">
               <h2 id="visits">Visits</h2>

@@ -1,0 +1,29 @@
+import { Link } from '../Link'
+import { PhotographStrip, type ShownPhotograph } from './PhotographStrip'
+import { TakePhotograph } from './TakePhotograph'
+
+interface SetPhotographsProps {
+  readonly wheelSetId: string
+  /** The last ones; the others have a page of their own. */
+  readonly page: { readonly rows: readonly ShownPhotograph[]; readonly hasLater: boolean }
+  readonly now: Date
+}
+
+/** The last photographs of a set, and where more are added. */
+export function SetPhotographs({ wheelSetId, page, now }: SetPhotographsProps) {
+  return (
+    <section aria-labelledby="photographs" className="mt-4">
+      <div className="section-head">
+        <h2 id="photographs">Photographs</h2>
+        <TakePhotograph wheelSetId={wheelSetId} positions={[]} label="Add" />
+      </div>
+      {page.rows.length === 0 && <p className="py-3">None yet.</p>}
+      <PhotographStrip wheelSetId={wheelSetId} photographs={page.rows} now={now} />
+      {page.hasLater && (
+        <p className="py-2">
+          <Link href={`/wheels/${wheelSetId}/photographs`}>All photographs of this set</Link>
+        </p>
+      )}
+    </section>
+  )
+}
