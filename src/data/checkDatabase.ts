@@ -1,6 +1,24 @@
 import { reasonOf } from '@/core/reasonOf'
 import type { PGlite } from '@electric-sql/pglite'
 
+/** The first version whose tables count their own rows. */
+const firstCountingVersion = 6
+
+/**
+ * Version of the data: the number of its last migration. 0: it has no tables yet.
+ * @throws where the table of migrations cannot be read
+ */
+export async function dataVersionOf(postgres: PGlite): Promise<number> {
+  const [table] = (
+    await postgres.query<{ exists: boolean }>("select to_regclass('schema_migration') is not null as exists")
+  ).rows
+  if (!table?.exists) return 0
+  const { rows } = await postgres.query<{ number: number | null }>(
+    'select max(number) as number from schema_migration',
+  )
+  return rows[0]?.number ?? 0
+}
+
 /** Rows by table as the tables themselves have counted them. */
 export async function keptCounts(postgres: PGlite): Promise<Record<string, number>> {
   const { rows } = await postgres.query<{ name: string; rows: number }>(
@@ -24,15 +42,17 @@ async function countedNow(postgres: PGlite, table: string): Promise<number | str
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`
 
 async function tableProblems(postgres: PGlite): Promise<string[]> {
+  const counts = (await dataVersionOf(postgres)) >= firstCountingVersion
   const tables = await postgres.query<{ name: string }>(
     "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('schema_migration', 'table_count') order by 1",
   )
-  const kept = await keptCounts(postgres)
+  const kept = counts ? await keptCounts(postgres) : null
   const problems: string[] = []
   for (const { name } of tables.rows) {
     const found = await countedNow(postgres, name)
-    const wanted = kept[name]
+    const wanted = kept?.[name]
     if (typeof found === 'string') problems.push(`${name}: ${found}`)
+    else if (kept === null) continue
     else if (wanted === undefined) problems.push(`${name}: nobody knows how many rows it should have`)
     else if (wanted !== found) problems.push(`${name}: ${found} of ${wanted} rows`)
   }
@@ -81,8 +101,8 @@ async function structureProblems(postgres: PGlite): Promise<string[]> {
 }
 
 /**
- * A quick look at everything that is stored: damage gives a line each, in the words of the table it is in. Empty where
- * all is well.
+ * Checks every stored table and index, in a version of the data from the first one on. Returns one line for each problem,
+ * naming the table. Empty if everything is sound. Data older than version 6 has no counts to compare with.
  */
 export async function damageIn(postgres: PGlite): Promise<string[]> {
   try {
@@ -109,7 +129,8 @@ export const recountScript = `
     end $$;
     drop table counted`
 
-/** For a person who goes on with what is left. */
+/** For a person who continues with what is left. */
 export async function recount(postgres: PGlite): Promise<void> {
+  if ((await dataVersionOf(postgres)) < firstCountingVersion) return
   await postgres.exec(recountScript)
 }

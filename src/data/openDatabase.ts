@@ -2,7 +2,7 @@ import { reasonOf } from '@/core/reasonOf'
 import { existsSync } from 'node:fs'
 import { statfs } from 'node:fs/promises'
 import type { PGlite } from '@electric-sql/pglite'
-import { damageIn, keptCounts, recount } from './checkDatabase'
+import { damageIn, dataVersionOf, keptCounts, recount } from './checkDatabase'
 import { overEngine, type Database } from './database'
 import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
 import { startEngine, type Engine } from './engine'
@@ -156,6 +156,24 @@ async function openWhole(folder: string, lock: FolderLock, options: OpenOptions)
 }
 
 /**
+ * Migrates data of an earlier version and checks the result.
+ * @throws DataFailure `damaged` if the migrated data is not whole
+ */
+async function bringUp(
+  database: Database,
+  engine: Engine,
+  folder: string,
+  migrations: readonly Migration[],
+): Promise<void> {
+  const before = await dataVersionOf(engine.postgres)
+  await migrate(database, migrations)
+  if (before === migrations.length) return
+  const problems = await damageIn(engine.postgres)
+  if (problems.length > 0)
+    throw new DataFailure('damaged', damageText(folder, problems, listCopies(folder), true))
+}
+
+/**
  * Opens the database of a data folder: takes the lock, makes a first database or checks the one that is there, migrates.
  * What a query or transaction has written is on the disk when it resolves.
  * @throws DataFailure with its reason
@@ -185,7 +203,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
       )
     const database = overEngine(engine.postgres, folder, engine.files)
     await database.query("set time zone 'UTC'")
-    await migrate(database, options.migrations ?? readMigrations())
+    await bringUp(database, engine, folder, options.migrations ?? readMigrations())
     // The engine has no cleaner of its own: dead rows and old statistics would slow every query.
     if (options.upkeep) await database.query('vacuum analyze')
     return keptDatabase(folder, database, engine, lock, options)

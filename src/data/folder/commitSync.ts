@@ -34,6 +34,8 @@ export class CommitSync {
   /** Call before the file gets another name, or none. */
   leaves(path: string): void {
     if (this.#changed.has(path) || this.#inFlight.has(path)) this.syncNow()
+    // A sync that still runs has its descriptor; by this name the file cannot be opened any more.
+    this.#inFlight.delete(path)
     const descriptor = this.#descriptors.get(path)
     this.#descriptors.delete(path)
     // A running sync still uses it; it is closed after that one.
