@@ -81,6 +81,18 @@ const unsteady = [
   "BinaryExpression[operator='**']",
 ].map((selector) => ({ selector, message: 'Use core/quantity/steady, or multiply.' }))
 
+/** The clock is a port: a test chooses the day. */
+const askTheClock = [
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'Ask currentTime() of src/clock.',
+  },
+  {
+    selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+    message: 'Ask currentTime() of src/clock.',
+  },
+]
+
 export default tseslint.config(
   {
     ignores: [
@@ -106,6 +118,12 @@ export default tseslint.config(
         { zones: [...zones, ...coreZones, ...sequenceZones].filter(({ from }) => from.length > 0) },
       ],
     },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    // The bay's clock corrects this device's own by the server's.
+    ignores: ['src/**/*.test.ts', 'src/clock.ts', 'src/ui/run/useServerNow.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...askTheClock] },
   },
   {
     files: ['src/core/**/*.ts'],
@@ -149,7 +167,7 @@ export default tseslint.config(
   {
     files: ['src/contracts/**/*.ts'],
     ignores: ['src/contracts/**/*.test.ts'],
-    rules: { 'no-restricted-syntax': ['error', ...unsteady] },
+    rules: { 'no-restricted-syntax': ['error', ...unsteady, ...askTheClock] },
   },
   {
     files: ['src/core/quantity/steady.ts'],

@@ -13,6 +13,7 @@ export default defineConfig({
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    timezoneId: process.env.TZ || undefined,
     launchOptions: {
       executablePath: chromiumPath() ?? undefined,
       args: chromiumArguments,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
-import { expect, test } from './server'
+import { expect, test, testTime } from './server'
 import { tapOnce } from './jobActions'
 
 async function startJob(page: Page, set: string, service: string): Promise<void> {
@@ -40,7 +40,7 @@ test('a maintenance visit is worked by a one-button remote alone, within the tap
 test('who has worked ahead says up to where, and takes it back as one', async ({ page }) => {
   await startJob(page, 'Corvane', 'decontaminate')
   const jobId = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
-  const earlier = new Date(Date.now() - 10 * 60_000).toISOString()
+  const earlier = new Date(testTime().getTime() - 10 * 60_000).toISOString()
   for (const stepId of ['lookRound', 'coolCheck', 'getReady']) {
     const data = { kind: 'done', stepId, at: earlier, requestId: randomUUID() }
     expect((await page.request.post(`/api/jobs/${jobId}/events`, { data })).ok()).toBe(true)

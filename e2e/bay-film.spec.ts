@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { APIRequestContext, Page } from '@playwright/test'
-import { expect, test } from './server'
+import { expect, test, testTime } from './server'
 import { openDeeper, tapOnce } from './jobActions'
 
 const title = (page: Page) => page.locator('.run-now h1')
@@ -75,11 +75,11 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
   for (let age = 60; !(await keepWet.isVisible()); age += 5) {
     expect(age).toBeLessThan(300)
     for (const { stepId } of [...early].reverse())
-      await post({ kind: 'undone', stepId, at: new Date().toISOString() })
+      await post({ kind: 'undone', stepId, at: testTime().toISOString() })
     // Apart enough that they are not taken for a burst that catches up.
     for (const [index, { stepId }] of early.entries()) {
       const ago = age + 4 * (early.length - 1 - index)
-      await post({ kind: 'done', stepId, at: new Date(Date.now() - ago * 1000).toISOString() })
+      await post({ kind: 'done', stepId, at: new Date(testTime().getTime() - ago * 1000).toISOString() })
     }
     await page.reload()
     await saved(page)

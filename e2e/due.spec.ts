@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { workThrough } from './jobActions'
-import { expect, test } from './server'
+import { expect, test, testTime } from './server'
 
 const openSet = async (page: Page, name: string): Promise<string> => {
   await page.goto(`/wheels?q=${encodeURIComponent(name)}`)
@@ -84,7 +84,7 @@ test('several due things go into one visit, one is put off, a reminder is kept',
   await page.getByLabel('Remind me of').fill('Sharpen nothing')
   await page
     .getByLabel('On', { exact: true })
-    .fill(new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10))
+    .fill(new Date(testTime().getTime() + 5 * 86_400_000).toISOString().slice(0, 10))
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.locator('.due-row').filter({ hasText: 'Sharpen nothing' })).toHaveCount(1)
 })
@@ -103,7 +103,7 @@ test('protection that somebody else put on is entered, and what cannot be is ref
   await expect(form.getByText('Give a time that has been')).toBeVisible()
   await form
     .getByLabel('Put on', { exact: true })
-    .fill(new Date(Date.now() - 300 * 86_400_000).toISOString().slice(0, 10))
+    .fill(new Date(testTime().getTime() - 300 * 86_400_000).toISOString().slice(0, 10))
   await form.getByRole('button', { name: 'Enter it' }).click()
   await expect(page.getByRole('heading', { name: 'Elsewhere Glass, fronts' })).toBeVisible()
   await page.getByLabel('Odometer, km').fill('5000')

@@ -2,7 +2,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { cpSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 // The shared test, though its server is not used: so this long file starts early, beside the others.
-import { expect, newFolder, startServer, test } from './server'
+import { expect, newFolder, startServer, test, testTime } from './server'
 
 // The bench does it two hundred times.
 test('kill -9 ten times during a run of writes loses nothing that was acknowledged', async () => {
@@ -35,7 +35,7 @@ test('kill -9 ten times during a run of writes loses nothing that was acknowledg
       const sent = await fetch(`${server.address}/api${job}/events`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ kind, stepId: 'lookRound', at: new Date().toISOString(), requestId }),
+        body: JSON.stringify({ kind, stepId: 'lookRound', at: testTime().toISOString(), requestId }),
       }).then(
         (answer) => answer.ok,
         () => false,
@@ -84,7 +84,7 @@ const tapAt = (address: string, job: string, requestId: string): Promise<boolean
   fetch(`${address}/api${job}/events`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ kind: 'misted', stepId: 'lookRound', at: new Date().toISOString(), requestId }),
+    body: JSON.stringify({ kind: 'misted', stepId: 'lookRound', at: testTime().toISOString(), requestId }),
   }).then(
     (answer) => answer.ok,
     () => false,

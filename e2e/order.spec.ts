@@ -16,7 +16,9 @@ const settled = (page: Page) =>
   expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
 const condition = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 
-test('a black wheel in the sun is worked in parts, and in the shade as a whole again', async ({ page }) => {
+test('a black wheel in the sun is worked in parts or left for a cooler hour, and in the shade it is not', async ({
+  page,
+}) => {
   await planOf(page, 'Halden', 'decontaminate')
   await condition(page, 'Air, °C').fill('23')
   await condition(page, 'Humidity, %').fill('45')
@@ -26,14 +28,15 @@ test('a black wheel in the sun is worked in parts, and in the shade as a whole a
   await condition(page, 'Front points').selectOption({ label: 'north' })
   await condition(page, 'Stands in').selectOption('partSun')
   await settled(page)
-  const inParts = page.locator('.stage-wet, .shortfall')
-  await expect(
-    inParts.filter({ hasText: /(half|third|quarter) of the wheel at a time|Not now/ }).first(),
-  ).toBeVisible()
+  const inParts = page.locator('.stage-wet, .shortfall').filter({ hasText: /of the wheel at a time/ })
+  // How much dirt the calendar leads to expect decides which of these it is.
+  const tooHot = page.locator('main').getByText(/Not now|far too hot/)
+  await expect(inParts.or(tooHot).first()).toBeVisible()
   const sunny = await inParts.count()
   await condition(page, 'Stands in').selectOption('shade')
   await settled(page)
-  await expect(async () => expect(await inParts.count()).toBeLessThanOrEqual(sunny)).toPass()
+  await expect(tooHot).toHaveCount(0)
+  expect(await inParts.count()).toBeLessThanOrEqual(Math.max(sunny, 4))
 })
 
 test('hot brakes wait: two readings give the time, and the wheel begins later', async ({ page }) => {

@@ -117,7 +117,7 @@ test('photographs and looks of a phone without any network wait on it through a 
 /** How many looks a set's page of protection shows. */
 async function looksOf(page: Page, set: string): Promise<number> {
   const protection = await page.context().newPage()
-  await protection.goto(`${set}/protection`)
+  await protection.goto(`${set}/protection?checks=all`)
   const looks = protection.getByRole('region', { name: 'Looks' }).locator('li')
   await expect(protection.getByRole('heading', { name: 'Looks' })).toBeVisible()
   const count = await looks.count()

@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { readFileSync } from 'node:fs'
-import { expect, test } from './server'
+import { expect, test, testTime } from './server'
 
 const example = readFileSync('docs/examples/winter-neglected.job.json', 'utf8')
 
@@ -67,7 +67,7 @@ test('taps are refused when they cannot be true', async ({ request, page }) => {
   const tap = {
     kind: 'done',
     stepId: 'lookRound',
-    at: new Date().toISOString(),
+    at: testTime().toISOString(),
     requestId: crypto.randomUUID(),
   }
   expect((await post({ ...tap, stepId: 'no such step' })).status()).toBe(409)

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { openRun, tapOnce } from './jobActions'
-import { expect, test } from './server'
+import { expect, test, testTime } from './server'
 
 const secondsOf = (text: string | null): number => {
   const [, minutes = '0', seconds = '0'] = /(\d+):(\d+)/.exec(text ?? '') ?? []
@@ -58,7 +58,7 @@ test('the clock is right on a device whose own clock is half an hour off', async
   const right = runningClock(page)
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   const other = await (await browser.newContext({ baseURL: server.address })).newPage()
-  await other.clock.install({ time: new Date(Date.now() + 30 * 60_000) })
+  await other.clock.install({ time: new Date(testTime().getTime() + 30 * 60_000) })
   await other.goto(new URL(page.url()).pathname)
   await other.clock.runFor(1500)
   await expect(async () => {

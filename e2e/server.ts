@@ -3,7 +3,8 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Browser, type Page } from '@playwright/test'
+import { clockOffsetMilliseconds, testTime } from './testClock'
 
 const root = process.cwd()
 
@@ -131,8 +132,35 @@ function goWhenLive(page: Page): void {
   }
 }
 
+/** Shifts the clock of every page to the day of the run, as the server's is. */
+function shiftClocks(browser: Browser): void {
+  const newContext = browser.newContext.bind(browser)
+  browser.newContext = async (...options) => {
+    const context = await newContext(...options)
+    await context.addInitScript((offset) => {
+      const Machine = Date
+      const shifted = () => Machine.now() + offset
+      globalThis.Date = new Proxy(Machine, {
+        construct: (target, given, made) =>
+          Reflect.construct(target, given.length === 0 ? [shifted()] : given, made) as Date,
+        apply: () => new Machine(shifted()).toString(),
+        get: (target, key, receiver) =>
+          key === 'now' ? shifted : (Reflect.get(target, key, receiver) as unknown),
+      })
+    }, clockOffsetMilliseconds)
+    return context
+  }
+}
+
 /** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
-export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer }>({
+export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer; browser: Browser }>({
+  browser: [
+    async ({ browser }, provide) => {
+      if (clockOffsetMilliseconds !== 0) shiftClocks(browser)
+      await provide(browser)
+    },
+    { scope: 'worker' },
+  ],
   data: ['demo', { option: true, scope: 'worker' }],
   server: [
     async ({ data }, provide) => {
@@ -168,4 +196,5 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
   baseURL: async ({ server }, provide) => provide(server.address),
 })
 
+export { testTime }
 export { expect } from '@playwright/test'

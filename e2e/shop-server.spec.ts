@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { cpSync, rmSync } from 'node:fs'
 import pg from 'pg'
 import { workThrough } from './jobActions'
-import { expect, newFolder, startServer, test, type AppServer } from './server'
+import { expect, newFolder, startServer, test, type AppServer, testTime } from './server'
 
 const postgres = process.env.EVEN_SPOKE_TEST_POSTGRES ?? ''
 const together = 3
@@ -26,7 +26,7 @@ const move = (folder: string, ...args: string[]): string =>
 async function tapAt({ address }: AppServer, job: string): Promise<number> {
   let acknowledged = 0
   for (const end = Date.now() + tapMilliseconds; Date.now() < end;) {
-    const tap = { kind: 'misted', stepId: 'lookRound', at: new Date().toISOString(), requestId: randomUUID() }
+    const tap = { kind: 'misted', stepId: 'lookRound', at: testTime().toISOString(), requestId: randomUUID() }
     const send = () =>
       fetch(`${address}/api${job}/events`, {
         method: 'POST',

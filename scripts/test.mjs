@@ -7,20 +7,33 @@ import { chromiumPath } from './lib/chromium.mjs'
 import { ensureInstalled } from './lib/install.mjs'
 import { startPostgres } from './lib/postgres.mjs'
 import { bin, must, node, root, run, say } from './lib/run.mjs'
+import { option } from './lib/serve.mjs'
+
+/**
+ * When the interface tests begin, so that they find the same on any day. Another moment: `npm test -- --at 2026-12-31T23:30`, in
+ * the time zone of TZ. `--at now` is the machine's own.
+ */
+const usualMoment = '2026-06-10T09:30'
+const moment = option('at') ?? usualMoment
+const begins = moment === 'now' ? Date.now() : new Date(moment).getTime()
+if (Number.isNaN(begins)) {
+  process.stderr.write(`--at ${moment} is not a moment. Write it like ${usualMoment}, or now.\n`)
+  process.exit(64)
+}
+const clock = { EVEN_SPOKE_CLOCK_OFFSET_SECONDS: String(Math.round((begins - Date.now()) / 1000)) }
+
+/** `--only interface` skips the rest; `--spec order` runs the interface tests whose file name has `order` in it. */
+const only = option('only')
+const spec = option('spec')
 
 let passed = 0
 let failed = 0
-const close = () => {
-  say(`\n${passed} passed, ${failed} failed`)
-  process.exit(failed > 0 ? 1 : 0)
-}
 
 async function check(name, promise) {
   say(`\n— ${name}`)
   const { code } = await promise
   if (code === 0) passed += 1
   else failed += 1
-  return code === 0
 }
 
 async function ensureChromium() {
@@ -37,18 +50,12 @@ async function ensureChromium() {
   process.exit(1)
 }
 
-await ensureInstalled()
-await ensureChromium()
-
-await check('formatting', node([bin.prettier, '--check', '--log-level', 'warn', '.']))
-// Next writes the types of the routes; without them a fresh clone has nothing to check against.
-await check('route types', node([bin.next, 'typegen']))
-
-// Checks that only read run beside the unit tests: two cores are enough for both.
-const unitReport = join(root, 'test-results', 'unit.json')
-const serverReport = join(root, 'test-results', 'server.json')
-/** Counts what a run of unit tests has written down. */
-function count(report, code) {
+/** Runs unit tests and counts them. */
+async function unitTests(name, files, env = {}) {
+  const report = join(root, 'test-results', `${name}.json`)
+  rmSync(report, { force: true })
+  const reporters = ['--reporter=dot', '--reporter=json', `--outputFile.json=${report}`]
+  const { code } = await node([bin.vitest, 'run', ...files, ...reporters], { env })
   try {
     const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'))
     passed += numPassedTests
@@ -58,55 +65,60 @@ function count(report, code) {
     failed += 1
   }
 }
-say('\n— unit tests; lint and types beside them')
-const [unit, ...others] = await Promise.all([
-  node([bin.vitest, 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitReport}`]),
-  node([bin.eslint, '.', '--max-warnings', '0']),
-  node([bin.tsc, '--noEmit', '-p', 'tsconfig.json']),
-  node([bin.tsc, '--noEmit', '-p', 'src/core/tsconfig.json']),
-])
-const names = ['lint', 'types', 'types of the core alone']
-for (const [index, name] of names.entries()) await check(name, Promise.resolve(others[index]))
-count(unitReport, unit.code)
 
-say('\n— the data on a PostgreSQL server')
+async function sourceAndUnitTests() {
+  await check('formatting', node([bin.prettier, '--check', '--log-level', 'warn', '.']))
+  // Next writes the types of the routes; without them a fresh clone has nothing to check against.
+  await check('route types', node([bin.next, 'typegen']))
+  say('\n— unit tests, with lint and types beside them')
+  // Checks that only read run beside the unit tests: two cores are enough for both.
+  const others = [
+    ['lint', node([bin.eslint, '.', '--max-warnings', '0'])],
+    ['types', node([bin.tsc, '--noEmit', '-p', 'tsconfig.json'])],
+    ['types of the core alone', node([bin.tsc, '--noEmit', '-p', 'src/core/tsconfig.json'])],
+  ]
+  await unitTests('unit', [])
+  for (const [name, promise] of others) await check(name, promise)
+}
+
+async function interfaceTests(env) {
+  say(`\n— interface tests, beginning ${new Date(begins).toString()}`)
+  const demo = mkdtempSync(join(tmpdir(), 'even-spoke-demo-'))
+  try {
+    await must(
+      'Filling the demo data',
+      node([bin.tsx, 'src/demo/seed.ts'], { env: { ...clock, EVEN_SPOKE_DATA: demo } }),
+    )
+    const { code } = await node([bin.playwright, 'test', ...(spec ? [spec] : [])], {
+      env: { ...clock, ...env, EVEN_SPOKE_TEST_DEMO: demo },
+    })
+    const { stats } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
+    passed += stats.expected + stats.flaky
+    failed += stats.unexpected
+    if (code !== 0 && stats.unexpected === 0) failed += 1
+  } catch (error) {
+    process.stderr.write(`${error}\n`)
+    failed += 1
+  } finally {
+    rmSync(demo, { recursive: true, force: true })
+  }
+}
+
+await ensureInstalled()
+await ensureChromium()
+if (only !== 'interface') await sourceAndUnitTests()
 const postgres = await startPostgres()
 const onServer = postgres ? { EVEN_SPOKE_TEST_POSTGRES: postgres.url } : {}
-if (postgres) {
-  const { code } = await node(
-    [
-      bin.vitest,
-      'run',
-      'src/data/queries',
-      'src/data/schema.test.ts',
-      'src/services',
-      '--reporter=dot',
-      '--reporter=json',
-      `--outputFile.json=${serverReport}`,
-    ],
-    { env: onServer },
-  )
-  count(serverReport, code)
-} else say('There is no PostgreSQL server here; the data was tested on PGlite alone.')
-
+if (only !== 'interface') {
+  say('\n— the data on a PostgreSQL server')
+  if (postgres)
+    await unitTests('server', ['src/data/queries', 'src/data/schema.test.ts', 'src/services'], onServer)
+  else say('There is no PostgreSQL server here; the data was tested on PGlite alone.')
+}
 say('\n— production build')
 await ensureBuilt()
 passed += 1
-
-say('\n— interface tests')
-const demo = mkdtempSync(join(tmpdir(), 'even-spoke-demo-'))
-try {
-  await must('Filling the demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: demo } }))
-  const faces = await node([bin.playwright, 'test'], { env: { ...onServer, EVEN_SPOKE_TEST_DEMO: demo } })
-  const { stats } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
-  passed += stats.expected + stats.flaky
-  failed += stats.unexpected
-  if (faces.code !== 0 && stats.unexpected === 0) failed += 1
-} catch (error) {
-  process.stderr.write(`${error}\n`)
-  failed += 1
-} finally {
-  rmSync(demo, { recursive: true, force: true })
-  postgres?.stop()
-}
-close()
+await interfaceTests(onServer)
+postgres?.stop()
+say(`\n${passed} passed, ${failed} failed`)
+process.exit(failed > 0 ? 1 : 0)

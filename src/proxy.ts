@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { randomBytes } from 'node:crypto'
 import { NextResponse, type NextRequest } from 'next/server'
 import { database } from '@/data/connection'
@@ -76,7 +77,7 @@ async function askerAtDesk(request: NextRequest): Promise<Asker | null> {
 async function askerFromNetwork(request: NextRequest): Promise<Asker | null> {
   const token = request.cookies.get(deviceCookie)?.value
   if (!token) return null
-  const device = await knownDevice(await database(), token, new Date())
+  const device = await knownDevice(await database(), token, currentTime())
   return device && { role: device.role, deviceId: device.id }
 }
 

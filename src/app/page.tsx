@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
@@ -27,7 +28,7 @@ const counted = (count: number, one: string, more: string): string => `${count} 
 export default async function TodayPage() {
   const db = await database()
   if (!(await hasWheelSets(db))) return <Welcome />
-  const now = new Date()
+  const now = currentTime()
   const [jobs, due, low] = await Promise.all([listOpenJobs(db), weekDue(db, now, dueShown), lowStock(db)])
   const load = await weekLoad(db, jobs, due.visits, now)
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)

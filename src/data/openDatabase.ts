@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { existsSync } from 'node:fs'
 import { statfs } from 'node:fs/promises'
@@ -122,7 +123,7 @@ async function openLastGood(folder: string, lock: FolderLock, say: (text: string
   if (copies.length === 0)
     throw new DataFailure('damaged', `There is no good copy in ${folder} yet. Nothing was changed.`)
   for (const copy of copies) {
-    const aside = await restoreCopy(folder, copy, new Date())
+    const aside = await restoreCopy(folder, copy, currentTime())
     say(
       `Put the good copy ${describeCopy(copy)} in place.${aside ? ` What was there before is in ${aside}.` : ''}`,
     )
@@ -232,14 +233,14 @@ function keptDatabase(
   const bytesAtStart = engine.files.logBytes
   return {
     ...database,
-    copy: () => keeper.inTurn(() => copyWhileRunning(folder, engine, countRows, new Date())),
+    copy: () => keeper.inTurn(() => copyWhileRunning(folder, engine, countRows, currentTime())),
     snapshot: () => keeper.inTurn(() => takeSnapshot(folder, engine)),
     close: async () => {
       await keeper.stop()
       const changed = engine.files.logBytes > bytesAtStart || listCopies(folder).length === 0
       const rows = upkeep && changed ? await countRows() : null
       await database.close()
-      if (rows) await copyClosed(folder, rows, engine.files.currentLog, new Date())
+      if (rows) await copyClosed(folder, rows, engine.files.currentLog, currentTime())
       await lock.release()
     },
   }

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { access, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -30,7 +31,7 @@ async function main(folder: string): Promise<void> {
   for (const old of ['database', 'copies']) await rm(join(folder, old), { recursive: true, force: true })
   await lock.release()
   const database = await openDatabase(folder)
-  await fillDemo(database, new Date(), (text) => process.stdout.write(`  ${text}\n`))
+  await fillDemo(database, currentTime(), (text) => process.stdout.write(`  ${text}\n`))
   // The engine cleans up only when told to.
   await database.query('vacuum analyze')
   await database.close()

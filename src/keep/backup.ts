@@ -1,4 +1,5 @@
 // `npm run backup -- FILE`: everything that is stored as one zip.
+import { currentTime } from '@/clock'
 import { renameSync, writeFileSync } from 'node:fs'
 import { backUp } from '@/services/backup/backUp'
 import { onDataHere } from './openHere'
@@ -9,7 +10,7 @@ if (!file) {
   process.exit(64)
 }
 await onDataHere(async (database) => {
-  const zip = await backUp(database, new Date())
+  const zip = await backUp(database, currentTime())
   writeFileSync(`${file}.part`, zip, { mode: 0o600 })
   renameSync(`${file}.part`, file)
   process.stdout.write(`${file}: ${zip.byteLength} bytes\n`)

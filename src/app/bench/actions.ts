@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import { bottleInput } from '@/contracts/bottle'
 import { isUuid } from '@/contracts/fields'
@@ -15,7 +16,7 @@ export async function keepBottle(input: unknown): Promise<Refusal> {
   if (!read.ok) return { problems: read.problems }
   let id: string
   try {
-    const mixed = await mixBottle(await database(), read.value, new Date())
+    const mixed = await mixBottle(await database(), read.value, currentTime())
     if (!mixed.ok) return { problems: mixed.problems }
     id = mixed.value
   } catch (error) {
@@ -25,6 +26,6 @@ export async function keepBottle(input: unknown): Promise<Refusal> {
 }
 
 export async function markEmpty(id: unknown): Promise<void> {
-  if (isUuid(id)) await emptyBottle(await database(), id, new Date())
+  if (isUuid(id)) await emptyBottle(await database(), id, currentTime())
   revalidatePath('/bench')
 }

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { differenceInCalendarDays } from 'date-fns'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
@@ -28,7 +29,7 @@ export default async function BenchPage({
     readSettings(db),
   ])
   const products = all.filter(({ archived, containsFluoride }) => !archived && !containsFluoride)
-  const now = new Date()
+  const now = currentTime()
   const oldDays = estimate('mixedBottleDays', settings.estimates)
   return (
     <>

@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import * as v from 'valibot'
 import type { Problem } from '@/core/result'
@@ -68,7 +69,7 @@ export async function keepStock(id: unknown, input: unknown): Promise<Refusal> {
   const read = parse(stockInput, input)
   if (!read.ok) return { problems: read.problems }
   const refusal = await writing(async () => {
-    const kept = await enterStock(await database(), id, read.value, new Date())
+    const kept = await enterStock(await database(), id, read.value, currentTime())
     return kept.ok ? null : { problems: kept.problems }
   })
   if (refusal) return refusal

@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import { succeed, type Result } from '@/core/result'
 import type { TdsReading } from '@/contracts/devices'
@@ -26,14 +27,14 @@ async function answered(work: () => ReturnType<typeof markDone>): Promise<Refusa
 export async function putOff(input: unknown): Promise<Refusal> {
   const read = parse(snoozeInput, input)
   if (!read.ok) return { problems: read.problems }
-  return answered(async () => snooze(await database(), read.value.key, read.value.until, new Date()))
+  return answered(async () => snooze(await database(), read.value.key, read.value.until, currentTime()))
 }
 
 /** Marks a due thing as done. */
 export async function tickOff(input: unknown): Promise<Refusal> {
   const read = parse(dueKey, input)
   if (!read.ok) return { problems: read.problems }
-  return answered(async () => markDone(await database(), read.value, new Date()))
+  return answered(async () => markDone(await database(), read.value, currentTime()))
 }
 
 /** Takes a mark back. */
@@ -41,7 +42,7 @@ export async function bringBack(input: unknown): Promise<Refusal> {
   const read = parse(dueKey, input)
   if (!read.ok) return { problems: read.problems }
   return answered(async () => {
-    await unmark(await database(), read.value, new Date())
+    await unmark(await database(), read.value, currentTime())
     return succeed(null)
   })
 }
@@ -65,7 +66,7 @@ export async function keepWater(input: unknown): Promise<Refusal> {
   const read = parse(waterInput, input)
   if (!read.ok) return { problems: read.problems }
   return answered(async () => {
-    await addWaterReading(await database(), { ...read.value, at: new Date() })
+    await addWaterReading(await database(), { ...read.value, at: currentTime() })
     return succeed(null)
   })
 }

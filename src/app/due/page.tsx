@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { endOfWeek, format, isSameMonth } from 'date-fns'
 import type { Metadata } from 'next'
 import { Live } from '@/app/_parts/Live'
@@ -61,7 +62,7 @@ function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T
 }
 
 export default async function DuePage({ searchParams }: { searchParams: Promise<SearchParams> }) {
-  const now = new Date()
+  const now = currentTime()
   const params = await searchParams
   const query = queryOf(params)
   const page = await duePage(await database(), now, {

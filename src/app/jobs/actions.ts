@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import type { Problem } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
@@ -39,7 +40,7 @@ export async function keepHour(jobId: unknown, input: unknown): Promise<Refusal>
   const read = parse(hourInput, input)
   if (!read.ok) return { problems: read.problems }
   const answer = await answerOf(async () =>
-    planFor(await database(), jobId, read.value.plannedFor, new Date()),
+    planFor(await database(), jobId, read.value.plannedFor, currentTime()),
   )
   revalidatePath('/', 'layout')
   return { problems: answer.problems }
@@ -51,7 +52,7 @@ export async function endJob(jobId: unknown, input: unknown): Promise<Refusal> {
   const read = parse(finishInput, input)
   if (!read.ok) return { problems: read.problems }
   try {
-    const ended = await finishJob(await database(), jobId, read.value, new Date())
+    const ended = await finishJob(await database(), jobId, read.value, currentTime())
     if (!ended.ok) return { problems: ended.problems }
   } catch (error) {
     return refusalOf(error)

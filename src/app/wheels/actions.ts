@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import * as v from 'valibot'
 import { isUuid, versionNumber } from '@/contracts/fields'
 import { intakeInput } from '@/contracts/intake'
@@ -83,7 +84,7 @@ export async function planVisit(wheelSetId: unknown, input: unknown): Promise<Re
   if (!read.ok) return { problems: read.problems }
   let jobId: string
   try {
-    const planned = await planJob(await database(), wheelSetId, read.value, new Date())
+    const planned = await planJob(await database(), wheelSetId, read.value, currentTime())
     if (!planned.ok) return { problems: planned.problems }
     jobId = planned.value.jobId
   } catch (error) {

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
@@ -26,7 +27,7 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
   const sets = page.rows
   const isPart = page.hasEarlier || page.hasLater
   const count = isPart ? await countWheelSets(db, search) : sets.length
-  const now = new Date()
+  const now = currentTime()
   return (
     <>
       <header className="place-head">

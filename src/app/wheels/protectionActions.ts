@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import type { GenericSchema, InferOutput } from 'valibot'
 import type { Result } from '@/core/result'
@@ -27,7 +28,7 @@ async function run<Schema extends GenericSchema>(
   if (!isUuid(id)) return refuse('', 'the wheel set', 'This wheel set does not exist.')
   const read = parse(schema, input)
   if (!read.ok) return { problems: read.problems }
-  const answer = await answerOf(async () => service(await database(), id, read.value, new Date()))
+  const answer = await answerOf(async () => service(await database(), id, read.value, currentTime()))
   if (answer.problems.length === 0) revalidatePath('/', 'layout')
   return answer
 }

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { randomUUID } from 'node:crypto'
 import { mkdirSync, statSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
@@ -102,7 +103,7 @@ async function claimFolder(folder: string, name: string, options: LockOptions): 
     const claim: Claim = {
       ...identityOf(process.pid),
       place: placeOf(folder),
-      since: new Date().toISOString(),
+      since: currentTime().toISOString(),
       ...(process.env.EVEN_SPOKE_ADDRESS ? { address: process.env.EVEN_SPOKE_ADDRESS } : {}),
       settled: false,
     }

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import type { Engine } from '../engine'
 import { QuietMoment } from '../quietMoment'
@@ -26,7 +27,11 @@ export function startKeeper(
   folder: string,
   engine: Engine,
   countRows: () => Promise<About['rows']>,
-  { copies, say, now = () => new Date() }: { copies: boolean; say: (text: string) => void; now?: () => Date },
+  {
+    copies,
+    say,
+    now = () => currentTime(),
+  }: { copies: boolean; say: (text: string) => void; now?: () => Date },
 ): Keeper {
   let sinceCheckpoint = engine.files.logBytes
   let checkpointAt = performance.now()

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Delivery, ProtectionWear, Rating, Ratings } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Pack, Product } from '@/core/chemistry/product'
@@ -132,7 +133,9 @@ export async function addProduct(database: Queryable, product: Product, currency
     values(product, currency),
   )
   await writeDetails(database, product)
-  await countStock(database, product.id, product.stockMillilitres, null, { note: 'At the beginning' })
+  await countStock(database, product.id, product.stockMillilitres, currentTime(), {
+    note: 'At the beginning',
+  })
 }
 
 export type SaveOutcome = 'saved' | 'changedMeanwhile' | 'gone'
@@ -180,5 +183,7 @@ export async function putProduct(database: Queryable, product: Product, currency
   if (!known) return addProduct(database, product, currency)
   await overwriteProduct(database, known.version, product, currency)
   if (known.stock !== product.stockMillilitres)
-    await countStock(database, product.id, product.stockMillilitres, null, { note: 'From an import' })
+    await countStock(database, product.id, product.stockMillilitres, currentTime(), {
+      note: 'From an import',
+    })
 }

@@ -30,14 +30,15 @@ export async function keepDriving(
   database: Queryable,
   vehicle: { readonly id: string; readonly version: number },
   kilometresPerWeek: number,
+  now: Date,
 ): Promise<void> {
   await database.query(
     `insert into driving_change (vehicle_id, from_at, kilometres_per_week)
      select id, from_at, per_week from vehicle, lateral (values
-       (created_at, kilometres_per_week), (now(), $3::float8)) told (from_at, per_week)
-     where id = $1 and version = $2 and kilometres_per_week <> $3
+       (created_at, kilometres_per_week), ($4::timestamptz, $3::float8)) told (from_at, per_week)
+     where id = $1 and version = $2 and kilometres_per_week <> $3 and (per_week = $3 or from_at < $4)
      on conflict (vehicle_id, from_at) do update set kilometres_per_week =
-       case when excluded.from_at = now() then excluded.kilometres_per_week else driving_change.kilometres_per_week end`,
-    [vehicle.id, vehicle.version, kilometresPerWeek],
+       case when excluded.from_at = $4 then excluded.kilometres_per_week else driving_change.kilometres_per_week end`,
+    [vehicle.id, vehicle.version, kilometresPerWeek, now],
   )
 }

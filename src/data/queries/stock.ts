@@ -35,7 +35,7 @@ async function move(
   kind: MovementKind,
   newStock: NewStock,
   millilitres: number,
-  at: Date | null,
+  at: Date,
   { id, note = '', visitId, bottleId }: MovementSource,
 ): Promise<void> {
   await database.query(
@@ -46,7 +46,7 @@ async function move(
        update product p set stock_millilitres = b.will_be from before b where p.id = b.id
        returning p.id, b.will_be - b.was as difference, b.will_be)
      insert into stock_movement (id, product_id, moved_at, kind, millilitres, left_millilitres, note, visit_id, bottle_id)
-     select coalesce($5::uuid, gen_random_uuid()), id, coalesce($4, now()), $2, difference, will_be, $6, $7, $8 from moved
+     select coalesce($5::uuid, gen_random_uuid()), id, $4, $2, difference, will_be, $6, $7, $8 from moved
      where difference <> 0 or $2 = 'counted'`,
     [productId, kind, millilitres, at, id ?? null, note, visitId ?? null, bottleId ?? null],
   )
@@ -63,15 +63,12 @@ export const moveStock = (
 ): Promise<void> =>
   move(database, productId, kind, 'greatest(0, stock_millilitres + $3::float8)', millilitres, at, source)
 
-/**
- * What is there, as somebody counted it.
- * @param at null: now
- */
+/** What is there, as somebody counted it. */
 export const countStock = (
   database: Queryable,
   productId: string,
   millilitres: number,
-  at: Date | null,
+  at: Date,
   source: MovementSource = {},
 ): Promise<void> => move(database, productId, 'counted', '$3::float8', millilitres, at, source)
 

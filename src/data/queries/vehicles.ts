@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { isSameName } from '@/core/wheel/vehicleName'
 import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
@@ -91,7 +92,7 @@ export async function updateVehicle(
   { id, version }: SeenVehicle,
   input: WheelSetInput,
 ): Promise<UpdateOutcome> {
-  await keepDriving(database, { id, version }, input.vehicle.kilometresPerWeek)
+  await keepDriving(database, { id, version }, input.vehicle.kilometresPerWeek, currentTime())
   const rows = await database.query(
     `update vehicle set name = $3, kind = $4, arch_liner = $5, front_pads = $6, front_discs = $7, rear_pads = $8,
        rear_discs = $9, kilometres_per_week = $10, parked = $11, version = version + 1
@@ -106,9 +107,9 @@ export async function updateVehicle(
 export async function addVehicle(database: Queryable, input: WheelSetInput): Promise<string> {
   const rows = await database.query<{ id: string }>(
     `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week,
-       parked)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
-    [input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input)],
+       parked, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning id`,
+    [input.vehicle.name, input.vehicle.kind, ...vehicleDetails(input), currentTime()],
   )
   const id = rows[0]?.id
   if (id === undefined) throw new Error('The new vehicle has no id')

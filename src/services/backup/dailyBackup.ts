@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -47,7 +48,7 @@ async function makeDailyBackup(folder: string, now: Date): Promise<void> {
 export function keepDailyBackups(): void {
   const quiet = new QuietMoment(longestPutOffMilliseconds)
   const look = async (): Promise<void> => {
-    const now = new Date()
+    const now = currentTime()
     const { path } = await backupFolderOf(await database(), dataFolder())
     if (listBackups(path).some(({ name }) => dayOfBackup(name) === dayOf(now))) return
     const { place } = await feedOf(await database())

@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { Thermometer, Wind } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -89,7 +90,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
   }
   const askWeather = async () => {
     setAsking(true)
-    const answer = await devices.weather(-new Date().getTimezoneOffset())
+    const answer = await devices.weather(-currentTime().getTimezoneOffset())
     setAsking(false)
     if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
     const { isSimulated, airCelsius, humidityPercent, windKilometresPerHour, cloudPercent, forecast } =
@@ -103,8 +104,8 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
       windKilometresPerHour,
       cloudPercent,
       forecast: [...forecast],
-      startAt: new Date().toISOString(),
-      utcOffsetMinutes: -new Date().getTimezoneOffset(),
+      startAt: currentTime().toISOString(),
+      utcOffsetMinutes: -currentTime().getTimezoneOffset(),
     })
   }
   const measure = async (position: Position) => {

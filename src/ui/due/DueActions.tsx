@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { Check, Clock } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { DueItem } from '@/core/due/dueItem'
@@ -47,7 +48,7 @@ export function DueActions({ item, actions }: DueActionsProps) {
           action={() =>
             actions.putOff({
               key: item.key,
-              until: new Date(Date.now() + days * 86_400_000).toISOString(),
+              until: new Date(currentTime().getTime() + days * 86_400_000).toISOString(),
             })
           }
           className="btn btn-quiet"

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { format, isSameDay } from 'date-fns'
 import { formatDuration } from '../format/format'
 
@@ -27,7 +28,7 @@ export function WeekLoad({ days }: WeekLoadProps) {
           </span>
           <i className="is-due" style={{ height: height(load.dueMinutes) }} />
           <i style={{ height: height(load.plannedMinutes) }} />
-          {isSameDay(load.day, new Date()) ? 'today' : format(load.day, 'EEE')}
+          {isSameDay(load.day, currentTime()) ? 'today' : format(load.day, 'EEE')}
         </div>
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { format, isToday, parseISO } from 'date-fns'
 
 /** A day as a date field writes it, by the clock of the device. */
@@ -7,5 +8,5 @@ export const localDay = (at: Date): string => format(at, 'yyyy-MM-dd')
 export function instantOfDay(day: string): string | undefined {
   const at = parseISO(`${day}T12:00`)
   if (Number.isNaN(at.getTime())) return undefined
-  return (isToday(at) ? new Date() : at).toISOString()
+  return (isToday(at) ? currentTime() : at).toISOString()
 }

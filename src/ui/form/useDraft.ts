@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { useEffect, useRef, useState } from 'react'
 import { mergeChanges } from '@/contracts/mergeChanges'
 import { forgetDraft, keepDraft, readDraft } from './draft'
@@ -35,7 +36,7 @@ export function useDraft<T>(
   })
   useEffect(() => {
     const now = begun.current.values
-    const draft = readDraft(form, now, Date.now())
+    const draft = readDraft(form, now, currentTime().getTime())
     if (!draft) return
     // What somebody else saved since then stays where nothing was typed over it.
     const { value } = mergeChanges(draft.from ?? now, draft.values, now)
@@ -48,7 +49,12 @@ export function useDraft<T>(
     const keep = (): void => {
       // Sent meanwhile.
       if (text === begun.current.text) return
-      keepDraft(form, { values: JSON.parse(text) as T, from: begun.current.values, version, at: Date.now() })
+      keepDraft(form, {
+        values: JSON.parse(text) as T,
+        from: begun.current.values,
+        version,
+        at: currentTime().getTime(),
+      })
     }
     const timer = setTimeout(keep, pauseMilliseconds)
     window.addEventListener('pagehide', keep)

@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
@@ -94,7 +95,7 @@ export function IntakeForm(props: IntakeFormProps) {
   }
   const submit = () =>
     send(
-      () => plan(intakeOf(values, positions, conditions, requestId, new Date())),
+      () => plan(intakeOf(values, positions, conditions, requestId, currentTime())),
       () => draft.forget(),
     )
   return (

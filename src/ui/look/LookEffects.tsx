@@ -1,10 +1,11 @@
+import { currentTime } from '@/clock'
 import type { LookEffect } from '@/core/due/lookEffect'
 import { formatDay } from '../format/format'
 
 const axleNames = { front: 'fronts', rear: 'rears' }
 
 function movedWords({ movedDays, topUpAt }: LookEffect): string {
-  const when = `top-up ${formatDay(topUpAt, new Date())}`
+  const when = `top-up ${formatDay(topUpAt, currentTime())}`
   if (movedDays === 0) return `stays: ${when}`
   return `${Math.abs(movedDays)} days ${movedDays < 0 ? 'sooner' : 'later'}: ${when}`
 }

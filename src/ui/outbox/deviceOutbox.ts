@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { newId } from '../newId'
 import { Outbox } from './outbox'
 import { forget, keep, loadKept } from './keptOnDevice'
@@ -28,5 +29,5 @@ export const deviceOutbox = new Outbox({
  * @param madeAt where it was made before, by this device's clock, ms
  * @returns what became of the first try
  */
-export const enter = (entered: Entered, madeAt = Date.now()): Promise<Outcome> =>
+export const enter = (entered: Entered, madeAt = currentTime().getTime()): Promise<Outcome> =>
   deviceOutbox.add({ ...entered, requestId: newId(), madeAt })

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { exhaustive } from '@/core/exhaustive'
 import { refusalOf } from '../form/refusal'
 import type { Outcome, Waiting } from './waiting'
@@ -14,7 +15,7 @@ async function base64Of(blob: Blob): Promise<string> {
 /** Where it goes, and what is told of it there. */
 async function requestOf(item: Waiting): Promise<{ readonly path: string; readonly body: unknown }> {
   const { requestId, wheelSetId } = item
-  const secondsAgo = Math.max(0, Math.round((Date.now() - item.madeAt) / 1000))
+  const secondsAgo = Math.max(0, Math.round((currentTime().getTime() - item.madeAt) / 1000))
   switch (item.kind) {
     case 'look':
       return { path: `/api/wheels/${wheelSetId}/looks`, body: { ...item.look, requestId, secondsAgo } }

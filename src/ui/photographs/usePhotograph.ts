@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { useState } from 'react'
 import type { Position } from '@/core/wheel/position'
 import { enter } from '../outbox/deviceOutbox'
@@ -29,7 +30,7 @@ async function take({ wheelSetId, jobId = null, positions }: PhotographOf, file:
   const jpeg = await shrink(file)
   if (!jpeg) return 'unreadable'
   // One that was taken before it is chosen is of then.
-  const madeAt = Math.min(Date.now(), file.lastModified || Date.now())
+  const madeAt = Math.min(currentTime().getTime(), file.lastModified || currentTime().getTime())
   return (await enter({ kind: 'photograph', wheelSetId, jobId, positions, jpeg }, madeAt)).kind
 }
 

@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -24,7 +25,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
   const [at, setAt] = useState<readonly Position[]>(positions)
   const [kind, setKind] = useState<ProtectionKind>('ceramicCoating')
   const [productName, setProductName] = useState('')
-  const [day, setDay] = useState(() => localDay(new Date()))
+  const [day, setDay] = useState(() => localDay(currentTime()))
   const [coats, setCoats] = useState('1')
   const [appliedBy, setAppliedBy] = useState('')
   const [cureUntil, setCureUntil] = useState('')

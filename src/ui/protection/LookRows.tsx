@@ -1,5 +1,6 @@
 import type { LookGrade } from '@/core/protection/record'
 import { positionShortNames, type Position } from '@/core/wheel/position'
+import { Link } from '../Link'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
 import { formatDay } from '../format/format'
 import { beadNames } from '../look/lookWords'
@@ -17,10 +18,12 @@ interface LookRowsProps {
   readonly looks: readonly Look[]
   readonly now: Date
   readonly takeBack: (lookId: string) => ReturnType<ActionButtonProps['action']>
+  /** Page with all of them; null: these are all. */
+  readonly allAt: string | null
 }
 
 /** The last looks; each can be taken back. */
-export function LookRows({ looks, now, takeBack }: LookRowsProps) {
+export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
   return (
     <section aria-labelledby="looks" className="mt-4">
       <div className="section-head">
@@ -46,6 +49,11 @@ export function LookRows({ looks, now, takeBack }: LookRowsProps) {
           </li>
         ))}
       </ul>
+      {allAt && (
+        <Link href={allAt} scroll={false}>
+          Show all checks
+        </Link>
+      )}
     </section>
   )
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -21,7 +22,7 @@ export function OdometerForm({ keep }: OdometerFormProps) {
       onSubmit={(event) => {
         event.preventDefault()
         send(
-          () => keep({ kilometres: Number(kilometres.replace(/\s/g, '')), at: new Date().toISOString() }),
+          () => keep({ kilometres: Number(kilometres.replace(/\s/g, '')), at: currentTime().toISOString() }),
           () => setKilometres(''),
         )
       }}

@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -20,7 +21,7 @@ interface RenewalFormProps {
 export function RenewalForm({ positions, keep }: RenewalFormProps) {
   const [at, setAt] = useState<readonly Position[]>(positions)
   const [kind, setKind] = useState<'new' | 'repainted'>('repainted')
-  const [day, setDay] = useState(() => localDay(new Date()))
+  const [day, setDay] = useState(() => localDay(currentTime()))
   const [requestId, setRequestId] = useState(newId)
   const { problems, busy, send } = useSending()
   return (

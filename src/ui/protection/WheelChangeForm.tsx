@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -40,7 +41,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
             keep({
               requestId,
               mountedSetId: chosen,
-              at: (day === '' ? new Date() : new Date(day)).toISOString(),
+              at: (day === '' ? currentTime() : new Date(day)).toISOString(),
               storedWhere,
               torqueNewtonMetres: numberOrNull(torque),
               kilometres: numberOrNull(kilometres),

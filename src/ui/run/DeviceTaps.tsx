@@ -1,5 +1,6 @@
 'use client'
 
+import { currentTime } from '@/clock'
 import { CloudOff } from 'lucide-react'
 import { usePathname } from 'next/navigation'
 import { useEffect, useState } from 'react'
@@ -15,7 +16,8 @@ async function sendLeft(openJobId: string | undefined): Promise<{ waiting: numbe
   const store = deviceStore()
   const left = () =>
     keptTaps(store).filter(
-      ({ jobId, at }) => jobId !== openJobId && Math.abs(Date.now() - Date.parse(at)) > leftMilliseconds,
+      ({ jobId, at }) =>
+        jobId !== openJobId && Math.abs(currentTime().getTime() - Date.parse(at)) > leftMilliseconds,
     )
   let refused: string | null = null
   for (const tap of left()) {

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { RunEvent } from '@/core/run/runEvent'
 import { eventOfTap, isEvent } from './pendingTaps'
 
@@ -37,7 +38,7 @@ export function lastStored(store: Storage | null, jobId: string): readonly RunEv
 export function keepStored(store: Storage | null, jobId: string, events: readonly RunEvent[]): void {
   try {
     if (!store) return
-    store.setItem(prefix + jobId, JSON.stringify({ at: Date.now(), events }))
+    store.setItem(prefix + jobId, JSON.stringify({ at: currentTime().getTime(), events }))
     const older = keysOf(store)
       .map((key) => ({ key, at: read(store.getItem(key))?.at ?? 0 }))
       .sort((a, b) => b.at - a.at)

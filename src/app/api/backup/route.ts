@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { database } from '@/data/connection'
 import { backUp, backupName } from '@/services/backup/backUp'
 
@@ -5,7 +6,7 @@ export const dynamic = 'force-dynamic'
 
 /** Everything that is stored, as one zip. */
 export async function GET(): Promise<Response> {
-  const now = new Date()
+  const now = currentTime()
   return new Response(Buffer.from(await backUp(await database(), now)), {
     headers: {
       'content-type': 'application/zip',

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { cookies } from 'next/headers'
 import { pairInput } from '@/contracts/pairing'
 import { database } from '@/data/connection'
@@ -15,7 +16,7 @@ export async function POST(request: Request): Promise<Response> {
   const input = await readJson(request, pairInput)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
   const peer = request.headers.get(askerHeaders.peer) ?? ''
-  const paired = await pairDevice(await database(), input.value, peer, new Date())
+  const paired = await pairDevice(await database(), input.value, peer, currentTime())
   if (!paired.ok) return Response.json({ problems: paired.problems }, { status: 403 })
   const jar = await cookies()
   jar.set(deviceCookie, paired.value.token, {

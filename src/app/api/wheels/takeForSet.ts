@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { GenericSchema, InferOutput } from 'valibot'
 import type { Problem, Result } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
@@ -30,7 +31,7 @@ export async function takeForSet<Schema extends GenericSchema, Value>(
   const read = await readJson(request, schema, mostBytes)
   if (!read.ok) return refused(422, read.problems)
   try {
-    const kept = await keep(await database(), id, read.value, new Date())
+    const kept = await keep(await database(), id, read.value, currentTime())
     return kept.ok ? Response.json({ kept: kept.value }) : refused(409, kept.problems)
   } catch (error) {
     // The device keeps it and sends it again once there is room.

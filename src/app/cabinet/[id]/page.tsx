@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
@@ -60,7 +61,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
           <span className="number">{formatMillilitres(product.stockMillilitres)}</span>
         </div>
         <StockForm packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
-        <Movements movements={movements.slice(0, shown)} now={new Date()} />
+        <Movements movements={movements.slice(0, shown)} now={currentTime()} />
         {movements.length > shown && (
           <p className="py-2">
             {shown === mostMovements ? (

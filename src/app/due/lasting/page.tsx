@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -23,7 +24,7 @@ function nextWords({ beatsNext }: RankedProduct, next: RankedProduct | undefined
 
 export default async function LastingPage() {
   const db = await database()
-  const { products, calibration } = await productsCompared(db, new Date())
+  const { products, calibration } = await productsCompared(db, currentTime())
   const { currency } = await readSettings(db)
   const kinds = [...new Set(products.map(({ protection }) => protection))]
   return (

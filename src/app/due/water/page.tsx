@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
@@ -14,7 +15,7 @@ export const metadata: Metadata = { title: 'Water' }
 
 export default async function WaterPage() {
   const db = await database()
-  const now = new Date()
+  const now = currentTime()
   const [{ filter }, last, resin] = await Promise.all([
     readSettings(db),
     lastWaterReading(db),

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { database, dataFolder } from '@/data/connection'
 import { isAskedAtDesk } from '@/app/asker'
@@ -68,7 +69,7 @@ export default async function BackupsPage() {
           </div>
           <p className="py-2">
             They take {formatMegabytes(room.bytes)} of {formatMegabytes(room.mostBytes)}, and go into every
-            backup.{room.oldestAt && ` The first is of ${formatDay(room.oldestAt, new Date())}.`}
+            backup.{room.oldestAt && ` The first is of ${formatDay(room.oldestAt, currentTime())}.`}
           </p>
           {room.count > 0 && <RoomForm look={lookBefore} throwAway={throwAwayBefore} />}
         </section>

@@ -1,5 +1,6 @@
 'use server'
 
+import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { cookies } from 'next/headers'
 import { revalidatePath } from 'next/cache'
@@ -58,7 +59,7 @@ export async function newPairingCode(input: unknown): Promise<Result<PairingCode
   const address = networkAddress()
   if (!address)
     return fail({ path: '', found: 'the network is shut', mend: 'Let the shop’s network in first.' })
-  const { code, expiresAt } = await beginPairing(await database(), read.value.role, new Date())
+  const { code, expiresAt } = await beginPairing(await database(), read.value.role, currentTime())
   return succeed({ code: spokenCode(code), qr: await qrOf(`${address}/pair#${code}`), address, expiresAt })
 }
 
@@ -67,7 +68,7 @@ export async function putOut(id: unknown): Promise<Refusal> {
   if (!(await isOwner())) return ownersOnly
   if (typeof id !== 'string' || !isUuid(id)) return refuse('id', 'no device', 'Choose a device of the list.')
   const answer = await answerOf(async () => {
-    await revokeDevice(await database(), id, new Date())
+    await revokeDevice(await database(), id, currentTime())
     return succeed(null)
   })
   revalidatePath('/settings/phones')

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { formatDistance } from 'date-fns'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
@@ -21,7 +22,7 @@ export default async function PhonesPage() {
   const [devices, desk] = await Promise.all([listPairedDevices(db), readDesk(db)])
   const state = networkState()
   const [address, trust] = [networkAddress(), trustAddress()]
-  const now = new Date()
+  const now = currentTime()
   return (
     <>
       <header className="place-head">

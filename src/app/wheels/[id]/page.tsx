@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
 import { Live } from '@/app/_parts/Live'
@@ -33,7 +34,7 @@ export default async function WheelSetPage({ params }: Props) {
   const { id } = await params
   const set = await wheelSetOr404(id)
   const db = await database()
-  const now = new Date()
+  const now = currentTime()
   const [due, layers, log, visitCount, spots, photographs] = await Promise.all([
     listDue(db, now, id),
     liveProtection(db, id, now),

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { createHash, timingSafeEqual } from 'node:crypto'
 import { database } from '@/data/connection'
 import { calendarSecret } from '@/data/queries/calendarSecret'
@@ -27,7 +28,7 @@ export async function GET(
       },
       { status: 404 },
     )
-  return new Response(await shopCalendar(db, new Date()), {
+  return new Response(await shopCalendar(db, currentTime()), {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },
   })
 }

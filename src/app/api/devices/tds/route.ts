@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { simulatedWater } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
 
@@ -12,5 +13,5 @@ export function GET(request: Request): Promise<Response> | Response {
       { problems: [{ path: 'hardness', found: text, mend: 'Give a number from 0 to 3000 ppm.' }] },
       { status: 400 },
     )
-  return answerAs('tds', simulatedWater(new Date(), hardness))
+  return answerAs('tds', simulatedWater(currentTime(), hardness))
 }

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { positions } from '@/core/wheel/position'
 import { simulatedSurface } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
@@ -22,5 +23,5 @@ export function GET(request: Request): Promise<Response> | Response {
       },
       { status: 400 },
     )
-  return answerAs('thermometer', simulatedSurface(new Date(), position, air))
+  return answerAs('thermometer', simulatedSurface(currentTime(), position, air))
 }

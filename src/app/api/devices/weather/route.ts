@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { simulatedWeather } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
 
@@ -14,7 +15,7 @@ export function GET(request: Request): Promise<Response> {
   return answerAs(
     'weather',
     simulatedWeather(
-      new Date(),
+      currentTime(),
       numberOr(searchParams.get('offset'), 0),
       numberOr(searchParams.get('latitude'), 50),
     ),

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { livePlace } from '@/app/asker'
@@ -31,7 +32,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
         wheels={drawnWheels(job.jobFile.corners)}
         loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
         stored={{ events, place: await livePlace() }}
-        serverMilliseconds={new Date().getTime()}
+        serverMilliseconds={currentTime().getTime()}
         end={endJob.bind(null, id)}
       />
     </>

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import { careAdvice } from '@/core/due/careCard'
@@ -21,7 +22,7 @@ const day = 'd MMMM yyyy'
 export default async function CarePage({ params }: Props) {
   const set = await wheelSetOr404((await params).id)
   const db = await database()
-  const now = new Date()
+  const now = currentTime()
   const layers = await askForecast(db, now, 'layersOfSet', { wheelSetId: set.id, at: now })
   const { shopName } = await readSettings(db)
   const { wash, never } = careAdvice(

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
@@ -19,7 +20,7 @@ interface Props {
 export default async function ChangePage({ params }: Props) {
   const set = await wheelSetOr404((await params).id)
   const db = await database()
-  const now = new Date()
+  const now = currentTime()
   const [sets, changes, tyres] = await Promise.all([
     setsOfVehicle(db, set.vehicleId),
     listWheelChanges(db, set.vehicleId),

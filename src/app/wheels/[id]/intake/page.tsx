@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { addDays } from 'date-fns'
 import type { Metadata } from 'next'
 import { serviceIds } from '@/core/visit-kinds/service'
@@ -31,11 +32,11 @@ export default async function IntakePage({ params, searchParams }: Props) {
   const set = await wheelSetOr404(id)
   const db = await database()
   const last = (await latestJobFile(db, id))?.conditions
-  const now = new Date()
+  const now = currentTime()
   const offer = await intakeOffer(db, set, now)
   const due = (await listDue(db, now, id)).filter(({ at }) => at <= addDays(now, soonDays))
   const readings = await listReadings(db, set.vehicleId)
-  const weather = await askWeather(-new Date().getTimezoneOffset())
+  const weather = await askWeather(-currentTime().getTimezoneOffset())
   return (
     <IntakeForm
       wheelSetId={id}

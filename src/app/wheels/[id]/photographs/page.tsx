@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { listPhotographs } from '@/data/queries/photographs'
@@ -35,7 +36,7 @@ export default async function PhotographsPage({ params, searchParams }: Props) {
           stains.
         </p>
       )}
-      <PhotographStrip wheelSetId={id} photographs={page.rows} now={new Date()} />
+      <PhotographStrip wheelSetId={id} photographs={page.rows} now={currentTime()} />
       <Pager
         label="Pages of photographs"
         path={`/wheels/${id}/photographs`}

@@ -1,3 +1,5 @@
+import { currentTime } from '@/clock'
+import type { SearchParams } from '@/app/pageAsked'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
@@ -23,18 +25,22 @@ export const metadata: Metadata = { title: 'Protection' }
 
 interface Props {
   readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<SearchParams>
 }
 
-const looksShown = 8
+/** Protection checks shown at first; `?checks=all` shows them all. */
+const checksAtFirst = 8
+const maxChecks = 1000
 
-export default async function ProtectionPage({ params }: Props) {
+export default async function ProtectionPage({ params, searchParams }: Props) {
   const { id } = await params
+  const showsAll = (await searchParams).checks === 'all'
   const set = await wheelSetOr404(id)
   const db = await database()
-  const now = new Date()
+  const now = currentTime()
   const [layers, looks, products, readings] = await Promise.all([
     askForecast(db, now, 'layersOfSet', { wheelSetId: id, at: now }),
-    listLooks(db, id, looksShown),
+    listLooks(db, id, showsAll ? maxChecks : checksAtFirst + 1),
     listProducts(db),
     listReadings(db, set.vehicleId),
   ])
@@ -73,7 +79,12 @@ export default async function ProtectionPage({ params }: Props) {
         </div>
         <div>
           <OtherLayers layers={others} now={now} />
-          <LookRows looks={looks} now={now} takeBack={takeLookBack.bind(null, id)} />
+          <LookRows
+            looks={showsAll ? looks : looks.slice(0, checksAtFirst)}
+            now={now}
+            takeBack={takeLookBack.bind(null, id)}
+            allAt={!showsAll && looks.length > checksAtFirst ? `/wheels/${id}/protection?checks=all` : null}
+          />
           <section aria-labelledby="put-on" className="mt-4">
             <div className="section-head">
               <h2 id="put-on">Put on elsewhere</h2>

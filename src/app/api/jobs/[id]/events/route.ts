@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import { readJsonText } from '@/contracts/jsonText'
 import { parse } from '@/contracts/problems'
 import { runEventInput } from '@/contracts/runEvent'
@@ -34,7 +35,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const input = parse(runEventInput, body.value)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 422 })
   try {
-    const outcome = await recordRunEvent(await database(), id, input.value, new Date())
+    const outcome = await recordRunEvent(await database(), id, input.value, currentTime())
     if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 409 })
     return Response.json({ ok: true })
   } catch (error) {

@@ -1,3 +1,4 @@
+import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { isUuid } from '@/contracts/fields'
@@ -33,7 +34,7 @@ export default async function PhotographPage({ params }: Props) {
         <div>
           <h1>{wheelsOf(photograph)}</h1>
           <p className="lead-text">
-            {formatDay(takenAt, new Date())}, {formatTimeOfDay(takenAt)} ·{' '}
+            {formatDay(takenAt, currentTime())}, {formatTimeOfDay(takenAt)} ·{' '}
             <Link href={`/wheels/${id}`}>
               {set.vehicleName}, {set.name}
             </Link>{' '}
