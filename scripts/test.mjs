@@ -112,7 +112,11 @@ const onServer = postgres ? { EVEN_SPOKE_TEST_POSTGRES: postgres.url } : {}
 if (only !== 'interface') {
   say('\n— the data on a PostgreSQL server')
   if (postgres)
-    await unitTests('server', ['src/data/queries', 'src/data/schema.test.ts', 'src/services'], onServer)
+    await unitTests(
+      'server',
+      ['src/data/queries', 'src/data/schema.test.ts', 'src/data/ownObjects.test.ts', 'src/services'],
+      onServer,
+    )
   else say('There is no PostgreSQL server here; the data was tested on PGlite alone.')
 }
 say('\n— production build')

@@ -1,4 +1,5 @@
 import { reasonOf } from '@/core/reasonOf'
+import { ownObjects } from './ownObjects'
 import type { PGlite } from '@electric-sql/pglite'
 
 /** The first version whose tables count their own rows. */
@@ -117,10 +118,15 @@ export async function damageIn(postgres: PGlite): Promise<string[]> {
   }
 }
 
+const countedTables = (): string[] =>
+  ownObjects().tables.filter((name) => name !== 'schema_migration' && name !== 'table_count')
+
+const literal = (text: string): string => `'${text.replaceAll("'", "''")}'`
+
 /** Takes what is there now for the right number. */
-export const recountScript = `
+export const recountScript = (): string => `
     create temporary table counted as select tablename as name from pg_tables
-      where schemaname = 'public' and tablename not in ('schema_migration', 'table_count');
+      where schemaname = 'public' and tablename in (${countedTables().map(literal).join(', ')});
     do $$ declare t text; begin
       for t in select name from counted loop
         execute format('insert into table_count (name, rows) select %L, count(*) from %I
@@ -132,5 +138,5 @@ export const recountScript = `
 /** For a person who continues with what is left. */
 export async function recount(postgres: PGlite): Promise<void> {
   if ((await dataVersionOf(postgres)) < firstCountingVersion) return
-  await postgres.exec(recountScript)
+  await postgres.exec(recountScript())
 }

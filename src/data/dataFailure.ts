@@ -6,6 +6,7 @@ export const failureExitCodes = {
   newerDatabase: 78,
   changedMigration: 78,
   damaged: 65,
+  foreignData: 73,
   unreachable: 69,
   engine: 70,
 } as const

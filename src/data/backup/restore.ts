@@ -2,6 +2,7 @@ import { pictureTable, type PictureFile } from '@/contracts/backup'
 import { recountScript } from '../checkDatabase'
 import type { Database, DatabaseTransaction } from '../database'
 import { applyMigration, createMigrationTable, type Migration } from '../migrate'
+import { ownObjects } from '../ownObjects'
 import { fillPictures } from './pictures'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
 
@@ -32,24 +33,29 @@ async function ownRows(transaction: DatabaseTransaction): Promise<Map<string, st
   return rows
 }
 
-/** Takes every table, sequence and function of the program away; what an extension brought stays. */
-const emptyScript = `
-  do $$ declare one record; begin
-    for one in select c.oid::regclass as name from pg_class c
-      where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace
-        and not exists (select 1 from pg_depend d where d.objid = c.oid and d.deptype = 'e') loop
-      execute format('drop table if exists %s cascade', one.name);
-    end loop;
-    for one in select c.oid::regclass as name from pg_class c
-      where c.relkind = 'S' and c.relnamespace = 'public'::regnamespace loop
-      execute format('drop sequence if exists %s cascade', one.name);
-    end loop;
-    for one in select p.oid::regprocedure as name from pg_proc p
-      where p.pronamespace = 'public'::regnamespace
-        and not exists (select 1 from pg_depend d where d.objid = p.oid and d.deptype = 'e') loop
-      execute format('drop function if exists %s cascade', one.name);
-    end loop;
-  end $$`
+/**
+ * Drops the program's own tables, sequences and functions. Nothing of others is touched: if something of theirs depends on
+ * a table, the database refuses and the restore changes nothing.
+ */
+async function dropOwn(transaction: DatabaseTransaction): Promise<void> {
+  const { tables, sequences, functions } = ownObjects()
+  const found = await transaction.query<{ kind: string; name: string }>(
+    `select 'table' as kind, c.oid::regclass::text as name from pg_class c
+       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace and c.relname = any ($1)
+     union all
+     select 'sequence', c.oid::regclass::text from pg_class c
+       where c.relkind = 'S' and c.relnamespace = 'public'::regnamespace and c.relname = any ($2)
+     union all
+     select 'function', p.oid::regprocedure::text from pg_proc p
+       where p.pronamespace = 'public'::regnamespace and p.proname = any ($3)`,
+    [tables, sequences, functions],
+  )
+  for (const kind of ['table', 'sequence', 'function']) {
+    const names = found.filter((one) => one.kind === kind).map(({ name }) => name)
+    // All at once, because they refer to one another.
+    if (names.length > 0) await transaction.script(`drop ${kind} ${names.join(', ')}`)
+  }
+}
 
 async function fill(
   transaction: DatabaseTransaction,
@@ -89,7 +95,7 @@ export function restore(
 ): Promise<void> {
   return database.transaction(async (transaction) => {
     const kept = await ownRows(transaction)
-    await transaction.script(emptyScript)
+    await dropOwn(transaction)
     await createMigrationTable(transaction)
     for (const migration of migrations.slice(0, dataVersion)) await applyMigration(transaction, migration)
     const rowsOf = new Map(tables.map(({ name, rows }) => [name, rows]))
@@ -111,6 +117,6 @@ export function restore(
       await transaction.script(`delete from ${quoted(name)}`)
       await fill(transaction, name, columns, JSON.parse(rows) as unknown[])
     }
-    await transaction.script(recountScript)
+    await transaction.script(recountScript())
   })
 }

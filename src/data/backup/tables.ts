@@ -1,4 +1,5 @@
 import type { Queryable } from '../database'
+import { ownObjects } from '../ownObjects'
 
 /** What no backup holds: secrets of devices and of the desk, and what is worked out from the rest. */
 export const leftOut = [
@@ -19,7 +20,7 @@ export interface Table {
   readonly key: readonly string[]
 }
 
-/** The tables of the data, each after those it refers to. */
+/** The program's tables, each after those it refers to. Tables of others in the same database are not among them. */
 export async function tablesInOrder(database: Queryable): Promise<Table[]> {
   const rows = await database.query<{ name: string; columns: string[]; key: string[]; refers: string[] }>(
     `select t.relname::text as name,
@@ -30,7 +31,8 @@ export async function tablesInOrder(database: Queryable): Promise<Table[]> {
          where i.indrelid = t.oid and i.indisprimary), '{}') as key,
        coalesce((select array_agg(distinct r.relname::text) from pg_constraint c join pg_class r on r.oid = c.confrelid
          where c.conrelid = t.oid and c.contype = 'f' and c.confrelid <> t.oid), '{}') as refers
-     from pg_class t where t.relkind = 'r' and t.relnamespace = 'public'::regnamespace order by t.relname`,
+     from pg_class t where t.relkind = 'r' and t.relnamespace = 'public'::regnamespace and t.relname = any ($1) order by t.relname`,
+    [ownObjects().tables],
   )
   const placed: string[] = []
   const ordered: Table[] = []

@@ -1,4 +1,5 @@
 import type { Queryable } from '../database'
+import { ownObjects } from '../ownObjects'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
 
 /** Rows of every table that a backup holds, counted one by one. */
@@ -34,7 +35,8 @@ async function rulesOf(database: Queryable): Promise<Rule[]> {
   const checks = await database.query<{ name: string; table: string; expression: string }>(
     `select c.conname::text as name, t.relname::text as table, pg_get_expr(c.conbin, c.conrelid) as expression
      from pg_constraint c join pg_class t on t.oid = c.conrelid
-     where c.contype = 'c' and t.relnamespace = 'public'::regnamespace`,
+     where c.contype = 'c' and t.relnamespace = 'public'::regnamespace and t.relname = any ($1)`,
+    [ownObjects().tables],
   )
   const references = await database.query<{
     name: string
@@ -49,7 +51,8 @@ async function rulesOf(database: Queryable): Promise<Rule[]> {
        (select array_agg(a.attname::text order by k.at) from unnest(c.confkey) with ordinality k(num, at)
          join pg_attribute a on a.attrelid = c.confrelid and a.attnum = k.num) as theirs
      from pg_constraint c join pg_class t on t.oid = c.conrelid join pg_class o on o.oid = c.confrelid
-     where c.contype = 'f' and t.relnamespace = 'public'::regnamespace`,
+     where c.contype = 'f' and t.relnamespace = 'public'::regnamespace and t.relname = any ($1)`,
+    [ownObjects().tables],
   )
   return [
     ...checks.map(({ name, table, expression }) => ({
