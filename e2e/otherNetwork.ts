@@ -3,6 +3,7 @@ import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Browser } from '@playwright/test'
+import { shiftClocks } from './testClock'
 import { chromiumArguments, chromiumPath } from '../scripts/lib/chromium.mjs'
 
 /** A browser that has nothing of this machine but one wire to it. */
@@ -60,6 +61,7 @@ export async function openOtherNetwork(): Promise<OtherNetwork> {
     // The shop's own certificate would be trusted by hand; a worker that stands in for the network needs that.
     args: [...chromiumArguments, '--ignore-certificate-errors'],
   })
+  shiftClocks(browser)
   return {
     browser,
     isOwn: wire !== null,

@@ -4,7 +4,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test as base, type Browser, type Page } from '@playwright/test'
-import { clockOffsetMilliseconds, testTime } from './testClock'
+import { shiftClocks, testTime } from './testClock'
 
 const root = process.cwd()
 
@@ -132,31 +132,11 @@ function goWhenLive(page: Page): void {
   }
 }
 
-/** Shifts the clock of every page to the day of the run, as the server's is. */
-function shiftClocks(browser: Browser): void {
-  const newContext = browser.newContext.bind(browser)
-  browser.newContext = async (...options) => {
-    const context = await newContext(...options)
-    await context.addInitScript((offset) => {
-      const Machine = Date
-      const shifted = () => Machine.now() + offset
-      globalThis.Date = new Proxy(Machine, {
-        construct: (target, given, made) =>
-          Reflect.construct(target, given.length === 0 ? [shifted()] : given, made) as Date,
-        apply: () => new Machine(shifted()).toString(),
-        get: (target, key, receiver) =>
-          key === 'now' ? shifted : (Reflect.get(target, key, receiver) as unknown),
-      })
-    }, clockOffsetMilliseconds)
-    return context
-  }
-}
-
 /** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
 export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer; browser: Browser }>({
   browser: [
     async ({ browser }, provide) => {
-      if (clockOffsetMilliseconds !== 0) shiftClocks(browser)
+      shiftClocks(browser)
       await provide(browser)
     },
     { scope: 'worker' },

@@ -6,6 +6,9 @@ export async function register(): Promise<void> {
   const { openNetworkAsKept } = await import('./services/pairing/openNetworkAsKept')
   await openNetworkAsKept()
   const { keepDailyBackups } = await import('./services/backup/dailyBackup')
+  const { clearTemporaryFiles } = await import('./services/backup/temporaryFiles')
+  const { dataFolder } = await import('./data/connection')
+  await clearTemporaryFiles(dataFolder())
   keepDailyBackups()
 }
 

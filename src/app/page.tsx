@@ -2,12 +2,14 @@ import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
 import type { Metadata } from 'next'
+import { isOwner } from '@/app/asker'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { hasWheelSets } from '@/data/queries/wheelSets'
 import { lowStock } from '@/services/readCabinet'
+import { backupTrouble } from '@/services/backup/dailyBackup'
 import { weekDue } from '@/services/due'
 import { weekLoad } from '@/services/weekLoad'
 import { DueRows } from '@/ui/due/DueRows'
@@ -31,6 +33,7 @@ export default async function TodayPage() {
   const now = currentTime()
   const [jobs, due, low] = await Promise.all([listOpenJobs(db), weekDue(db, now, dueShown), lowStock(db)])
   const load = await weekLoad(db, jobs, due.visits, now)
+  const trouble = (await isOwner()) ? backupTrouble() : null
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
   return (
@@ -52,6 +55,11 @@ export default async function TodayPage() {
           <Plus aria-hidden size={20} /> Plan a visit
         </Link>
       </header>
+      {trouble && (
+        <div className="alert alert-warning" role="alert">
+          No backup today. {trouble} <Link href="/settings/backups">Backups</Link>
+        </div>
+      )}
       <div className="today">
         <section aria-labelledby="jobs">
           <div className="section-head">

@@ -4,10 +4,12 @@ import { isUuid } from './fields'
 import { photographSizes, type PhotographSize } from './photograph'
 import { parse } from './problems'
 
-export const backupFormat = 'even-spoke/backup/1'
+export const backupFormat = 'even-spoke/backup/2'
+/** Without a seal, and without checksums of the tables for people. */
+export const earlierBackupFormat = 'even-spoke/backup/1'
 
 /** More than a shop has room for. */
-export const mostPictures = 50_000
+export const maxPictures = 50_000
 
 /** A picture that lies as a file of its own in a backup. */
 export interface PictureFile {
@@ -36,8 +38,8 @@ const count = v.pipe(v.number(), v.integer(), v.minValue(0))
 
 /** What lies in a backup, and what each file has to be. */
 export const backupManifest = v.strictObject({
-  format: v.literal(
-    backupFormat,
+  format: v.picklist(
+    [backupFormat, earlierBackupFormat],
     `Choose a backup of this program; its manifest names the format ${backupFormat}.`,
   ),
   madeAt: v.pipe(v.string(), v.isoTimestamp()),
@@ -71,7 +73,23 @@ export const backupManifest = v.strictObject({
           sha256,
         }),
       ),
-      v.maxLength(mostPictures),
+      v.maxLength(maxPictures),
+    ),
+    [],
+  ),
+  /** Tables for people; absent in earlier backups. */
+  others: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          file: v.pipe(
+            v.string(),
+            v.regex(/^[a-z]{1,40}\.csv$/, 'A table for people is a CSV file named in small letters.'),
+          ),
+          sha256,
+        }),
+      ),
+      v.maxLength(20),
     ),
     [],
   ),

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { dump, restorable } from './backup/dump'
+import { dump } from './backup/dump'
+import { dumpInMemory, sourceInMemory } from './backup/testDump'
 import { restore } from './backup/restore'
 import { openInMemory } from './openInMemory'
 import { readMigrations } from './migrate'
@@ -30,9 +31,9 @@ describe('what is the program’s own', () => {
     await database.query("insert into vehicle (name, kind) values ('Ours', 'car')")
     await database.query('create table customers (name text)')
     await database.query("insert into customers values ('Theirs')")
-    const dumped = await dump(database, () => Promise.resolve(null))
+    const dumped = await dump(database, dumpInMemory)
     expect(dumped.tables.map(({ name }) => name)).not.toContain('customers')
-    await restore(database, readMigrations(), restorable(dumped))
+    await restore(database, readMigrations(), sourceInMemory(dumped))
     expect(await database.query('select name from customers')).toEqual([{ name: 'Theirs' }])
     expect(await database.query('select name from vehicle')).toEqual([{ name: 'Ours' }])
     expect(await database.query("select 1 from table_count where name = 'customers'")).toEqual([])
@@ -43,8 +44,8 @@ describe('what is the program’s own', () => {
     const database = await openInMemory()
     await database.query("insert into vehicle (name, kind) values ('Ours', 'car')")
     await database.query('create view names_of_cars as select name from vehicle')
-    const dumped = await dump(database, () => Promise.resolve(null))
-    await expect(restore(database, readMigrations(), restorable(dumped))).rejects.toThrow(/depend/)
+    const dumped = await dump(database, dumpInMemory)
+    await expect(restore(database, readMigrations(), sourceInMemory(dumped))).rejects.toThrow(/depend/)
     expect(await database.query('select name from names_of_cars')).toEqual([{ name: 'Ours' }])
     await database.close()
   })

@@ -1,6 +1,7 @@
 // `npm run backup -- FILE`: everything that is stored as one zip.
+import { rmSync } from 'node:fs'
 import { currentTime } from '@/clock'
-import { renameSync, writeFileSync } from 'node:fs'
+import { renameDurably } from '@/data/folder/durableFiles'
 import { backUp } from '@/services/backup/backUp'
 import { onDataHere } from './openHere'
 
@@ -10,9 +11,10 @@ if (!file) {
   process.exit(64)
 }
 await onDataHere(async (database) => {
-  const zip = await backUp(database, currentTime())
-  writeFileSync(`${file}.part`, zip, { mode: 0o600 })
-  renameSync(`${file}.part`, file)
-  process.stdout.write(`${file}: ${zip.byteLength} bytes\n`)
+  const part = `${file}.part`
+  rmSync(part, { force: true })
+  const bytes = await backUp(database, currentTime(), part)
+  renameDurably(part, file)
+  process.stdout.write(`${file}: ${bytes} bytes\n`)
   return 0
 })

@@ -16,11 +16,11 @@ function opened(source: BackupSource): Promise<Database> {
   }
 }
 
-/** Reads and packs one backup; the thread does nothing else. */
-export default async function makeBackup({ source, madeAt }: BackupTask): Promise<Uint8Array> {
+/** Writes one backup; the thread does nothing else. */
+export default async function makeBackup({ source, madeAt, path }: BackupTask): Promise<number> {
   const database = await opened(source)
   try {
-    return await backUpOver(database, new Date(madeAt))
+    return await backUpOver(database, new Date(madeAt), path)
   } finally {
     await database.close()
   }

@@ -1,27 +1,24 @@
 // `npm run check`: holds the data against its own counts, rules and ledger, and against the last backup.
-import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { countsOf } from '@/contracts/backup'
 import { countedRows, problemsIn } from '@/data/backup/wholeness'
 import type { Database } from '@/data/database'
-import { readBackup } from '@/pool/zip'
+import { readBackup } from '@/pool/backup/readBackup'
 import { backupFolderOf } from '@/services/backup/backupFolder'
-import { dayOfBackup } from '@/services/backup/retention'
+import { latestFirst } from '@/services/backup/retention'
 import { folderHere, onDataHere } from './openHere'
 
 /** What the last backup says: problems of its own, and what the data has fewer of since. */
 async function againstLastBackup(database: Database): Promise<{ problems: string[]; said: string[] }> {
   const { path: folder } = await backupFolderOf(database, folderHere())
-  const name = (existsSync(folder) ? readdirSync(folder) : [])
-    .filter((one) => dayOfBackup(one) !== null)
-    .sort()
-    .at(-1)
+  const name = latestFirst(existsSync(folder) ? readdirSync(folder) : [])[0]?.name
   if (!name) return { problems: [], said: ['There is no backup to compare with yet.'] }
-  const read = readBackup(readFileSync(join(folder, name)))
+  const read = await readBackup(join(folder, name))
   if (!read.ok)
     return { problems: read.problems.map(({ found, mend }) => `${name}: ${found}. ${mend}`), said: [] }
   const counts = await countedRows(database)
-  const fewer = [...countsOf(read.value.manifest)].flatMap(([table, rows]) => {
+  const fewer = [...countsOf(read.value)].flatMap(([table, rows]) => {
     const found = counts.get(table)
     return found !== undefined && found < rows ? [`${table}: ${found} rows now, ${rows} in ${name}`] : []
   })

@@ -1,10 +1,9 @@
 // `npm run move -- --to URL` copies everything that is stored here to a PostgreSQL server, `--from URL` from there to here. `--dry-run`
 // says what would happen and changes nothing. Data at the other end is replaced only with `--yes`. Counts are compared at the end.
 import { parseArgs } from 'node:util'
-import { countsOf } from '@/contracts/backup'
 import { reasonOf } from '@/core/reasonOf'
-import { dump, restorable } from '@/data/backup/dump'
-import { restore } from '@/data/backup/restore'
+import { dump } from '@/data/backup/dump'
+import { restore, sourceOf } from '@/data/backup/restore'
 import { countedRows } from '@/data/backup/wholeness'
 import type { Database } from '@/data/database'
 import { readMigrations } from '@/data/migrate'
@@ -53,9 +52,8 @@ const entered = (counts: ReadonlyMap<string, number>): number => sum(counts) - (
 
 /** Copies all rows; the other end keeps its own devices. */
 async function copy(from: Database, to: Database): Promise<number> {
-  const dumped = await dump(from, () => Promise.resolve(null))
-  await restore(to, readMigrations(), restorable(dumped))
-  const counts = countsOf(dumped)
+  await dump(from, (reader) => restore(to, readMigrations(), sourceOf(reader)))
+  const counts = await countedRows(from)
   const arrived = await countedRows(to)
   for (const [name, rows] of arrived) {
     if (rows === (counts.get(name) ?? 0)) continue

@@ -44,14 +44,14 @@ export async function inPool<Name extends keyof Tasks>(
   name: Name,
   input: Parameters<Tasks[Name]>[0],
   signal?: AbortSignal,
-): Promise<ReturnType<Tasks[Name]>> {
+): Promise<Awaited<ReturnType<Tasks[Name]>>> {
   const running = pool()
-  if (!running) return tasks[name](input as never) as ReturnType<Tasks[Name]>
+  if (!running) return (await tasks[name](input as never)) as Awaited<ReturnType<Tasks[Name]>>
   if (running.queueSize >= mostWaiting)
     throw new PoolFull(Math.ceil((usualSeconds * (running.queueSize + 1)) / threads))
   const limit = AbortSignal.timeout(longestMilliseconds)
   return (await running.run(input, {
     name,
     signal: signal ? AbortSignal.any([signal, limit]) : limit,
-  })) as ReturnType<Tasks[Name]>
+  })) as Awaited<ReturnType<Tasks[Name]>>
 }

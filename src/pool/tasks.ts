@@ -3,7 +3,8 @@ import { succeed, type Result } from '@/core/result'
 import { readCabinetText, type ReadCabinet } from '@/contracts/cabinetCsv'
 import { jobOf, readJobText, type JobFile } from '@/contracts/jobFile'
 import type { PlanChange } from '@/contracts/planChange'
-import { readBackup, type ReadBackup } from './zip'
+import type { BackupManifest } from '@/contracts/backup'
+import { readBackup } from './backup/readBackup'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 
 /** What is worked out away from the thread that answers requests. Plain values in and out. */
@@ -14,8 +15,8 @@ export interface Tasks {
   planFile(job: { readonly file: JobFile; readonly order?: PlanChange['order'] }): Result<PlanFile | null>
   /** A table or a cabinet file, read; prices without a currency of their own are in the given one. */
   readCabinet(sent: { readonly text: string; readonly currency: string }): Result<ReadCabinet>
-  /** A backup, unpacked and held against its manifest. */
-  readBackup(zip: Uint8Array): Result<ReadBackup>
+  /** The manifest of a backup file, after everything in the file was compared with it. */
+  readBackup(path: string): Promise<Result<BackupManifest>>
 }
 
 export const tasks: Tasks = {

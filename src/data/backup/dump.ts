@@ -1,78 +1,85 @@
 import { pictureTable, type PictureFile } from '@/contracts/backup'
+import type { PhotographSize } from '@/contracts/photograph'
 import type { Database, Queryable } from '../database'
-import { dumpPictures } from './pictures'
-import type { Restored } from './restore'
 import { isLeftOut, quoted, tablesInOrder, type Table } from './tables'
 
-/** The rows of one table as JSON, a row a line. */
-export interface DumpedTable {
-  readonly name: string
-  readonly rows: number
-  readonly json: string
-}
+/** A picture without its bytes. */
+export type PictureName = Omit<PictureFile, 'jpeg'>
 
-export interface Dump<Also> {
+/** Everything that is stored as of one instant, read piece by piece: little of it is held at a time. */
+export interface DumpReader {
   /** Number of the last migration. */
   readonly dataVersion: number
-  readonly tables: readonly DumpedTable[]
-  readonly pictures: readonly PictureFile[]
-  readonly also: Also
+  /** Tables that are read as rows, each after those it refers to. */
+  readonly tables: readonly string[]
+  readonly pictures: readonly PictureName[]
+  /** The rows of a table as JSON, one text a row, in the order of the table's key. One table at a time. */
+  rowsOf(table: string): AsyncGenerator<readonly string[]>
+  picture(of: PictureName): Promise<Uint8Array>
+  /** Other reads of the same instant. */
+  readonly at: Queryable
 }
 
-/** What was dumped, as it is put in place again. */
-export const restorable = ({ dataVersion, tables, pictures }: Dump<unknown>): Restored => ({
-  dataVersion,
-  tables: tables.map(({ name, json }) => ({ name, rows: JSON.parse(json) as unknown[] })),
-  pictures,
-})
+/** Rows that are read at a time. */
+const strideRows = 2000
 
-/** Rows that are taken at a time. */
-const stride = 5000
-
-/** Every row as JSON, in the order of the table's key. */
-async function linesOf(transaction: Queryable, { name, columns, key }: Table): Promise<string[]> {
+async function* rowsOf(transaction: Queryable, { name, columns, key }: Table): AsyncGenerator<string[]> {
   const order = key.length > 0 ? ` order by ${key.map(quoted).join(', ')}` : ''
   await transaction.query(
     `declare dumped no scroll cursor for
      select row_to_json(r)::text as row from (select ${columns.map(quoted).join(', ')} from ${quoted(name)}${order}) r`,
   )
-  const lines: string[] = []
   for (;;) {
-    const rows = await transaction.query<{ row: string }>(`fetch ${stride} from dumped`)
-    for (const { row } of rows) lines.push(row)
-    if (rows.length < stride) break
+    const rows = await transaction.query<{ row: string }>(`fetch ${strideRows} from dumped`)
+    yield rows.map(({ row }) => row)
+    if (rows.length < strideRows) break
   }
   await transaction.query('close dumped')
-  return lines
+}
+
+async function listPictures(transaction: Queryable): Promise<PictureName[]> {
+  const rows = await transaction.query<{ photograph_id: string; size: PhotographSize }>(
+    'select photograph_id, size from photograph_file order by photograph_id, size',
+  )
+  return rows.map(({ photograph_id, size }) => ({ photographId: photograph_id, size }))
+}
+
+async function readPicture(transaction: Queryable, { photographId, size }: PictureName): Promise<Uint8Array> {
+  const [row] = await transaction.query<{ jpeg: Uint8Array }>(
+    'select jpeg from photograph_file where photograph_id = $1 and size = $2',
+    [photographId, size],
+  )
+  if (!row) throw new Error(`The ${size} picture of photograph ${photographId} is missing.`)
+  return row.jpeg
 }
 
 /**
- * Everything that is stored, as of one instant.
- * @param also what else is read of the same instant
+ * Reads everything that is stored, as of one instant.
+ * @param work may read until it resolves
  */
-export function dump<Also>(database: Database, also: (at: Queryable) => Promise<Also>): Promise<Dump<Also>> {
+export function dump<T>(database: Database, work: (reader: DumpReader) => Promise<T>): Promise<T> {
   return database.transaction(async (transaction) => {
     await transaction.query('set transaction isolation level repeatable read, read only')
     const [version] = await transaction.query<{ number: number }>(
       'select max(number) as number from schema_migration',
     )
-    const tables: DumpedTable[] = []
-    let pictures: readonly PictureFile[] = []
-    for (const table of await tablesInOrder(transaction)) {
-      const { name } = table
-      if (isLeftOut(name)) continue
-      if (name === pictureTable) {
-        pictures = await dumpPictures(transaction)
-        continue
-      }
-      const lines = await linesOf(transaction, table)
-      tables.push({ name, rows: lines.length, json: `[\n${lines.join(',\n')}\n]\n` })
-    }
-    return {
+    const all = await tablesInOrder(transaction)
+    const tables = new Map(
+      all
+        .filter(({ name }) => !isLeftOut(name) && name !== pictureTable)
+        .map((table) => [table.name, table] as const),
+    )
+    return work({
       dataVersion: Number(version?.number ?? 0),
-      tables,
-      pictures,
-      also: await also(transaction),
-    }
+      tables: [...tables.keys()],
+      pictures: all.some(({ name }) => name === pictureTable) ? await listPictures(transaction) : [],
+      rowsOf: (name) => {
+        const table = tables.get(name)
+        if (!table) throw new Error(`There is no table ${name} to dump.`)
+        return rowsOf(transaction, table)
+      },
+      picture: (of) => readPicture(transaction, of),
+      at: transaction,
+    })
   })
 }

@@ -3,16 +3,34 @@ import { recountScript } from '../checkDatabase'
 import type { Database, DatabaseTransaction } from '../database'
 import { applyMigration, createMigrationTable, type Migration } from '../migrate'
 import { ownObjects } from '../ownObjects'
-import { fillPictures } from './pictures'
+import { parseRows } from './documents'
+import type { DumpReader } from './dump'
+import { rowContract } from './rowContract'
+import { addPicture } from '../queries/photographs'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
 
-/** What was dumped, to be put in place. */
-export interface Restored {
-  /** Number of the last migration of the dump. */
+/** Where a restore takes everything from. It is read table by table, so that little is held at a time. */
+export interface RestoreSource {
+  /** Number of the last migration of what is restored. */
   readonly dataVersion: number
-  readonly tables: readonly { readonly name: string; readonly rows: readonly unknown[] }[]
-  readonly pictures: readonly PictureFile[]
+  /** All rows of a table; null: it holds none of it. */
+  rowsOf(table: string): Promise<readonly unknown[] | null>
+  pictures(): AsyncIterable<PictureFile>
 }
+
+/** A source that reads another database. */
+export const sourceOf = (reader: DumpReader): RestoreSource => ({
+  dataVersion: reader.dataVersion,
+  rowsOf: async (table) => {
+    if (!reader.tables.includes(table)) return null
+    const rows: unknown[] = []
+    for await (const lines of reader.rowsOf(table)) for (const line of lines) rows.push(JSON.parse(line))
+    return rows
+  },
+  pictures: async function* () {
+    for (const of of reader.pictures) yield { ...of, jpeg: await reader.picture(of) }
+  },
+})
 
 /** Rows that are written at a time. */
 const stride = 2000
@@ -57,6 +75,16 @@ async function dropOwn(transaction: DatabaseTransaction): Promise<void> {
   }
 }
 
+/** Puts pictures in the place of those that are there. */
+async function fillPictures(
+  transaction: DatabaseTransaction,
+  pictures: AsyncIterable<PictureFile>,
+): Promise<void> {
+  await transaction.query('delete from photograph_file')
+  for await (const { photographId, size, jpeg } of pictures)
+    await addPicture(transaction, photographId, size, jpeg)
+}
+
 async function fill(
   transaction: DatabaseTransaction,
   name: string,
@@ -85,24 +113,27 @@ const sequencesScript = `
   end $$`
 
 /**
- * Puts what was dumped in the place of everything that is stored, brought up to this program's version: all of it or nothing.
- * @param migrations at least those of the dump
+ * Replaces everything that is stored, brought up to this program's version: all of it or nothing.
+ * @param migrations at least those of the source
+ * @throws RowRefused for a row that its table cannot hold; nothing is changed then
  */
 export function restore(
   database: Database,
   migrations: readonly Migration[],
-  { dataVersion, tables, pictures }: Restored,
+  source: RestoreSource,
 ): Promise<void> {
   return database.transaction(async (transaction) => {
     const kept = await ownRows(transaction)
     await dropOwn(transaction)
     await createMigrationTable(transaction)
-    for (const migration of migrations.slice(0, dataVersion)) await applyMigration(transaction, migration)
-    const rowsOf = new Map(tables.map(({ name, rows }) => [name, rows]))
+    for (const migration of migrations.slice(0, source.dataVersion))
+      await applyMigration(transaction, migration)
     for (const { name, columns } of await tablesInOrder(transaction)) {
-      if (name === pictureTable) await fillPictures(transaction, pictures)
-      const rows = rowsOf.get(name)
-      if (!rows || isLeftOut(name) || name === pictureTable) continue
+      if (name === pictureTable) await fillPictures(transaction, source.pictures())
+      if (isLeftOut(name) || name === pictureTable) continue
+      const rows = await source.rowsOf(name)
+      if (!rows) continue
+      parseRows(name, await rowContract(transaction, name), rows)
       await transaction.script(
         `alter table ${quoted(name)} disable trigger user; delete from ${quoted(name)}`,
       )
@@ -110,7 +141,7 @@ export function restore(
       await transaction.script(`alter table ${quoted(name)} enable trigger user`)
     }
     await transaction.script(sequencesScript)
-    for (const migration of migrations.slice(dataVersion)) await applyMigration(transaction, migration)
+    for (const migration of migrations.slice(source.dataVersion)) await applyMigration(transaction, migration)
     for (const { name, columns } of await tablesInOrder(transaction)) {
       const rows = kept.get(name)
       if (!rows) continue

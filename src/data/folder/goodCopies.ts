@@ -28,13 +28,18 @@ const copiesFolder = (folder: string): string => join(folder, 'copies')
 const unfinished = /\.part$/
 const logFile = /^[0-9A-F]{24}$/
 
-/** Copies that are whole, the newest first. */
+const namesIn = (folder: string): string[] =>
+  existsSync(copiesFolder(folder)) ? readdirSync(copiesFolder(folder)) : []
+
+/** Counts up with every copy, whatever the clock says; copies of earlier versions have only a date in their name, and 0 here. */
+const counterOf = (name: string): number => Number(/^(\d{6})-\d{4}-/.exec(name)?.[1] ?? 0)
+const counterDigits = 6
+
+/** Copies that are whole, the newest first: by counter, because a clock may have been wrong. */
 export function listCopies(folder: string): GoodCopy[] {
-  if (!existsSync(copiesFolder(folder))) return []
-  return readdirSync(copiesFolder(folder))
+  return namesIn(folder)
     .filter((name) => !unfinished.test(name))
-    .sort()
-    .reverse()
+    .sort((a, b) => counterOf(b) - counterOf(a) || (a < b ? 1 : -1))
     .flatMap((name) => {
       const path = join(copiesFolder(folder), name)
       try {
@@ -93,11 +98,13 @@ async function makeCopy(
   now: Date,
   fill: (database: string) => Promise<About['rows']>,
 ): Promise<GoodCopy> {
-  const path = join(copiesFolder(folder), now.toISOString().replaceAll(':', '-'))
+  const counter = 1 + Math.max(0, ...namesIn(folder).map(counterOf))
+  const name = `${String(counter).padStart(counterDigits, '0')}-${now.toISOString().replaceAll(':', '-')}`
+  const path = join(copiesFolder(folder), name)
   const part = `${path}.part`
-  for (const name of existsSync(copiesFolder(folder)) ? readdirSync(copiesFolder(folder)) : [])
-    if (unfinished.test(name)) rmSync(join(copiesFolder(folder), name), { recursive: true, force: true })
-  mkdirSync(part, { recursive: true })
+  for (const old of namesIn(folder))
+    if (unfinished.test(old)) rmSync(join(copiesFolder(folder), old), { recursive: true, force: true })
+  mkdirSync(part, { recursive: true, mode: 0o700 })
   const about: About = {
     format: aboutFormat,
     madeAt: now.toISOString(),

@@ -24,8 +24,9 @@ export async function recordRestore(folder: string, rounds: number): Promise<Rec
   const recording = recordDisk(folder)
   try {
     const { openDatabase } = await import('../openDatabase')
-    const { dump, restorable } = await import('../backup/dump')
+    const { dump } = await import('../backup/dump')
     const { restore } = await import('../backup/restore')
+    const { dumpInMemory, sourceInMemory } = await import('../backup/testDump')
     const { readMigrations } = await import('../migrate')
     const database = await openDatabase(folder)
     await prepare(database)
@@ -34,10 +35,10 @@ export async function recordRestore(folder: string, rounds: number): Promise<Rec
       return tapsIn(database)
     }
     const ofBackup = await work()
-    const dumped = await dump(database, () => Promise.resolve(null))
+    const dumped = await dump(database, dumpInMemory)
     const ofAll = await work()
     const begunAt = recording.events.length
-    await restore(database, readMigrations(), restorable(dumped))
+    await restore(database, readMigrations(), sourceInMemory(dumped))
     const restoredAt = recording.events.length
     await database.close()
     return { root: recording.root, events: recording.events, taps: { ofBackup, ofAll }, begunAt, restoredAt }

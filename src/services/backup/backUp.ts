@@ -1,3 +1,4 @@
+import { rm } from 'node:fs/promises'
 import Papa from 'papaparse'
 import { writeCabinetCsv } from '@/contracts/cabinetCsv'
 import { dump } from '@/data/backup/dump'
@@ -5,7 +6,7 @@ import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { listVisits } from '@/data/queries/visits'
-import { zipBackup, type BackupFile } from '@/pool/zip'
+import { writeBackup, type BackupParts } from '@/pool/backup/writeBackup'
 import { backupThread, onBackupThread } from './backupThread'
 
 /** What a spreadsheet would run is written as text. */
@@ -34,34 +35,57 @@ async function logTable(database: Queryable): Promise<string> {
 }
 
 /** Tables a person reads, beside those a restore reads. */
-async function peoplesTables(database: Queryable): Promise<BackupFile[]> {
-  const { currency } = await readSettings(database)
-  return [
-    { name: 'log.csv', text: await logTable(database) },
-    { name: 'cabinet.csv', text: writeCabinetCsv(await listProducts(database), currency) },
-  ]
+const peoplesTables = (at: Queryable): BackupParts['others'] => [
+  { name: 'log.csv', text: () => logTable(at) },
+  {
+    name: 'cabinet.csv',
+    text: async () => writeCabinetCsv(await listProducts(at), (await readSettings(at)).currency),
+  },
+]
+
+/**
+ * Writes everything that is stored, as of one instant, into a new file; read over the connection that is given.
+ * @returns its size, bytes. The file is on the disk then.
+ */
+export const backUpOver = (database: Database, now: Date, path: string): Promise<number> =>
+  dump(database, (reader) =>
+    writeBackup(path, { ...reader, madeAt: now.toISOString(), others: peoplesTables(reader.at) }),
+  )
+
+/** Next bundles modules more than once; a process makes one backup at a time, because each takes memory and disk. */
+const shared = globalThis as typeof globalThis & { evenSpokeBackupTurn?: Promise<unknown> }
+
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const done = (shared.evenSpokeBackupTurn ?? Promise.resolve()).then(work)
+  shared.evenSpokeBackupTurn = done.catch(() => undefined)
+  return done
 }
 
-/** Everything that is stored as one zip, as of one instant; read over the connection that is given. */
-export async function backUpOver(database: Database, now: Date): Promise<Uint8Array> {
-  const { also: others, ...dumped } = await dump(database, peoplesTables)
-  return zipBackup({ madeAt: now.toISOString(), ...dumped, others })
-}
+/**
+ * Writes a backup of everything, as of one instant, into a new file: on a thread of its own, while work goes on.
+ * @param path must not exist yet
+ * @returns its size, bytes. The file is on the disk then.
+ * @throws what the disk or the data throws; what was begun of the file is deleted then
+ */
+export const backUp = (database: Database, now: Date, path: string): Promise<number> =>
+  inTurn(async () => {
+    try {
+      return await written(database, now, path)
+    } catch (error) {
+      await rm(path, { force: true })
+      throw error
+    }
+  })
 
-/** Everything that is stored as one zip, as of one instant: read and packed on a thread of its own while work goes on. */
-export async function backUp(database: Database, now: Date): Promise<Uint8Array> {
+async function written(database: Database, now: Date, path: string): Promise<number> {
   const server = process.env.EVEN_SPOKE_DATABASE_URL
   const isThread = backupThread() !== null
-  if (isThread && server) return onBackupThread({ kind: 'server', url: server }, now)
-  if (!isThread || !database.snapshot) return backUpOver(database, now)
+  if (isThread && server) return onBackupThread({ kind: 'server', url: server }, now, path)
+  if (!isThread || !database.snapshot) return backUpOver(database, now, path)
   const snapshot = await database.snapshot()
   try {
-    return await onBackupThread({ kind: 'snapshot', folder: snapshot.folder }, now)
+    return await onBackupThread({ kind: 'snapshot', folder: snapshot.folder }, now, path)
   } finally {
     await snapshot.drop()
   }
 }
-
-/** What a backup is called. */
-export const backupName = (now: Date): string =>
-  `even-spoke-${now.toISOString().slice(0, 19).replaceAll(':', '-')}.zip`

@@ -1,9 +1,14 @@
+import { createHash } from 'node:crypto'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { wheelSetInput } from '@/contracts/wheelSet'
-import { dump } from '@/data/backup/dump'
+import { dump as dumpWith } from '@/data/backup/dump'
+import { dumpInMemory } from '@/data/backup/testDump'
 import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
 import { readMigrations } from '@/data/migrate'
@@ -14,15 +19,35 @@ import { addPhotograph } from '@/data/queries/photographs'
 import { addLayer } from '@/data/queries/protection'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, countWheelSets } from '@/data/queries/wheelSets'
-import { readBackup, zipBackup } from '@/pool/zip'
+import { readBackup } from '@/pool/backup/readBackup'
+import { unsealed } from '@/pool/backup/seal'
+import { writeBackup } from '@/pool/backup/writeBackup'
 import { listDue } from '../due'
 import { backUp } from './backUp'
 import { lookAtBackup, restoreBackup } from './restoreBackup'
 
 const now = new Date('2026-11-20T09:00:00.123Z')
-const nothing = () => Promise.resolve(null)
+const dump = (database: Database) => dumpWith(database, dumpInMemory)
+const folder = mkdtempSync(join(tmpdir(), 'even-spoke-backup-'))
+const newPath = () => join(folder, `${crypto.randomUUID()}.zip`)
+/** A file of its own with these bytes. */
+const fileOf = (bytes: Uint8Array): string => {
+  const path = newPath()
+  writeFileSync(path, bytes)
+  return path
+}
+/** Puts the right seal on a zip that was made by hand. */
+function sealed(bytes: Uint8Array): Uint8Array {
+  const digestAt = unsealed.length - 64
+  const zip = Buffer.concat([bytes, Buffer.from(unsealed, 'latin1')])
+  zip.writeUInt16LE(unsealed.length, bytes.length - 2)
+  const until = bytes.length + digestAt
+  zip.write(createHash('sha256').update(zip.subarray(0, until)).digest('hex'), until, 'latin1')
+  return zip
+}
 let shop: Database
 let zip: Uint8Array
+let zipFile = ''
 
 async function addSet(database: Database, vehicle: string): Promise<string> {
   return addWheelSet(
@@ -73,20 +98,25 @@ async function fillShop(database: Database): Promise<void> {
 beforeAll(async () => {
   shop = await openInMemory()
   await fillShop(shop)
-  zip = await backUp(shop, now)
+  zipFile = newPath()
+  await backUp(shop, now, zipFile)
+  zip = readFileSync(zipFile)
 })
-afterAll(() => shop.close())
+afterAll(async () => {
+  await shop.close()
+  rmSync(folder, { recursive: true, force: true })
+})
 
 describe('a backup', () => {
   it('comes back row by row, into an empty and into a full database, and is counted right', async () => {
-    const wanted = await dump(shop, nothing)
+    const wanted = await dump(shop)
     for (const isFull of [false, true]) {
       const other = await openInMemory()
       if (isFull) await addSet(other, 'Another car')
       await addPairedDevice(other, { name: 'Phone', role: 'bay', tokenHash: 'a'.repeat(64) })
       await listDue(other, now)
-      expect(await restoreBackup(other, zip)).toEqual({ ok: true, value: null })
-      expect(await dump(other, nothing)).toEqual(wanted)
+      expect(await restoreBackup(other, zipFile)).toEqual({ ok: true, value: null })
+      expect(await dump(other)).toEqual(wanted)
       // The machine keeps its own devices.
       expect((await listPairedDevices(other)).map(({ name }) => name)).toEqual(['Phone'])
       expect(await listDue(other, now)).toEqual(await listDue(shop, now))
@@ -102,6 +132,20 @@ describe('a backup', () => {
       expect(await countWheelSets(other)).toBe(2)
       await other.close()
     }
+  })
+
+  it('that cannot be read or written to its end is no backup: the reason is thrown, and no file stays', async () => {
+    const path = newPath()
+    const unreadable = dumpWith(shop, (reader) =>
+      writeBackup(path, {
+        ...reader,
+        madeAt: now.toISOString(),
+        others: [{ name: 'log.csv', text: () => Promise.reject(new Error('the log cannot be read')) }],
+      }),
+    )
+    await expect(unreadable).rejects.toThrow('the log cannot be read')
+    await expect(backUp(shop, now, join(folder, 'missing', 'shop.zip'))).rejects.toThrow('ENOENT')
+    expect(await countWheelSets(shop)).toBe(1)
   })
 
   it('holds tables for people, in which nothing runs', () => {
@@ -124,7 +168,7 @@ describe('a backup', () => {
     const other = await openInMemory()
     await addSet(other, 'Another car')
     await addSet(other, 'And another')
-    const look = await lookAtBackup(other, zip)
+    const look = await lookAtBackup(other, zipFile)
     expect(look.ok && look.value.tables.find(({ name }) => name === 'wheel_set')).toEqual({
       name: 'wheel_set',
       inBackup: 1,
@@ -138,8 +182,10 @@ describe('a backup', () => {
     await earlier.query(
       `insert into vehicle (id, name, kind) values (gen_random_uuid(), 'Old Faithful', 'car')`,
     )
-    const { also: _, ...parts } = await dump(earlier, nothing)
-    const old = zipBackup({ madeAt: now.toISOString(), ...parts, others: [] })
+    const old = newPath()
+    await dumpWith(earlier, (reader) =>
+      writeBackup(old, { ...reader, madeAt: now.toISOString(), others: [] }),
+    )
     const other = await openInMemory()
     expect(await restoreBackup(other, old)).toMatchObject({ ok: true })
     const rows = await other.query('select name, parked from vehicle')
@@ -153,7 +199,7 @@ describe('what is no backup', () => {
   const changed = (change: (all: Record<string, Uint8Array>) => void): Uint8Array => {
     const all = files()
     change(all)
-    return zipSync(all)
+    return sealed(zipSync(all))
   }
   const pictureName = (all: Record<string, unknown>) =>
     Object.keys(all).find((name) => name.startsWith('photographs/small/')) ?? ''
@@ -188,36 +234,108 @@ describe('what is no backup', () => {
     ['a bomb', () => changed((all) => (all['tables/look.json'] = new Uint8Array(80_000_000)))],
     [
       'a bomb that says it is small',
-      () => lying(changed((all) => (all['a.json'] = new Uint8Array(80_000_000)))),
+      () => sealed(lying(zipSync({ ...files(), 'a.json': new Uint8Array(80_000_000) }))),
     ],
     [
       'a bomb of names',
       () =>
-        zipSync(Object.fromEntries(Array.from({ length: 500 }, (_, at) => [`${at}.json`, strToU8('[]')]))),
+        sealed(
+          zipSync(Object.fromEntries(Array.from({ length: 500 }, (_, at) => [`${at}.json`, strToU8('[]')]))),
+        ),
     ],
   ])('%s is refused with a mend, and nothing is changed', async (_what, make) => {
-    const before = await dump(shop, nothing)
-    const refused = await restoreBackup(shop, make())
+    const before = await dump(shop)
+    const refused = await restoreBackup(shop, fileOf(make()))
     expect(refused.ok).toBe(false)
     expect(!refused.ok && refused.problems[0]?.mend.length).toBeGreaterThan(20)
-    expect(await dump(shop, nothing)).toEqual(before)
+    expect(await dump(shop)).toEqual(before)
   })
 
-  it('rows that break a rule of the data change nothing', async () => {
-    const read = readBackup(zip)
-    if (!read.ok) throw new Error('unreadable')
-    const broken = zipBackup({
-      madeAt: now.toISOString(),
-      dataVersion: read.value.manifest.dataVersion,
-      tables: read.value.tables.map(({ name, rows }) => {
-        const kept = name === 'vehicle' ? [] : rows
-        return { name, rows: kept.length, json: JSON.stringify(kept) }
-      }),
-      pictures: [],
-      others: [],
+  /** The backup with a table's rows changed, its manifest and seal right again. */
+  function withRows(table: string, change: (rows: Record<string, unknown>[]) => unknown[]): string {
+    const all = files()
+    const text = (name: string) => new TextDecoder().decode(all[name])
+    const rows = change(JSON.parse(text(`tables/${table}.json`)) as Record<string, unknown>[])
+    const json = strToU8(JSON.stringify(rows))
+    const read = JSON.parse(text('manifest.json')) as { tables: Record<string, unknown>[] }
+    const listed = read.tables.find(({ name }) => name === table) ?? {}
+    Object.assign(listed, { rows: rows.length, sha256: createHash('sha256').update(json).digest('hex') })
+    return fileOf(
+      sealed(
+        zipSync({ ...all, [`tables/${table}.json`]: json, 'manifest.json': strToU8(JSON.stringify(read)) }),
+      ),
+    )
+  }
+  const first = (change: Record<string, unknown>) => (rows: Record<string, unknown>[]) =>
+    rows.map((row, at) => (at === 0 ? { ...row, ...change } : row))
+
+  it.each([
+    ['rows that break a rule of the data', 'vehicle', () => [], 'file'],
+    ['a number that is none', 'product', first({ stock_millilitres: 'NaN' }), 'tables/product.json'],
+    ['a number without an end', 'product', first({ stock_millilitres: 'Infinity' }), 'tables/product.json'],
+    ['a number as a text', 'wheel', first({ spoke_count: '10' }), 'tables/wheel.json'],
+    ['half a spoke', 'wheel', first({ spoke_count: 10.5 }), 'tables/wheel.json'],
+    ['a day that is none', 'visit', first({ finished_at: '2026-13-45T99:00:00Z' }), 'tables/visit.json'],
+    ['rows that are none', 'vehicle', () => [[['nested']], 7, null], 'tables/vehicle.json'],
+    ['a column that is none', 'vehicle', first({ password: 'x' }), 'tables/vehicle.json'],
+    [
+      'settings that are none',
+      'setting',
+      () => [{ name: 'shop', value: ['no settings'], changed_at: now.toISOString(), version: 1 }],
+      'tables/setting.json',
+    ],
+    [
+      'settings of which one is none',
+      'setting',
+      () => [{ name: 'shop', value: { currency: 7 }, changed_at: now.toISOString(), version: 1 }],
+      'tables/setting.json',
+    ],
+  ] as const)('%s in it are refused by name, and nothing is changed', async (_what, table, change, path) => {
+    const before = await dump(shop)
+    expect(await restoreBackup(shop, withRows(table, change as never))).toMatchObject({
+      ok: false,
+      problems: [{ path }],
     })
-    const before = await dump(shop, nothing)
-    expect(await restoreBackup(shop, broken)).toMatchObject({ ok: false })
-    expect(await dump(shop, nothing)).toEqual(before)
+    expect(await dump(shop)).toEqual(before)
+  })
+
+  it('a photograph without its picture is refused', async () => {
+    const all = files()
+    const read = JSON.parse(new TextDecoder().decode(all['manifest.json'])) as { pictures: unknown[] }
+    read.pictures.pop()
+    const file = fileOf(sealed(zipSync({ ...all, 'manifest.json': strToU8(JSON.stringify(read)) })))
+    expect(await restoreBackup(shop, file)).toMatchObject({
+      ok: false,
+      problems: [{ found: expect.stringContaining('though its photograph is') as string }],
+    })
+  })
+
+  it('one changed byte anywhere in it is noticed', async () => {
+    // Every place near the ends, where a zip keeps its lists, and some hundred between.
+    const step = Math.max(1, Math.floor(zip.length / 300))
+    const places = Array.from({ length: zip.length }, (_, at) => at).filter(
+      (at) => at < 64 || at > zip.length - 400 || at % step === 0,
+    )
+    const path = newPath()
+    const unnoticed: number[] = []
+    for (const at of places) {
+      const bytes = Buffer.from(zip)
+      bytes[at] = (bytes[at] ?? 0) ^ (1 << (at % 8))
+      writeFileSync(path, bytes)
+      if ((await readBackup(path)).ok) unnoticed.push(at)
+    }
+    expect(unnoticed).toEqual([])
+  })
+
+  it('a backup of the earlier format, without a seal, is still read', async () => {
+    const all = files()
+    const read = JSON.parse(new TextDecoder().decode(all['manifest.json'])) as Record<string, unknown>
+    read.format = 'even-spoke/backup/1'
+    delete read.others
+    const file = fileOf(zipSync({ ...all, 'manifest.json': strToU8(JSON.stringify(read)) }))
+    const other = await openInMemory()
+    expect(await restoreBackup(other, file)).toEqual({ ok: true, value: null })
+    expect(await dump(other)).toEqual(await dump(shop))
+    await other.close()
   })
 })

@@ -42,7 +42,8 @@ describe('where backups lie', () => {
 
   it('stays as it is on this machine when a backup is put in place', async () => {
     await chooseBackupFolder(database, '')
-    const zip = await backUp(database, new Date('2026-06-01T08:00:00Z'))
+    const zip = join(folder, 'shop.zip')
+    await backUp(database, new Date('2026-06-01T08:00:00Z'), zip)
     await chooseBackupFolder(database, folder)
     expect(await restoreBackup(database, zip)).toMatchObject({ ok: true })
     expect((await backupFolderOf(database, '/data')).path).toBe(folder)

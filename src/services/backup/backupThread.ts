@@ -7,6 +7,8 @@ export type BackupSource =
 export interface BackupTask {
   readonly source: BackupSource
   readonly madeAt: string
+  /** File to write. */
+  readonly path: string
 }
 
 /** The file of the thread; null where none was built: in tests and commands. */
@@ -15,12 +17,12 @@ export const backupThread = (): string | null => process.env.EVEN_SPOKE_BACKUP_T
 /** Larger shops than any take less, ms. */
 const longestMilliseconds = 30 * 60_000
 
-/** Reads and packs a backup on a thread that ends with it. */
-export async function onBackupThread(source: BackupSource, now: Date): Promise<Uint8Array> {
+/** Writes a backup on a thread that ends with it; gives its size, bytes. */
+export async function onBackupThread(source: BackupSource, now: Date, path: string): Promise<number> {
   const thread = new Piscina({ filename: backupThread() ?? '', minThreads: 0, maxThreads: 1 })
   try {
-    const task: BackupTask = { source, madeAt: now.toISOString() }
-    return (await thread.run(task, { signal: AbortSignal.timeout(longestMilliseconds) })) as Uint8Array
+    const task: BackupTask = { source, madeAt: now.toISOString(), path }
+    return (await thread.run(task, { signal: AbortSignal.timeout(longestMilliseconds) })) as number
   } finally {
     await thread.destroy()
   }

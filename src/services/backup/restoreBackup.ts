@@ -1,11 +1,14 @@
 import { fail, succeed, type Result } from '@/core/result'
-import { countsOf } from '@/contracts/backup'
+import { countsOf, type BackupManifest } from '@/contracts/backup'
+import { reasonOf } from '@/core/reasonOf'
+import { RowRefused } from '@/data/backup/documents'
 import { restore } from '@/data/backup/restore'
 import { isLeftOut, quoted, tablesInOrder } from '@/data/backup/tables'
 import type { Database } from '@/data/database'
 import { readMigrations } from '@/data/migrate'
 import { inPool } from '@/pool/pool'
-import type { ReadBackup } from '@/pool/zip'
+import { openBackup } from '@/pool/backup/readBackup'
+import { isDataFailure } from '@/data/dataFailure'
 import { forgetForecast } from '../askForecast'
 
 /** A table of a backup beside what is there now. */
@@ -23,49 +26,72 @@ export interface BackupLook {
   readonly tables: readonly TableChange[]
 }
 
-/** A backup that this program can put in place. */
-async function readable(zip: Uint8Array): Promise<Result<ReadBackup>> {
-  const read = await inPool('readBackup', zip)
+/** The manifest of a backup that this program can restore. */
+async function readable(path: string): Promise<Result<BackupManifest>> {
+  const read = await inPool('readBackup', path)
   if (!read.ok) return read
   const known = readMigrations().length
-  const { dataVersion } = read.value.manifest
+  const { dataVersion } = read.value
   return dataVersion > known
     ? fail({
         path: 'dataVersion',
         found: String(dataVersion),
-        mend: `This backup was made by a newer program (this one knows ${known}). Update the program; nothing was changed.`,
+        mend: `This backup was made by a newer Even Spoke (data version ${dataVersion}, this one knows ${known}). Update the program. Nothing was changed.`,
       })
     : read
 }
 
-/** Looks into a backup; nothing is changed. */
-export async function lookAtBackup(database: Database, zip: Uint8Array): Promise<Result<BackupLook>> {
-  const read = await readable(zip)
+/** Looks into a backup file; nothing is changed. */
+export async function lookAtBackup(database: Database, path: string): Promise<Result<BackupLook>> {
+  const read = await readable(path)
   if (!read.ok) return read
-  const { manifest } = read.value
-  const inBackup = countsOf(manifest)
+  const { madeAt, dataVersion } = read.value
+  const inBackup = countsOf(read.value)
   const tables: TableChange[] = []
   for (const { name } of await tablesInOrder(database)) {
     if (isLeftOut(name)) continue
     const [row] = await database.query<{ rows: number }>(`select count(*)::int as rows from ${quoted(name)}`)
     tables.push({ name, inBackup: inBackup.get(name) ?? null, here: row?.rows ?? 0 })
   }
-  return succeed({ madeAt: manifest.madeAt, dataVersion: manifest.dataVersion, tables })
+  return succeed({ madeAt, dataVersion, tables })
 }
 
-/** Puts a backup in the place of everything that is stored: all of it or nothing. */
-export async function restoreBackup(database: Database, zip: Uint8Array): Promise<Result<null>> {
-  const read = await readable(zip)
-  if (!read.ok) return read
-  const { manifest, tables, pictures } = read.value
-  try {
-    await restore(database, readMigrations(), { dataVersion: manifest.dataVersion, tables, pictures })
-  } catch (error) {
+/** Something of another program depends on a table. */
+const dependentObjects = '2BP01'
+
+function refusalOf(error: unknown): Result<never> {
+  if (isDataFailure(error)) throw error
+  const nothing = 'Nothing was changed.'
+  if (error instanceof RowRefused)
     return fail({
-      path: 'file',
-      found: error instanceof Error ? error.message.slice(0, 200) : 'rows that do not fit',
-      mend: 'This backup breaks a rule of the data; nothing was changed. Choose another one.',
+      path: `tables/${error.table}.json`,
+      found: `${error.row}: ${error.found}`.slice(0, 300),
+      mend: `A row in this backup is not valid. Choose another backup. ${nothing}`,
     })
+  if ((error as { code?: string } | null)?.code === dependentObjects)
+    return fail({
+      path: 'database',
+      found: reasonOf(error).slice(0, 200),
+      mend: `Another program uses tables of Even Spoke in this database. Remove what depends on them first. ${nothing}`,
+    })
+  return fail({
+    path: 'file',
+    found: reasonOf(error).slice(0, 200),
+    mend: `This backup breaks a rule of the data. Choose another one. ${nothing}`,
+  })
+}
+
+/** Replaces everything that is stored by a backup file: all of it or nothing. */
+export async function restoreBackup(database: Database, path: string): Promise<Result<null>> {
+  const read = await readable(path)
+  if (!read.ok) return read
+  const contents = await openBackup(path, read.value)
+  try {
+    await restore(database, readMigrations(), { dataVersion: read.value.dataVersion, ...contents })
+  } catch (error) {
+    return refusalOf(error)
+  } finally {
+    contents.close()
   }
   forgetForecast(database)
   return succeed(null)

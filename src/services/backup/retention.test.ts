@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { supersededBackups } from './retention'
+import { latestFirst, nextBackupName, supersededBackups } from './retention'
 
 const name = (day: string, time = '02-00-00') => `even-spoke-${day}T${time}.zip`
 const days = (from: string, count: number) =>
@@ -22,4 +22,20 @@ it('keeps the latest of a day', () => {
   expect(supersededBackups([name('2026-11-26', '08-00-00'), name('2026-11-26', '20-00-00')])).toEqual([
     name('2026-11-26', '08-00-00'),
   ])
+})
+
+const counted = (counter: number, day: string) =>
+  `even-spoke-${String(counter).padStart(6, '0')}-${day}T02-00-00.zip`
+
+it('a backup made after a clock that was a year ahead is the latest, and is kept', () => {
+  const future = Array.from({ length: 40 }, (_, at) => counted(at + 1, days('2027-12-31', 40)[39 - at] ?? ''))
+  const today = nextBackupName(future, new Date('2026-11-29T10:00:00Z'))
+  expect(today).toBe('even-spoke-000041-2026-11-29T10-00-00.zip')
+  expect(latestFirst([...future, today])[0]?.name).toBe(today)
+  expect(supersededBackups([...future, today])).not.toContain(today)
+})
+
+it('backups of earlier versions, without a counter, come before those with one', () => {
+  const names = [name('2027-05-01'), counted(1, '2026-11-29'), name('2026-05-01')]
+  expect(latestFirst(names).map(({ day }) => day)).toEqual(['2026-11-29', '2027-05-01', '2026-05-01'])
 })

@@ -1,16 +1,27 @@
+import { createReadStream } from 'node:fs'
+import { rm, stat } from 'node:fs/promises'
+import { Readable } from 'node:stream'
 import { currentTime } from '@/clock'
-import { database } from '@/data/connection'
-import { backUp, backupName } from '@/services/backup/backUp'
+import { database, dataFolder } from '@/data/connection'
+import { backUp } from '@/services/backup/backUp'
+import { nextBackupName } from '@/services/backup/retention'
+import { temporaryPath } from '@/services/backup/temporaryFiles'
 
 export const dynamic = 'force-dynamic'
 
-/** Everything that is stored, as one zip. */
+/** Everything that is stored, as one zip. It is written to a file first, so that its size is known and little is in memory. */
 export async function GET(): Promise<Response> {
   const now = currentTime()
-  return new Response(Buffer.from(await backUp(await database(), now)), {
+  const path = await temporaryPath(dataFolder(), 'zip')
+  await backUp(await database(), now, path)
+  const { size } = await stat(path)
+  const file = createReadStream(path)
+  file.once('close', () => void rm(path, { force: true }))
+  return new Response(Readable.toWeb(file) as ReadableStream, {
     headers: {
       'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="${backupName(now)}"`,
+      'content-length': String(size),
+      'content-disposition': `attachment; filename="${nextBackupName([], now)}"`,
     },
   })
 }

@@ -4,7 +4,8 @@ import { database, dataFolder } from '@/data/connection'
 import { isAskedAtDesk } from '@/app/asker'
 import { Link } from '@/ui/Link'
 import { backupFolderOf } from '@/services/backup/backupFolder'
-import { listBackups } from '@/services/backup/dailyBackup'
+import { backupTrouble } from '@/services/backup/dailyBackup'
+import { listBackups } from '@/services/backup/backupsInFolder'
 import { photographRoom } from '@/services/photographs/photographRoom'
 import { FolderForm } from '@/ui/backup/FolderForm'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
@@ -20,6 +21,7 @@ export default async function BackupsPage() {
   const folder = await backupFolderOf(db, dataFolder())
   const kept = listBackups(folder.path)
   const room = await photographRoom(db)
+  const trouble = backupTrouble()
   return (
     <>
       <header className="place-head">
@@ -44,6 +46,11 @@ export default async function BackupsPage() {
             One a day while the program runs: the last of fourteen days and of twelve months, in {folder.path}
             .
           </p>
+          {trouble && (
+            <div className="alert alert-warning" role="alert">
+              No backup today. {trouble}
+            </div>
+          )}
           <ul className="rows">
             {kept.map(({ name, bytes }) => (
               <li key={name} className="row-item stock-row">
