@@ -10,8 +10,8 @@ const config: NextConfig = {
   // `npm test` checks the types; a build that is only to be started need not do it again.
   typescript: { ignoreBuildErrors: true },
   experimental: {
-    // Backups; the server cuts off everything else long before.
-    proxyClientMaxBodySize: '500mb',
+    // The server cuts off what is larger long before; backups do not come through the proxy.
+    proxyClientMaxBodySize: '6mb',
     optimizePackageImports: ['react-bootstrap', 'lucide-react'],
     // Imports are held to their own limits, with a message of their own.
     serverActions: { bodySizeLimit: '4mb' },

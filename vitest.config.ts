@@ -3,7 +3,10 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   resolve: {
-    alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) },
+    alias: {
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+      'server-only': fileURLToPath(new URL('./scripts/lib/serverOnly.ts', import.meta.url)),
+    },
   },
   test: {
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],

@@ -91,11 +91,36 @@ test('a device of the bay calls no action that is not the bay’s, whatever page
         },
         data: '[]',
       })
-      if (!ofTheBay.includes(exportedName))
+      if (answer.status() !== 200) {
         expect([403, 404], `${exportedName} at ${page}`).toContain(answer.status())
-      else if (answer.status() === 200) answered.add(exportedName)
+        continue
+      }
+      // Each action says itself whom it lets in.
+      const refused = /This is for the owner|only be done at the desk/.test(await answer.text())
+      expect(refused, `${exportedName} at ${page}`).toBe(!ofTheBay.includes(exportedName))
+      if (!refused) answered.add(exportedName)
     }
   expect([...answered].sort()).toEqual([...ofTheBay].sort())
+  await end()
+})
+
+test('a phone of the bay sees no costs', async ({ browser }) => {
+  const { server, end } = await openServer()
+  const desk = await browser.newPage({ baseURL: server.address })
+  const bay = await paired(browser, server.networkAddress, desk, 'Bay')
+  const page = await bay.newPage()
+  const pages = new Set(['/', '/wheels', '/due', '/rules', '/more'])
+  await page.goto('/')
+  const job = await page.locator('a[href^="/jobs/"]').first().getAttribute('href')
+  await page.goto('/wheels')
+  const set = await page.locator('.set-row').first().getAttribute('href')
+  for (const part of ['', '/run', '/sheet']) pages.add(`${job}${part}`)
+  for (const part of ['', '/look', '/intake', '/protection', '/care', '/photographs'])
+    pages.add(`${set}${part}`)
+  for (const path of pages) {
+    await page.goto(path)
+    expect(await page.locator('main').innerText(), path).not.toMatch(/€|EUR/)
+  }
   await end()
 })
 
@@ -111,9 +136,20 @@ test('a code is good once, and guessing is locked out', async ({ browser }) => {
   const code = await codeFor(desk, 'Bay')
   expect(await pair(code.toLowerCase())).toEqual({ role: 'bay' })
   expect((await pair(code)).problems?.[0]?.mend).toContain('was used')
-  for (let wrong = 0; wrong < 4; wrong += 1) await pair('WRONGONE')
+  const second = await codeFor(desk, 'Bay')
+  // All at once, and with an address of its own making each: none of it makes it another phone.
+  await Promise.all(
+    Array.from({ length: 8 }, (_, at) =>
+      context.request.post('/api/pair', {
+        data: { code: 'WRONGONE', name: 'Phone' },
+        headers: { 'x-forwarded-for': `10.0.0.${at}`, 'x-real-ip': `10.0.1.${at}` },
+      }),
+    ),
+  )
+  expect((await pair(second)).problems?.[0]?.mend).toContain('Ask for a new code')
+  // The lock was on that code: who mistyped it gets on with the next one.
   const fresh = await codeFor(desk, 'Bay')
-  expect((await pair(fresh)).problems?.[0]?.mend).toContain('Wait')
+  expect(await pair(fresh)).toEqual({ role: 'bay' })
   await end()
 })
 

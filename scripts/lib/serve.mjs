@@ -60,6 +60,7 @@ export async function serve({ dataFolder, port, app = root, healthPath = '/api/h
       EVEN_SPOKE_ADDRESS: address,
       EVEN_SPOKE_PORT: String(port),
       EVEN_SPOKE_LAN: flag('lan') ? '1' : '',
+      EVEN_SPOKE_BEHIND_PROXY: option('behind-proxy') ?? process.env.EVEN_SPOKE_BEHIND_PROXY ?? '',
       EVEN_SPOKE_NAMES: option('names') ?? process.env.EVEN_SPOKE_NAMES ?? '',
       EVEN_SPOKE_STOPS_WITH_PARENT: '1',
       EVEN_SPOKE_TAKE_OVER: flag('take-over') ? '1' : '',
@@ -107,7 +108,12 @@ export function option(name) {
   process.exit(64)
 }
 
-const examples = { port: '4310', data: '/path/of/a/folder', names: 'shop.example,10.0.0.5' }
+const examples = {
+  port: '4310',
+  data: '/path/of/a/folder',
+  names: 'shop.example,10.0.0.5',
+  'behind-proxy': '10.0.0.2',
+}
 
 export const flag = (name) => process.argv.slice(2).includes(`--${name}`)
 

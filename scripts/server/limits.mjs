@@ -3,15 +3,22 @@ import { once } from 'node:events'
 import { setTimeout as pause } from 'node:timers/promises'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 
+const isUpload = (path) => /^\/api\/backup\/(look|restore)$/.test(path)
+
 /** Requests in ten seconds; a page and all it is drawn with are about forty. */
 const most = { desk: 6000, lan: 600 }
 /** Requests that are open at once. */
 const mostOpen = { desk: 256, lan: 64 }
 /** Backups are large, everything else is not, bytes. */
-const mostBytes = (path) => (path.startsWith('/api/backup/') ? 500_000_000 : 5_000_000)
+const mostBytes = (path) => (isUpload(path) ? 500_000_000 : 5_000_000)
 
 /** Who sends too much is let finish for so long, ms: who is cut off in mid-sentence hears no answer. */
 const letFinishMilliseconds = 2000
+
+/** A body that has not arrived after so long is given up, ms; a backup is large, and the connection as a whole has its own limit. */
+const bodyMilliseconds = 30_000
+/** However wrong the clock is, nobody waits longer, s. */
+const longestWaitSeconds = 10
 
 /** Reads what nobody wants, and throws it away. */
 async function readAway(request) {
@@ -52,8 +59,13 @@ function refuse(response, status, found, mend, retrySeconds) {
  * @param ended comes once the request is answered or given up
  */
 export async function mayGoOn(request, response, door, peer, ended) {
-  const length = Number(request.headers['content-length'] ?? 0)
   const path = (request.url ?? '').split('?')[0]
+  if (request.headers['transfer-encoding'] !== undefined) {
+    await readAway(request)
+    refuse(response, 411, 'a body of unknown length', 'Send a Content-Length.')
+    return false
+  }
+  const length = Number(request.headers['content-length'] ?? 0)
   if (length > mostBytes(path)) {
     await readAway(request)
     refuse(response, 413, `${length} bytes`, `At most ${mostBytes(path)} bytes are taken here.`)
@@ -75,8 +87,25 @@ export async function mayGoOn(request, response, door, peer, ended) {
   try {
     await perTenSeconds[door].consume(peer)
   } catch ({ msBeforeNext = 1000 }) {
-    refuse(response, 429, 'too many requests', 'Wait a few seconds.', Math.ceil(msBeforeNext / 1000))
+    refuse(
+      response,
+      429,
+      'too many requests',
+      'Wait a few seconds.',
+      Math.min(longestWaitSeconds, Math.ceil(msBeforeNext / 1000)),
+    )
     return false
   }
+  if (length > 0 && !isUpload(path)) closeIfSlow(request, response)
   return true
+}
+
+/** Closes a connection whose body does not arrive. */
+function closeIfSlow(request, response) {
+  const timer = setTimeout(() => {
+    if (request.complete) return
+    if (!response.headersSent) refuse(response, 408, 'a body that does not arrive', 'Send it again.')
+    request.destroy()
+  }, bodyMilliseconds)
+  for (const event of ['end', 'close']) request.once(event, () => clearTimeout(timer))
 }

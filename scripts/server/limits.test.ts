@@ -52,6 +52,12 @@ describe('what one device may ask for', () => {
     expect((await ask('a')).goesOn).toBe(false)
   })
 
+  it('says how much it sends', async () => {
+    const chunked = { 'transfer-encoding': 'chunked' }
+    for (const url of ['/api/plan', '/wheels', '/api/backup/restore'])
+      expect((await ask('d', chunked, url)).answer.status, url).toBe(411)
+  })
+
   it('is so large, but for backups', async () => {
     const large = { 'content-length': '6000000' }
     expect((await ask('c', large)).answer.status).toBe(413)

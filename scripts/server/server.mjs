@@ -8,33 +8,22 @@ import { backupThreadFile, poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
 import { mayGoOn } from './limits.mjs'
+import { isForwarding, isOwnHeader, originBehind } from './origin.mjs'
 import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
 import { savesFirst } from './savesFirst.mjs'
 import { trustPage } from './trustPage.mjs'
+
+// Everything this process writes is for its owner alone.
+process.umask(0o077)
 
 const loopback = '127.0.0.1'
 const port = Number(process.env.EVEN_SPOKE_PORT)
 const lanPort = Number(process.env.EVEN_SPOKE_LAN_PORT ?? port + 1)
 const lanHost = process.env.EVEN_SPOKE_LAN_HOST ?? '0.0.0.0'
 const moreNames = process.env.EVEN_SPOKE_NAMES ?? ''
+const originOf = originBehind(process.env.EVEN_SPOKE_BEHIND_PROXY ?? '')
 
-/** Headers that only this server may set: which door a request came through, and from where. */
-const ownHeaders = [
-  'x-even-spoke-door',
-  'x-even-spoke-peer',
-  'x-even-spoke-role',
-  'x-even-spoke-device',
-  'x-nonce',
-]
-const forwarded = [
-  'forwarded',
-  'x-forwarded-for',
-  'x-forwarded-host',
-  'x-forwarded-proto',
-  'x-forwarded-port',
-  'x-real-ip',
-]
 /** The framework asks itself for the page an action leads to, with the headers of the request it answers: so it is known again. */
 const ownMark = 'x-even-spoke-own'
 const ownSecret = randomBytes(32).toString('hex')
@@ -58,6 +47,12 @@ globalThis.evenSpokeLog = {
     log.error({ ...plainError(error), ...(path ? { path: plainPath(path) } : {}) }, what),
 }
 
+/** A small server of its own, within the same limits. */
+const limited = (door, handle) => async (request, response) => {
+  const ended = new Promise((resolve) => response.once('close', resolve))
+  if (await mayGoOn(request, response, door, originOf(request).peer, ended)) handle(request, response)
+}
+
 /** Marks a request with the door it came through and passes it on. */
 const through = (door, handle) => async (request, response) => {
   running.add(response)
@@ -79,15 +74,14 @@ const through = (door, handle) => async (request, response) => {
   }
 }
 
+/** Marks a request with its door and its peer. What another server passes on was not asked at this desk. */
 function mark(request, door) {
-  const came = forwarded.some((name) => request.headers[name] !== undefined)
-  const peer =
-    request.headers['x-forwarded-for']?.split(',').at(-1)?.trim() ?? request.socket.remoteAddress ?? ''
-  for (const name of [...ownHeaders, ...forwarded]) delete request.headers[name]
-  // What another server passes on was not asked at this desk.
-  request.headers['x-even-spoke-door'] = came ? 'lan' : door
+  const { peer, isPassedOn } = originOf(request)
+  for (const name of Object.keys(request.headers))
+    if (isOwnHeader(name) || isForwarding(name)) delete request.headers[name]
+  request.headers['x-even-spoke-door'] = isPassedOn ? 'lan' : door
   request.headers['x-even-spoke-peer'] = peer
-  if (!came && door === 'desk') delete request.headers[packing]
+  if (!isPassedOn && door === 'desk') delete request.headers[packing]
   request.headers[ownMark] = ownSecret
 }
 
@@ -150,7 +144,7 @@ class Network {
     )
     const at = addresses[0] ?? names[0] ?? loopback
     const trust = await listen(
-      createServer(trustPage(certificates.authority, `https://${at}:${lanPort}/pair`)),
+      createServer(limited('lan', trustPage(certificates.authority, `https://${at}:${lanPort}/pair`))),
       lanPort + 1,
       lanHost,
     ).catch(async (error) => {

@@ -5,7 +5,8 @@ import '@/ui/theme/theme.scss'
 import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
-import { askerHeaders } from '@/gate/asker'
+import { CostsShown } from '@/ui/frame/CostsShown'
+import { callerHeaders } from '@/gate/caller'
 import { CameBack } from '@/ui/frame/CameBack'
 import { LiveMark } from '@/ui/frame/LiveMark'
 import { Mark } from '@/ui/frame/Mark'
@@ -28,7 +29,7 @@ export const viewport: Viewport = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value
-  const role = (await headers()).get(askerHeaders.role)
+  const role = (await headers()).get(callerHeaders.role)
   return (
     <html
       lang="en"
@@ -54,7 +55,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <main id="main" className="frame-main">
             {role && <DeviceTaps />}
             {role && <OutboxMark />}
-            {children}
+            <CostsShown isShown={role === 'owner'}>{children}</CostsShown>
           </main>
         </div>
       </body>

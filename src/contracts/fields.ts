@@ -66,6 +66,9 @@ export const requestId = v.pipe(v.string(), v.uuid('Give a UUID, new for every t
 
 const uuid = v.pipe(v.string(), v.uuid())
 /** Whether something that came from outside, whatever it is, names a thing by UUID. */
+/** An id as the database makes them. */
+export const uuidOf = (otherwise: string) => v.pipe(v.string(), v.uuid(otherwise))
+
 export const isUuid = (value: unknown): value is string => v.is(uuid, value)
 
 /** A name that products and tools are known by. */

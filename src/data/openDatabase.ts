@@ -9,6 +9,7 @@ import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
 import { startEngine, type Engine } from './engine'
 import { buildBeside, databaseFolderOf, stateOf } from './folder/databaseFolder'
 import { damageText, describeCopy } from './folder/damageText'
+import { keepPrivate, tighten } from './folder/privateFolder'
 import { lockFolder, type FolderLock } from './folder/folderLock'
 import {
   copyClosed,
@@ -70,6 +71,7 @@ async function ensureDatabase(folder: string, migrations: readonly Migration[]):
     const engine = await startEngine(beside, () => true)
     await migrate(overEngine(engine.postgres, folder), migrations)
     await engine.postgres.close()
+    tighten(beside)
   })
 }
 
@@ -195,6 +197,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
   let engine: Engine | null = null
   try {
     await requireRoom(folder)
+    keepPrivate(folder)
     dropOldSnapshots(folder)
     engine = await openWhole(folder, lock, options)
     lock.needs(place)

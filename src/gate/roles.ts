@@ -1,6 +1,36 @@
+import { exhaustive } from '@/core/exhaustive'
+
 export const deviceRoles = ['owner', 'bay'] as const
 /** `owner`: everything; `bay`: what is worked in the bay, and no prices, settings or backups. */
 export type DeviceRole = (typeof deviceRoles)[number]
+
+/** Who is calling: the desk or a paired device, and what it may do. */
+export interface Caller {
+  readonly role: DeviceRole
+  /** Null: the desk itself. */
+  readonly deviceId: string | null
+}
+
+/**
+ * Who may use an action or a route. `anyone`: also a device that is not paired; `bay`: every paired device and the desk;
+ * `owner`: the desk and devices of the owner; `desk`: this machine alone.
+ */
+export type Access = 'anyone' | 'bay' | 'owner' | 'desk'
+
+/** Whether a caller has the access that is asked for. Nobody has any. */
+export function mayUse(caller: Caller | null, access: Exclude<Access, 'anyone'>): boolean {
+  if (caller === null) return false
+  switch (access) {
+    case 'bay':
+      return true
+    case 'owner':
+      return caller.role === 'owner'
+    case 'desk':
+      return caller.role === 'owner' && caller.deviceId === null
+    default:
+      return exhaustive(access)
+  }
+}
 
 export const roleNames: Record<DeviceRole, string> = { owner: 'Owner', bay: 'Bay' }
 
@@ -43,6 +73,10 @@ const openPlaces: readonly RegExp[] = [
   // Its address is its secret.
   /^\/api\/calendar\/[A-Za-z0-9_-]{20,}\.ics$/,
 ]
+
+/** Stand-ins for devices: the program itself asks them, over the desk's door. */
+export const isSimulatedDevice = (path: string): boolean =>
+  /^\/api\/devices\/(weather|thermometer|tds)$/.test(path)
 
 /** What a stranger may send: a code, nothing else. */
 export const isOpenToWrite = (path: string): boolean => path === '/api/pair'

@@ -1,61 +1,42 @@
 'use server'
 
-import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
-import type { Problem } from '@/core/result'
-import { isUuid } from '@/contracts/fields'
+import { currentTime } from '@/clock'
+import { uuidOf } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
-import { hourInput } from '@/contracts/protection'
 import { planChange } from '@/contracts/planChange'
-import { parse } from '@/contracts/problems'
+import { hourInput } from '@/contracts/protection'
 import { database } from '@/data/connection'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
 import { planFor } from '@/services/planFor'
 import { replanJob } from '@/services/planJob'
-import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
+import { action } from '../access'
+import { answerOf, leadTo, type Refusal } from '../refusal'
 
-/** Throws a plan away that was never started. */
-export async function discardPlan(jobId: unknown): Promise<Refusal> {
-  if (isUuid(jobId)) await discardJob(await database(), jobId)
+const jobId = uuidOf('This job does not exist.')
+
+/** Discards a plan that was never started. */
+export const discardPlan = action('bay', [jobId], async (id): Promise<Refusal> => {
+  await discardJob(await database(), id)
   return leadTo('/')
-}
+})
 
-/** Plans a job that was not begun anew with what was changed and keeps it. */
-export async function keepChange(jobId: unknown, input: unknown): Promise<{ problems: readonly Problem[] }> {
-  if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
-  const read = parse(planChange, input)
-  if (!read.ok) return { problems: read.problems }
-  try {
-    const kept = await replanJob(await database(), jobId, read.value)
-    return { problems: kept.ok ? [] : kept.problems }
-  } catch (error) {
-    return refusalOf(error)
-  }
-}
+/** Plans a job that was not started again, with what was changed, and saves it. */
+export const keepChange = action('bay', [jobId, planChange], async (id, change): Promise<Refusal> => {
+  const { problems } = await answerOf(async () => replanJob(await database(), id, change))
+  return { problems }
+})
 
-/** Gives a job its day and hour. */
-export async function keepHour(jobId: unknown, input: unknown): Promise<Refusal> {
-  if (!isUuid(jobId)) return refuse('', 'the job', 'This job does not exist.')
-  const read = parse(hourInput, input)
-  if (!read.ok) return { problems: read.problems }
-  const answer = await answerOf(async () =>
-    planFor(await database(), jobId, read.value.plannedFor, currentTime()),
-  )
+/** Gives a job its day and time. */
+export const keepHour = action('bay', [jobId, hourInput], async (id, { plannedFor }): Promise<Refusal> => {
+  const answer = await answerOf(async () => planFor(await database(), id, plannedFor, currentTime()))
   revalidatePath('/', 'layout')
   return { problems: answer.problems }
-}
+})
 
-/** Ends a job and writes it into the log. */
-export async function endJob(jobId: unknown, input: unknown): Promise<Refusal> {
-  if (!isUuid(jobId)) return { problems: [{ path: '', found: 'the job', mend: 'This job does not exist.' }] }
-  const read = parse(finishInput, input)
-  if (!read.ok) return { problems: read.problems }
-  try {
-    const ended = await finishJob(await database(), jobId, read.value, currentTime())
-    if (!ended.ok) return { problems: ended.problems }
-  } catch (error) {
-    return refusalOf(error)
-  }
-  return leadTo('/log')
-}
+/** Ends a job and saves it to the log. */
+export const endJob = action('bay', [jobId, finishInput], async (id, input): Promise<Refusal> => {
+  const { problems } = await answerOf(async () => finishJob(await database(), id, input, currentTime()))
+  return problems.length > 0 ? { problems } : leadTo('/log')
+})

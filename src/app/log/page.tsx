@@ -1,3 +1,4 @@
+import { isOwner } from '@/app/access'
 import { currentTime } from '@/clock'
 import { endOfDay, isValid, parseISO } from 'date-fns'
 import type { Metadata } from 'next'
@@ -52,7 +53,7 @@ export default async function LogPage({ searchParams }: { searchParams: Promise<
       </header>
       {(count > 0 || isAsked) && <LogFilter search={q} until={which.until ? until : ''} set={set} />}
       {count === 0 && <Link href={isAsked ? '/log' : '/'}>{isAsked ? 'Show all' : 'Back to today'}</Link>}
-      <VisitRows visits={page.rows} now={currentTime()} named={!set} />
+      <VisitRows visits={page.rows} now={currentTime()} showsCosts={await isOwner()} named={!set} />
       <Pager
         label="Pages of the log"
         path="/log"

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
-import { askerRole } from '../asker'
+import { caller } from '../access'
 import { mayOpen } from '@/gate/roles'
 import { morePlaces } from '@/ui/frame/places'
 
@@ -8,7 +8,7 @@ export const metadata: Metadata = { title: 'More' }
 
 /** Places that have no room in the bar of a phone. */
 export default async function MorePage() {
-  const role = await askerRole()
+  const role = (await caller())?.role ?? 'bay'
   return (
     <>
       <header className="place-head">

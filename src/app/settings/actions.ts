@@ -1,23 +1,15 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { parse } from '@/contracts/problems'
 import { settings } from '@/contracts/settings'
 import { database } from '@/data/connection'
 import { saveSettings } from '@/services/saveSettings'
-import { isOwner, ownersOnly } from '../asker'
+import { action } from '../access'
 import { answerOf, type Refusal } from '../refusal'
 
-/**
- * Saves what was changed of the shop's settings; new plans follow them.
- * @param seen the settings as they were when the changes began
- */
-export async function keepSettings(seen: unknown, input: unknown): Promise<Refusal> {
-  if (!(await isOwner())) return ownersOnly
-  const [from, wanted] = [parse(settings, seen), parse(settings, input)]
-  if (!wanted.ok) return { problems: wanted.problems }
-  if (!from.ok) return { problems: from.problems }
-  const answer = await answerOf(async () => saveSettings(await database(), from.value, wanted.value))
+/** Saves what was changed of the shop's settings since they were seen; new plans follow them. */
+export const keepSettings = action('owner', [settings, settings], async (seen, wanted): Promise<Refusal> => {
+  const { problems } = await answerOf(async () => saveSettings(await database(), seen, wanted))
   revalidatePath('/', 'layout')
-  return { problems: answer.problems }
-}
+  return { problems }
+})

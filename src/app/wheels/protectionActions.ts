@@ -2,10 +2,8 @@
 
 import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
-import type { GenericSchema, InferOutput } from 'valibot'
-import type { Result } from '@/core/result'
-import { isUuid } from '@/contracts/fields'
-import { parse } from '@/contracts/problems'
+import { succeed, type Result } from '@/core/result'
+import { uuidOf } from '@/contracts/fields'
 import { layerInput, odometerInput, renewalInput, wheelChangeInput } from '@/contracts/protection'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
@@ -14,51 +12,52 @@ import { removeLastWheelChange } from '@/data/queries/wheelChanges'
 import { changeWheels } from '@/services/changeWheels'
 import { putLayerOn, renewWheels } from '@/services/putLayerOn'
 import { tellDriving } from '@/services/tellDriving'
-import { answerOf, refuse, type Refusal } from '../refusal'
+import { action } from '../access'
+import { answerOf, type Refusal } from '../refusal'
 
 type Service<Input> = (database: Database, id: string, input: Input, now: Date) => Promise<Result<unknown>>
 
-/** Checks the id and the input of an action, and runs its service. */
-async function run<Schema extends GenericSchema>(
-  id: unknown,
-  schema: Schema,
-  input: unknown,
-  service: Service<InferOutput<Schema>>,
-): Promise<Refusal> {
-  if (!isUuid(id)) return refuse('', 'the wheel set', 'This wheel set does not exist.')
-  const read = parse(schema, input)
-  if (!read.ok) return { problems: read.problems }
-  const answer = await answerOf(async () => service(await database(), id, read.value, currentTime()))
-  if (answer.problems.length === 0) revalidatePath('/', 'layout')
-  return answer
+const wheelSetId = uuidOf('This wheel set does not exist.')
+const vehicleId = uuidOf('This vehicle does not exist.')
+
+/** Runs a service; what it changed is drawn anew. */
+async function run<Input>(id: string, input: Input, service: Service<Input>): Promise<Refusal> {
+  const { problems } = await answerOf(async () => service(await database(), id, input, currentTime()))
+  if (problems.length === 0) revalidatePath('/', 'layout')
+  return { problems }
 }
 
-export async function takeLookBack(wheelSetId: unknown, lookId: unknown): Promise<void> {
-  if (isUuid(wheelSetId) && isUuid(lookId)) await removeLook(await database(), wheelSetId, lookId)
-  revalidatePath('/', 'layout')
-}
+/** Deletes a protection check. */
+export const takeLookBack = action(
+  'bay',
+  [wheelSetId, uuidOf('This check does not exist.')],
+  async (set, id): Promise<Refusal> => run(set, id, async (db) => succeed(await removeLook(db, set, id))),
+)
 
-/** Takes down which set of a vehicle goes on. */
-export async function keepWheelChange(vehicleId: unknown, input: unknown): Promise<Refusal> {
-  return run(vehicleId, wheelChangeInput, input, changeWheels)
-}
+/** Saves which set of a vehicle goes on. */
+export const keepWheelChange = action('owner', [vehicleId, wheelChangeInput], async (id, input) =>
+  run(id, input, changeWheels),
+)
 
-export async function takeWheelChangeBack(vehicleId: unknown, changeId: unknown): Promise<void> {
-  if (isUuid(vehicleId) && isUuid(changeId))
-    await removeLastWheelChange(await database(), vehicleId, changeId)
-  revalidatePath('/', 'layout')
-}
+/** Deletes the last change of wheels. */
+export const takeWheelChangeBack = action(
+  'owner',
+  [vehicleId, uuidOf('This change of wheels does not exist.')],
+  async (vehicle, id): Promise<Refusal> =>
+    run(vehicle, id, async (db) => succeed(await removeLastWheelChange(db, vehicle, id))),
+)
 
-/** Enters protection that was put on outside a visit. */
-export async function keepLayer(wheelSetId: unknown, input: unknown): Promise<Refusal> {
-  return run(wheelSetId, layerInput, input, putLayerOn)
-}
+/** Saves protection that was put on outside a visit. */
+export const keepLayer = action('owner', [wheelSetId, layerInput], async (id, input) =>
+  run(id, input, putLayerOn),
+)
 
-/** Says that wheels are new or were repainted. */
-export async function keepRenewal(wheelSetId: unknown, input: unknown): Promise<Refusal> {
-  return run(wheelSetId, renewalInput, input, renewWheels)
-}
+/** Saves that wheels are new or were repainted. */
+export const keepRenewal = action('owner', [wheelSetId, renewalInput], async (id, input) =>
+  run(id, input, renewWheels),
+)
 
-export async function keepReading(wheelSetId: unknown, input: unknown): Promise<Refusal> {
-  return run(wheelSetId, odometerInput, input, tellDriving)
-}
+/** Saves a reading of the odometer. */
+export const keepReading = action('owner', [wheelSetId, odometerInput], async (id, input) =>
+  run(id, input, tellDriving),
+)

@@ -79,6 +79,15 @@ export async function keepPairingCode(
   )
 }
 
+/** The hash of the code that lets a device in now; null: there is none. */
+export async function openPairingCode(database: Queryable, now: Date): Promise<string | null> {
+  const [row] = await database.query<{ code_hash: string }>(
+    'select code_hash from pairing_code where expires_at > $1',
+    [now],
+  )
+  return row?.code_hash ?? null
+}
+
 /** Uses the code up. Null: it is another, over, or was used. */
 export async function usePairingCode(
   database: Queryable,

@@ -1,16 +1,30 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
-import { addPairedDevice, keepPairingCode, usePairingCode } from '@/data/queries/pairedDevices'
+import {
+  addPairedDevice,
+  keepPairingCode,
+  openPairingCode,
+  usePairingCode,
+} from '@/data/queries/pairedDevices'
 import type { DeviceRole } from '@/gate/roles'
 import { hashOf, newCode, newToken, plainCode } from './secrets'
 
 const codeMinutes = 5
 const millisecondsPerMinute = 60_000
 
-/** Wrong codes of one address, and of all together: guessing takes longer than a code lives. */
-const byPeer = new RateLimiterMemory({ points: 5, duration: 300, blockDuration: 300 })
-const byAll = new RateLimiterMemory({ points: 30, duration: 300, blockDuration: 300 })
+const lockSeconds = 300
+/** Wrong tries of one address at one code. A new code at the desk lifts the lock: whoever mistyped can try that one. */
+const byPeer = new RateLimiterMemory({ points: 5, duration: lockSeconds, blockDuration: lockSeconds })
+/**
+ * Wrong tries of all addresses together at one code; then the code is over. There are 27^8 codes, so guessing one within so
+ * many tries is out of reach, and a single guest cannot use them up.
+ */
+const byCode = new RateLimiterMemory({
+  points: 500,
+  duration: 2 * lockSeconds,
+  blockDuration: 2 * lockSeconds,
+})
 
 /** A code for one device, good for five minutes and once. */
 export async function beginPairing(
@@ -24,25 +38,12 @@ export async function beginPairing(
   return { code, expiresAt }
 }
 
-/** Seconds for which nobody there may try again; null: a try is free. */
-async function lockedSeconds(peer: string): Promise<number | null> {
-  for (const [limiter, key] of [
-    [byPeer, peer],
-    [byAll, 'all'],
-  ] as const) {
-    const state = await limiter.get(key)
-    if (state && state.remainingPoints <= 0) return Math.ceil(state.msBeforeNext / 1000)
-  }
-  return null
-}
-
-const spend = async (limiter: RateLimiterMemory, key: string): Promise<void> => {
-  try {
-    await limiter.consume(key)
-  } catch {
-    // Spent already: it stays locked.
-  }
-}
+/** Takes one try; false: there is none left. Taken before the code is looked at, so that a burst counts as one by one. */
+const mayTry = (limiter: RateLimiterMemory, key: string): Promise<boolean> =>
+  limiter.consume(key).then(
+    () => true,
+    () => false,
+  )
 
 /**
  * Lets the device in that knows the code.
@@ -55,12 +56,13 @@ export async function pairDevice(
   peer: string,
   now: Date,
 ): Promise<Result<{ readonly token: string; readonly role: DeviceRole }>> {
-  const locked = await lockedSeconds(peer)
-  if (locked !== null)
+  const open = await openPairingCode(database, now)
+  const place = `${peer} ${open ?? ''}`
+  if (!(await mayTry(byPeer, place)) || (open !== null && !(await mayTry(byCode, open))))
     return fail({
       path: 'code',
       found: 'too many wrong codes',
-      mend: `Wait ${Math.ceil(locked / 60)} min, then ask for a new code at the desk.`,
+      mend: `Ask for a new code at the desk, or wait ${lockSeconds / 60} min.`,
     })
   const token = newToken()
   const role = await database.transaction(async (transaction) => {
@@ -69,10 +71,9 @@ export async function pairDevice(
     return found
   })
   if (role) return succeed({ token, role })
-  await Promise.all([spend(byPeer, peer), spend(byAll, 'all')])
   return fail({
     path: 'code',
     found: input.code.slice(0, 20),
-    mend: 'This code is not the one at the desk, or it is over or was used. Ask for a new one there; it is good for five minutes.',
+    mend: 'This is not the code at the desk, or it has expired or was used. Ask for a new one there; it is valid for five minutes.',
   })
 }

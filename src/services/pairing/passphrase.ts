@@ -3,9 +3,15 @@ import { RateLimiterMemory } from 'rate-limiter-flexible'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { addDeskSession, hasDeskSession, keepPassphrase, readDesk } from '@/data/queries/desk'
+import { passphraseWeakness } from './passphraseStrength'
 import { hashOf, newToken } from './secrets'
 
-const wrongOnes = new RateLimiterMemory({ points: 8, duration: 300, blockDuration: 300 })
+/** After so many wrong ones in five minutes every further try waits. */
+const wrongOnes = new RateLimiterMemory({ points: 8, duration: 300 })
+/** Who guesses gets nowhere at this pace; who knows it waits once, s. */
+const slowTrySeconds = 2
+/** Tries that wait for their turn; more are refused. */
+const maxWaiting = 5
 
 /** Whether the desk is free, or who sits at it has given the passphrase. */
 export async function isAtDesk(database: Database, token: string | undefined): Promise<boolean> {
@@ -28,6 +34,9 @@ export async function setPassphrase(
     await keepPassphrase(database, null)
     return succeed({ token: null })
   }
+  const weakness = passphraseWeakness(given.wanted)
+  if (weakness !== null)
+    return fail({ path: 'wanted', found: 'a passphrase that is easy to guess', mend: weakness })
   const token = newToken()
   const hashed = await hash(given.wanted)
   await database.transaction(async (transaction) => {
@@ -51,14 +60,25 @@ export async function unlockDesk(
   return fail({
     path: 'passphrase',
     found: 'another passphrase',
-    mend: 'Try again; after some wrong ones it waits five minutes.',
+    mend: 'Try again. After several wrong ones each try takes a few seconds.',
   })
 }
 
+let waiting = 0
+let lastTry: Promise<unknown> = Promise.resolve()
+
+/** Tries one after the other, each after a pause once there were many wrong ones: nobody who knows it is locked out. */
 async function isRight(hashed: string, given: string): Promise<boolean> {
-  const state = await wrongOnes.get('desk')
-  if (state && state.remainingPoints <= 0) return false
-  if (await verify(hashed, given)) return true
-  await wrongOnes.consume('desk').catch(() => undefined)
-  return false
+  if (waiting >= maxWaiting) return false
+  waiting += 1
+  const tried = lastTry.then(async () => {
+    const state = await wrongOnes.get('desk')
+    if (state && state.remainingPoints <= 0)
+      await new Promise((resolve) => setTimeout(resolve, slowTrySeconds * 1000))
+    if (await verify(hashed, given)) return true
+    await wrongOnes.consume('desk').catch(() => undefined)
+    return false
+  })
+  lastTry = tried.catch(() => undefined)
+  return tried.finally(() => (waiting -= 1))
 }

@@ -19,7 +19,7 @@ interface Preview {
 }
 
 interface ImportFormProps {
-  readonly look: (text: string) => Promise<{ problems: readonly Problem[]; preview: Preview | null }>
+  readonly look: (text: string) => Promise<{ problems: readonly Problem[]; preview?: Preview | null }>
   readonly take: (text: string, seen: string) => Promise<{ problems: readonly Problem[] }>
 }
 
@@ -47,7 +47,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
         event.preventDefault()
         send(async () => {
           const seen = await look(text)
-          setPreview(seen.preview)
+          setPreview(seen.preview ?? null)
           return seen
         })
       }}

@@ -9,11 +9,13 @@ export interface ActionButtonProps {
   readonly action: () => Promise<FormAnswer | void>
   readonly className: string
   readonly label?: string
+  /** For a button that is one of several states. */
+  readonly pressed?: boolean
   readonly children: ReactNode
 }
 
 /** A button that does one thing on the server, and says where that did not go through. */
-export function ActionButton({ action, className, label, children }: ActionButtonProps) {
+export function ActionButton({ action, className, label, pressed, children }: ActionButtonProps) {
   const { problems, busy, send } = useSending()
   return (
     <>
@@ -21,6 +23,7 @@ export function ActionButton({ action, className, label, children }: ActionButto
         type="button"
         className={className}
         aria-label={label}
+        aria-pressed={pressed}
         disabled={busy}
         onClick={() => send(async () => (await action()) ?? { problems: [] })}
       >

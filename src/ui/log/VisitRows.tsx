@@ -51,10 +51,12 @@ function leftoverText(leftovers: readonly Leftover[]): string {
 export function VisitRows({
   visits,
   now,
+  showsCosts,
   named = true,
 }: {
   readonly visits: readonly ShownVisit[]
   readonly now: Date
+  readonly showsCosts: boolean
   readonly named?: boolean
 }) {
   return (
@@ -84,8 +86,12 @@ export function VisitRows({
           </div>
           <div className="log-figures">
             {formatDuration(visit.clockSeconds ?? visit.operatorSeconds)}
-            <br />
-            {formatMoney(visit.costMinor, visit.currency)}
+            {showsCosts && (
+              <>
+                <br />
+                {formatMoney(visit.costMinor, visit.currency)}
+              </>
+            )}
           </div>
         </li>
       ))}

@@ -1,5 +1,6 @@
 import type { Alternative } from '@/core/plan/plan'
 import type { PlanName } from '@/core/job/job'
+import { Cost } from '../frame/CostsShown'
 import { formatDuration, formatMoney } from '../format/format'
 
 const titles: Record<PlanName, string> = { gentlest: 'Gentlest', balanced: 'Balanced', fastest: 'Fastest' }
@@ -38,9 +39,11 @@ export function PlanChoice({ alternatives, chosen, currency, hasProtection, choo
             <span>
               <b>{formatDuration(one.operatorSeconds)}</b> hands
             </span>
-            <span>
-              <b>{formatMoney(one.costMinor, currency)}</b> product
-            </span>
+            <Cost>
+              <span>
+                <b>{formatMoney(one.costMinor, currency)}</b> product
+              </span>
+            </Cost>
             {hasProtection && (
               <span>
                 <b>−{Math.round(one.protectionLostShare * 100)} %</b> protection

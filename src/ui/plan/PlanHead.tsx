@@ -1,5 +1,6 @@
 import { ArrowRight } from 'lucide-react'
 import { Link } from '@/ui/Link'
+import { Cost } from '../frame/CostsShown'
 import { formatMoney } from '../format/format'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
@@ -30,9 +31,11 @@ export function PlanHead(props: PlanHeadProps) {
           <p className="plan-pattern">{plan.sequence.pattern.sentences.join(' ')}</p>
         )}
         <div className="plan-figures">
-          <span>
-            <b>{formatMoney(plan.costMinor, plan.currency)}</b> product
-          </span>
+          <Cost>
+            <span>
+              <b>{formatMoney(plan.costMinor, plan.currency)}</b> product
+            </span>
+          </Cost>
           <span>
             <b>{plan.waterLitres} l</b> water
           </span>

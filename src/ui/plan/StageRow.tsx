@@ -6,6 +6,7 @@ import { nameCorners } from '@/core/words/sayPlan'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
+import { Cost } from '../frame/CostsShown'
 import { formatMillilitres, formatMoney } from '../format/format'
 import { BottleDrawing } from './BottleDrawing'
 import { StageTime } from './StageTime'
@@ -89,7 +90,8 @@ export function StageRow(props: StageRowProps) {
             .map(({ reason }) => reason)
             .join(' ')}{' '}
           It is {/^[aeiou]/.test(familyOf(stage.family).name) ? 'an' : 'a'} {familyOf(stage.family).name}:{' '}
-          {familyOf(stage.family).purposeText}. {formatMoney(stage.costMinor, currency)} of product.
+          {familyOf(stage.family).purposeText}.{' '}
+          <Cost>{formatMoney(stage.costMinor, currency)} of product.</Cost>
           {stage.delivery === 'lance' &&
             ` The lance thins it again to ${(stage.surfaceFraction * 100).toFixed(1)} % at the wheel.`}
         </p>

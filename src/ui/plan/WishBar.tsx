@@ -1,5 +1,6 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
+import { Cost } from '../frame/CostsShown'
 import Form from 'react-bootstrap/Form'
 import { minorPerUnit } from '@/core/quantity/money'
 import type { Wishes } from '@/core/job/job'
@@ -38,21 +39,24 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
           }}
         />
       </Form.Group>
-      <Form.Group className="field" controlId="money-allowed">
-        <Form.Label>Product, {currency}</Form.Label>
-        <Form.Control
-          inputMode="decimal"
-          value={money}
-          placeholder="no limit"
-          onChange={(event) => {
-            setMoney(event.target.value)
-            const value = numberOf(event.target.value)
-            wish({
-              costAllowedMinor: value === undefined ? undefined : Math.round(value * minorPerUnit(currency)),
-            })
-          }}
-        />
-      </Form.Group>
+      <Cost>
+        <Form.Group className="field" controlId="money-allowed">
+          <Form.Label>Product, {currency}</Form.Label>
+          <Form.Control
+            inputMode="decimal"
+            value={money}
+            placeholder="no limit"
+            onChange={(event) => {
+              setMoney(event.target.value)
+              const value = numberOf(event.target.value)
+              wish({
+                costAllowedMinor:
+                  value === undefined ? undefined : Math.round(value * minorPerUnit(currency)),
+              })
+            }}
+          />
+        </Form.Group>
+      </Cost>
       <ul className="wish-chips" aria-label="Wishes">
         {wishes.pinned.map((id) => (
           <li key={`pinned ${id}`}>

@@ -6,11 +6,12 @@ import { database, dataFolder } from '@/data/connection'
 import { backUp } from '@/services/backup/backUp'
 import { nextBackupName } from '@/services/backup/retention'
 import { temporaryPath } from '@/services/backup/temporaryFiles'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** Everything that is stored, as one zip. It is written to a file first, so that its size is known and little is in memory. */
-export async function GET(): Promise<Response> {
+export const GET = route('owner', async () => {
   const now = currentTime()
   const path = await temporaryPath(dataFolder(), 'zip')
   await backUp(await database(), now, path)
@@ -24,4 +25,4 @@ export async function GET(): Promise<Response> {
       'content-disposition': `attachment; filename="${nextBackupName([], now)}"`,
     },
   })
-}
+})

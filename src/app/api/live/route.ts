@@ -1,10 +1,10 @@
 import { headers } from 'next/headers'
-import type { NextRequest } from 'next/server'
 import { database } from '@/data/connection'
-import { askerHeaders } from '@/gate/asker'
+import { callerHeaders } from '@/gate/caller'
 import { feedOf } from '@/services/live/feedOf'
 import type { NumberedChange } from '@/services/live/liveFeed'
 import { addStream } from '@/services/live/streams'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
@@ -26,9 +26,9 @@ const written = ({ id, topic, of }: NumberedChange): Uint8Array =>
  * What changes from now on, as server-sent events: of one job where one is named, and of everything else. Who comes back with the
  * last id, or asks from a place on (`since`), gets what was missed. A device that is put out is told nothing more.
  */
-export async function GET(request: NextRequest): Promise<Response> {
+export const GET = route('bay', async (request) => {
   const asked = request.nextUrl.searchParams.get('job')
-  const device = (await headers()).get(askerHeaders.device) ?? 'desk'
+  const device = (await headers()).get(callerHeaders.device) ?? 'desk'
   const feed = await feedOf(await database())
   const isOwn = ({ topic, of }: NumberedChange): boolean =>
     topic !== 'device' && (topic !== 'job' || of === asked || asked === null)
@@ -75,4 +75,4 @@ export async function GET(request: NextRequest): Promise<Response> {
       'x-accel-buffering': 'no',
     },
   })
-}
+})

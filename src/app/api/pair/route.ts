@@ -2,9 +2,10 @@ import { currentTime } from '@/clock'
 import { cookies } from 'next/headers'
 import { pairInput } from '@/contracts/pairing'
 import { database } from '@/data/connection'
-import { askerHeaders, deviceCookie } from '@/gate/asker'
+import { callerHeaders, deviceCookie } from '@/gate/caller'
 import { pairDevice } from '@/services/pairing/pairDevice'
 import { readJson } from '../../readJson'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
@@ -12,10 +13,10 @@ export const dynamic = 'force-dynamic'
 const longestSeconds = 400 * 86_400
 
 /** Lets a device in that knows the code of the desk. */
-export async function POST(request: Request): Promise<Response> {
+export const POST = route('anyone', async (request) => {
   const input = await readJson(request, pairInput)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
-  const peer = request.headers.get(askerHeaders.peer) ?? ''
+  const peer = request.headers.get(callerHeaders.peer) ?? ''
   const paired = await pairDevice(await database(), input.value, peer, currentTime())
   if (!paired.ok) return Response.json({ problems: paired.problems }, { status: 403 })
   const jar = await cookies()
@@ -23,4 +24,4 @@ export async function POST(request: Request): Promise<Response> {
     httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: longestSeconds,
   }) // prettier-ignore
   return Response.json({ role: paired.value.role })
-}
+})

@@ -1,11 +1,12 @@
 import { longestJobBytes } from '@/contracts/jobFile'
 import { inPool, PoolFull } from '@/pool/pool'
 import { readLimitedText } from '../readLimitedText'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** Job file in, plan file out; the same schema and messages as the command line. */
-export async function POST(request: Request) {
+export const POST = route('owner', async (request) => {
   const text = await readLimitedText(request, longestJobBytes)
   if (!text.ok) return Response.json({ problems: text.problems }, { status: 413 })
   try {
@@ -18,4 +19,4 @@ export async function POST(request: Request) {
       { status: 503, headers: { 'retry-after': String(error.retrySeconds) } },
     )
   }
-}
+})

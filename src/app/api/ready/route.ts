@@ -1,9 +1,10 @@
 import { database } from '@/data/connection'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** Whether requests can be served now: the data answers. For whoever decides where to send them. */
-export async function GET(): Promise<Response> {
+export const GET = route('anyone', async () => {
   try {
     await (await database()).query('select 1')
     return Response.json({ ok: true })
@@ -13,4 +14,4 @@ export async function GET(): Promise<Response> {
       { status: 503, headers: { 'retry-after': '5' } },
     )
   }
-}
+})

@@ -1,14 +1,15 @@
 import { cookies } from 'next/headers'
 import { unlockInput } from '@/contracts/pairing'
 import { database } from '@/data/connection'
-import { deskCookie } from '@/gate/asker'
+import { deskCookie } from '@/gate/caller'
 import { unlockDesk } from '@/services/pairing/passphrase'
 import { readJson } from '../../readJson'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** Begins a sitting at the desk, until the browser is closed. */
-export async function POST(request: Request): Promise<Response> {
+export const POST = route('anyone', async (request) => {
   const input = await readJson(request, unlockInput)
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
   const unlocked = await unlockDesk(await database(), input.value.passphrase)
@@ -16,4 +17,4 @@ export async function POST(request: Request): Promise<Response> {
   const jar = await cookies()
   jar.set(deskCookie, unlocked.value.token, { httpOnly: true, sameSite: 'strict', path: '/' })
   return Response.json({ ok: true })
-}
+})

@@ -1,14 +1,14 @@
-import type { NextRequest } from 'next/server'
 import { database } from '@/data/connection'
 import { listVehicles } from '@/data/queries/vehicles'
+import { route } from '@/app/access'
 
 /** So many are offered to choose from. */
 const offered = 12
 
 /** Known vehicles with a text in their name. */
-export async function GET(request: NextRequest): Promise<Response> {
+export const GET = route('owner', async (request) => {
   const name = (request.nextUrl.searchParams.get('name') ?? '').trim().slice(0, 100)
   return Response.json({
     vehicles: name === '' ? [] : await listVehicles(await database(), { name, most: offered }),
   })
-}
+})

@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react'
 import type { Metadata } from 'next'
 import { pathOfId } from '@/ui/cabinet/idPath'
+import { ActionButton } from '@/ui/form/ActionButton'
 import { Link } from '@/ui/Link'
 import { toolKindNames, toolStates } from '@/core/tools/tool'
 import { database } from '@/data/connection'
@@ -46,18 +47,18 @@ export default async function ToolsPage() {
               {tool.diameterMillimetres} mm, squeezed {tool.squeezedMillimetres}, reach{' '}
               {tool.reachMillimetres}
             </div>
-            <form className="chips" aria-label={`State of ${tool.name}`}>
+            <div className="chips" role="group" aria-label={`State of ${tool.name}`}>
               {toolStates.map((state) => (
-                <button
+                <ActionButton
                   key={state}
                   className="chip"
-                  aria-pressed={tool.state === state}
-                  formAction={changeToolState.bind(null, tool.id, state)}
+                  pressed={tool.state === state}
+                  action={changeToolState.bind(null, tool.id, state)}
                 >
                   {state}
-                </button>
+                </ActionButton>
               ))}
-            </form>
+            </div>
           </li>
         ))}
       </ul>

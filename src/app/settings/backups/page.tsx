@@ -1,7 +1,7 @@
 import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { database, dataFolder } from '@/data/connection'
-import { isAskedAtDesk } from '@/app/asker'
+import { isAtDesk } from '@/app/access'
 import { Link } from '@/ui/Link'
 import { backupFolderOf } from '@/services/backup/backupFolder'
 import { backupTrouble } from '@/services/backup/dailyBackup'
@@ -59,7 +59,7 @@ export default async function BackupsPage() {
               </li>
             ))}
           </ul>
-          {(await isAskedAtDesk()) && folder.saidBy !== 'start' && (
+          {(await isAtDesk()) && folder.saidBy !== 'start' && (
             <FolderForm chosen={folder.saidBy === 'settings' ? folder.path : ''} keep={keepFolder} />
           )}
         </section>

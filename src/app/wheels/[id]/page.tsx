@@ -1,3 +1,4 @@
+import { isOwner } from '@/app/access'
 import { currentTime } from '@/clock'
 import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
 import type { Metadata } from 'next'
@@ -99,7 +100,7 @@ export default async function WheelSetPage({ params }: Props) {
             {visitCount === 0 ? (
               <p className="py-3">None yet.</p>
             ) : (
-              <VisitRows visits={log.rows} now={now} named={false} />
+              <VisitRows visits={log.rows} now={now} showsCosts={await isOwner()} named={false} />
             )}
             {log.hasLater && (
               <p className="py-2">

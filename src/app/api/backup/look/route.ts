@@ -1,9 +1,8 @@
 import { database } from '@/data/connection'
 import { lookAtBackup } from '@/services/backup/restoreBackup'
-import { withSentBackup } from '../withSentBackup'
+import { ownersUpload } from '../ownersUpload'
 
 export const dynamic = 'force-dynamic'
 
 /** What a backup holds and would replace; nothing is changed. */
-export const POST = (request: Request): Promise<Response> =>
-  withSentBackup(request, async (path) => lookAtBackup(await database(), path))
+export const POST = ownersUpload(async (path) => lookAtBackup(await database(), path))

@@ -2,15 +2,14 @@ import { revalidatePath } from 'next/cache'
 import { succeed } from '@/core/result'
 import { database } from '@/data/connection'
 import { restoreBackup } from '@/services/backup/restoreBackup'
-import { withSentBackup } from '../withSentBackup'
+import { ownersUpload } from '../ownersUpload'
 
 export const dynamic = 'force-dynamic'
 
 /** Replaces everything that is stored by a backup: all of it or nothing. */
-export const POST = (request: Request): Promise<Response> =>
-  withSentBackup(request, async (path) => {
-    const restored = await restoreBackup(await database(), path)
-    if (!restored.ok) return restored
-    revalidatePath('/', 'layout')
-    return succeed({ ok: true })
-  })
+export const POST = ownersUpload(async (path) => {
+  const restored = await restoreBackup(await database(), path)
+  if (!restored.ok) return restored
+  revalidatePath('/', 'layout')
+  return succeed({ ok: true })
+})

@@ -2,11 +2,12 @@ import { writeCabinetCsv } from '@/contracts/cabinetCsv'
 import { readSettings } from '@/data/queries/settings'
 import { database } from '@/data/connection'
 import { listProducts } from '@/data/queries/cabinet'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** The products as a table; a byte order mark tells spreadsheets that it is UTF-8. */
-export async function GET() {
+export const GET = route('owner', async () => {
   const db = await database()
   const { currency } = await readSettings(db)
   return new Response(`\uFEFF${writeCabinetCsv(await listProducts(db), currency)}`, {
@@ -15,4 +16,4 @@ export async function GET() {
       'content-disposition': 'attachment; filename="cabinet.csv"',
     },
   })
-}
+})

@@ -1,14 +1,15 @@
 import { database } from '@/data/connection'
 import { exportCabinet } from '@/services/cabinetFiles'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** Products and tools as a cabinet file. */
-export async function GET() {
+export const GET = route('owner', async () => {
   return new Response(`${JSON.stringify(await exportCabinet(await database()), null, 2)}\n`, {
     headers: {
       'content-type': 'application/json',
       'content-disposition': 'attachment; filename="cabinet.json"',
     },
   })
-}
+})

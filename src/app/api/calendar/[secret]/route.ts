@@ -3,16 +3,14 @@ import { createHash, timingSafeEqual } from 'node:crypto'
 import { database } from '@/data/connection'
 import { calendarSecret } from '@/data/queries/calendarSecret'
 import { shopCalendar } from '@/services/calendar'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 const digest = (text: string): Buffer => createHash('sha256').update(text).digest()
 
 /** The calendar at its address with a secret, for a calendar that subscribes to it. */
-export async function GET(
-  _: Request,
-  { params }: { params: Promise<{ secret: string }> },
-): Promise<Response> {
+export const GET = route<{ params: Promise<{ secret: string }> }>('anyone', async (_, { params }) => {
   const asked = (await params).secret.replace(/\.ics$/, '')
   const db = await database()
   if (!timingSafeEqual(digest(asked), digest(await calendarSecret(db))))
@@ -31,4 +29,4 @@ export async function GET(
   return new Response(await shopCalendar(db, currentTime()), {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },
   })
-}
+})

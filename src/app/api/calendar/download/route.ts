@@ -1,11 +1,12 @@
 import { currentTime } from '@/clock'
 import { database } from '@/data/connection'
 import { shopCalendar } from '@/services/calendar'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** The calendar as a file. */
-export async function GET(): Promise<Response> {
+export const GET = route('owner', async () => {
   return new Response(await shopCalendar(await database(), currentTime()), {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',
@@ -13,4 +14,4 @@ export async function GET(): Promise<Response> {
       'cache-control': 'no-store',
     },
   })
-}
+})

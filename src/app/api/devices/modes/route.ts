@@ -2,15 +2,16 @@ import { deviceModeChange, deviceNames } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
 import { modeOf, setMode } from '@/services/devices/simulated'
 import { readLimitedText } from '../../readLimitedText'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 const all = () => Object.fromEntries(deviceNames.map((name) => [name, modeOf(name)]))
 
-export const GET = (): Response => Response.json(all())
+export const GET = route('owner', () => Response.json(all()))
 
 /** Tells a simulated device how to behave. */
-export async function POST(request: Request): Promise<Response> {
+export const POST = route('owner', async (request) => {
   const text = await readLimitedText(request, 1000)
   let value: unknown = null
   try {
@@ -22,4 +23,4 @@ export async function POST(request: Request): Promise<Response> {
   if (!read.ok) return Response.json({ problems: read.problems }, { status: 400 })
   setMode(read.value.device, read.value.mode)
   return Response.json(all())
-}
+})

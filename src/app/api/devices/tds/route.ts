@@ -1,11 +1,12 @@
 import { currentTime } from '@/clock'
 import { simulatedWater } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** The simulated meter for dissolved solids. */
-export function GET(request: Request): Promise<Response> | Response {
+export const GET = route('anyone', async (request) => {
   const text = new URL(request.url).searchParams.get('hardness') ?? '250'
   const hardness = Number(text)
   if (!Number.isFinite(hardness) || hardness < 0 || hardness > 3000)
@@ -14,4 +15,4 @@ export function GET(request: Request): Promise<Response> | Response {
       { status: 400 },
     )
   return answerAs('tds', simulatedWater(currentTime(), hardness))
-}
+})

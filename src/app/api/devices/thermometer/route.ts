@@ -2,11 +2,12 @@ import { currentTime } from '@/clock'
 import { positions } from '@/core/wheel/position'
 import { simulatedSurface } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
 /** The simulated surface thermometer. */
-export function GET(request: Request): Promise<Response> | Response {
+export const GET = route('anyone', async (request) => {
   const { searchParams } = new URL(request.url)
   const position = positions.find((one) => one === searchParams.get('position'))
   const air = Number(searchParams.get('air') ?? 18)
@@ -24,4 +25,4 @@ export function GET(request: Request): Promise<Response> | Response {
       { status: 400 },
     )
   return answerAs('thermometer', simulatedSurface(currentTime(), position, air))
-}
+})

@@ -1,6 +1,7 @@
 import { currentTime } from '@/clock'
 import { simulatedWeather } from '@/services/devices/simulated'
 import { answerAs } from '../misbehave'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
@@ -10,7 +11,7 @@ const numberOr = (text: string | null, otherwise: number): number => {
 }
 
 /** The simulated weather feed. */
-export function GET(request: Request): Promise<Response> {
+export const GET = route('anyone', async (request) => {
   const { searchParams } = new URL(request.url)
   return answerAs(
     'weather',
@@ -20,4 +21,4 @@ export function GET(request: Request): Promise<Response> {
       numberOr(searchParams.get('latitude'), 50),
     ),
   )
-}
+})

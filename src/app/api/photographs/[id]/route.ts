@@ -1,10 +1,10 @@
-import type { NextRequest } from 'next/server'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { readPicture } from '@/data/queries/photographs'
+import { route } from '@/app/access'
 
 /** A photograph as a JPEG file; `?size=small` for lists. */
-export async function GET(request: NextRequest, { params }: { params: Promise<{ id: string }> }) {
+export const GET = route<{ params: Promise<{ id: string }> }>('bay', async (request, { params }) => {
   const { id } = await params
   const size = request.nextUrl.searchParams.get('size') === 'small' ? 'small' : 'whole'
   const jpeg = isUuid(id) ? await readPicture(await database(), id, size) : null
@@ -18,4 +18,4 @@ export async function GET(request: NextRequest, { params }: { params: Promise<{ 
         },
         { status: 404 },
       )
-}
+})

@@ -1,7 +1,7 @@
 import { currentTime } from '@/clock'
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
-import { livePlace } from '@/app/asker'
+import { livePlace } from '@/app/access'
 import { database } from '@/data/connection'
 import { listRunEvents } from '@/data/queries/jobs'
 import { KeepForOffline } from '@/ui/offline/KeepForOffline'

@@ -8,6 +8,7 @@ import { isDataFailure } from '@/data/dataFailure'
 import { findJob, listRunEvents } from '@/data/queries/jobs'
 import { recordRunEvent } from '@/services/recordRunEvent'
 import { readLimitedText } from '../../../readLimitedText'
+import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
@@ -15,16 +16,16 @@ const refuse = (status: number, path: string, found: string, mend: string) =>
   Response.json({ problems: [{ path, found, mend }] }, { status })
 
 /** What was tapped so far, in order, for a second device in the same bay. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+export const GET = route<{ params: Promise<{ id: string }> }>('bay', async (_request, { params }) => {
   const { id } = await params
   const pool = await database()
   if (!isUuid(id) || !(await findJob(pool, id)))
     return refuse(404, 'id', JSON.stringify(id.slice(0, 40)), 'This job does not exist.')
   return Response.json({ events: await listRunEvents(pool, id) })
-}
+})
 
 /** Stores one tap of the bay. The answer comes only after it is safely written. */
-export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (request, { params }) => {
   const { id } = await params
   const named = JSON.stringify(id.slice(0, 40))
   if (!isUuid(id)) return refuse(404, 'id', named, 'This job does not exist.')
@@ -43,4 +44,4 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     if (isDataFailure(error)) return refuse(503, '', error.reason, error.message)
     throw error
   }
-}
+})

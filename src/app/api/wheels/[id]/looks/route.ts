@@ -1,8 +1,9 @@
 import { lookInput } from '@/contracts/protection'
 import { recordLook } from '@/services/recordLook'
 import { takeForSet } from '../../takeForSet'
+import { route } from '@/app/access'
 
 /** Keeps a look at some wheels; tells what it moved. */
-export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (request, { params }) => {
   return takeForSet(request, (await params).id, { schema: lookInput, mostBytes: 10_000, keep: recordLook })
-}
+})

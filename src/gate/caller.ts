@@ -1,7 +1,5 @@
-import type { DeviceRole } from './roles'
-
 /** Headers that the server and the gate set for what lies behind them; a client's own never come through. */
-export const askerHeaders = {
+export const callerHeaders = {
   door: 'x-even-spoke-door',
   peer: 'x-even-spoke-peer',
   role: 'x-even-spoke-role',
@@ -14,10 +12,3 @@ export const askerHeaders = {
 export const deviceCookie = '__Host-even-spoke-device'
 /** The desk itself is reached without TLS. */
 export const deskCookie = 'even-spoke-desk'
-
-/** Who asks: the desk or a paired device, and what it may do. */
-export interface Asker {
-  readonly role: DeviceRole
-  /** Absent: the desk itself. */
-  readonly deviceId?: string
-}

@@ -1,0 +1,16 @@
+import { ZxcvbnFactory } from '@zxcvbn-ts/core'
+import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common'
+
+/** Of the estimate's five steps: takes at least some hours to guess even by somebody who has the stored hash. */
+const leastScore = 3
+
+const estimate = new ZxcvbnFactory({ dictionary: { ...dictionary }, graphs: adjacencyGraphs })
+
+/** What to do about a passphrase that is easy to guess; null: it is good enough. */
+export function passphraseWeakness(passphrase: string): string | null {
+  if (passphrase.trim() === '')
+    return 'Blanks alone are no passphrase. Use a few words that do not belong together.'
+  return estimate.check(passphrase).score >= leastScore
+    ? null
+    : 'This is easy to guess. Use a few words that do not belong together.'
+}
