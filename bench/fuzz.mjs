@@ -143,8 +143,8 @@ function ask(address, { method, path: where, headers, body: sent }) {
     sending.once('error', (error) =>
       ['ECONNRESET', 'EPIPE'].includes(error.code) ? resolve({ status: cutOff, text: '' }) : reject(error),
     )
-    if (sent) sending.write(sent)
-    sending.end()
+    // With its length, as browsers send.
+    sending.end(sent)
   })
 }
 

@@ -128,7 +128,7 @@ test('tools: one too thick for any gap is refused, a dropped one is out until it
   await expect(page.getByText(/Thicker than any gap between spokes/)).toBeVisible()
   await page.getByLabel('Squeezed, mm').fill('20')
   await page.getByRole('button', { name: 'Add it' }).click()
-  const states = page.getByRole('form', { name: 'State of Broom' })
+  const states = page.getByRole('group', { name: 'State of Broom' })
   await states.getByRole('button', { name: 'dropped' }).click()
   await expect(states.getByRole('button', { name: 'dropped' })).toHaveAttribute('aria-pressed', 'true')
 })

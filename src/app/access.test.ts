@@ -80,6 +80,7 @@ describe('every action and route', () => {
       'GET api/jobs/[id]/events',
       'GET api/live',
       'GET api/photographs/[id]',
+      'POST api/jobs/[id]/corrections',
       'POST api/jobs/[id]/events',
       'POST api/wheels/[id]/looks',
       'POST api/wheels/[id]/photographs',

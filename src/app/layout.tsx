@@ -13,7 +13,6 @@ import { Mark } from '@/ui/frame/Mark'
 import { PlaceLinks } from '@/ui/frame/PlaceLinks'
 import { ThemeToggle } from '@/ui/frame/ThemeToggle'
 import { OutboxMark } from '@/ui/outbox/OutboxMark'
-import { DeviceTaps } from '@/ui/run/DeviceTaps'
 
 export const metadata: Metadata = {
   title: { default: 'Even Spoke', template: '%s · Even Spoke' },
@@ -53,7 +52,6 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             </div>
           </nav>
           <main id="main" className="frame-main">
-            {role && <DeviceTaps />}
             {role && <OutboxMark />}
             <CostsShown isShown={role === 'owner'}>{children}</CostsShown>
           </main>

@@ -63,3 +63,20 @@ export const runEventInput = v.pipe(
 )
 
 export type RunEventInput = v.InferOutput<typeof runEventInput>
+
+/** Taps that were made after a job was ended on another device, to be added to its visit. */
+export const visitCorrection = v.strictObject({
+  taps: v.pipe(
+    list(
+      v.object({
+        kind: oneOf(runEventKinds),
+        stepId: shortText('step', 120),
+        at: v.pipe(v.string(), v.isoTimestamp()),
+      }),
+      200,
+      'At most 200 taps at a time.',
+    ),
+    v.minLength(1, 'Name at least one tap.'),
+  ),
+})
+export type VisitCorrection = v.InferOutput<typeof visitCorrection>

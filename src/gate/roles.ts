@@ -53,7 +53,7 @@ const bayPlaces: readonly RegExp[] = [
 const bayWrites: readonly RegExp[] = [
   /^\/jobs\/[^/]+(\/run)?$/,
   /^\/wheels\/[0-9a-f-]{36}\/(look|intake)$/,
-  /^\/api\/jobs\/[^/]+\/events$/,
+  /^\/api\/jobs\/[^/]+\/(events|corrections)$/,
   /^\/api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$/,
 ]
 

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
-import { intakeInput } from '@/contracts/intake'
+import { finishInput, intakeInput } from '@/contracts/intake'
 import { wheelSetInput } from '@/contracts/wheelSet'
 import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
@@ -10,6 +10,7 @@ import { findJob, listOpenJobs, listRunEvents } from '@/data/queries/jobs'
 import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
 import { addWheelSet } from '@/data/queries/wheelSets'
 import { listDue } from './due'
+import { correctVisit } from './correctVisit'
 import { finishJob } from './finishJob'
 import { planJob, replanJob } from './planJob'
 import { recordRunEvent } from './recordRunEvent'
@@ -178,4 +179,36 @@ it('keeps an order that was found by looking longer, and refuses one that breaks
     problems: [{ path: 'order' }],
   })
   expect((await findJob(database, jobId))?.plan.sequence?.entries).toEqual(before.plan.sequence.entries)
+})
+
+it('taps that came after the end are added to the note of the visit, once', async () => {
+  const jobId = await planned()
+  const first = (await findJob(database, jobId))?.plan.steps[0]
+  const tap = { kind: 'done' as const, stepId: first?.id ?? '', at: minutesLater(90).toISOString() }
+  expect(await correctVisit(database, jobId, { taps: [tap] })).toMatchObject({ ok: false })
+  await recordRunEvent(
+    database,
+    jobId,
+    { ...tap, at: now.toISOString(), requestId: crypto.randomUUID() },
+    now,
+  )
+  expect(await finishJob(database, jobId, v.parse(finishInput, { result: 'clean', note: 'All well' }), minutesLater(60))).toMatchObject({ ok: true }) // prettier-ignore
+  const late = await recordRunEvent(
+    database,
+    jobId,
+    { ...tap, requestId: crypto.randomUUID() },
+    minutesLater(90),
+  )
+  expect(late).toMatchObject({ ok: false, problems: [{ path: 'jobEnded' }] })
+  for (let time = 0; time < 2; time += 1)
+    expect(await correctVisit(database, jobId, { taps: [tap] })).toEqual({ ok: true, value: null })
+  const visit = (await listVisits(database, { size: 50 })).rows.find((one) => one.jobId === jobId)
+  expect(visit?.note.split('\n')).toEqual([
+    'All well',
+    `After the end, 2026-05-01 09:30 UTC: ${first?.title}, done`,
+  ])
+  const full = {
+    taps: Array.from({ length: 80 }, (_, at) => ({ ...tap, at: minutesLater(100 + at).toISOString() })),
+  }
+  expect(await correctVisit(database, jobId, full)).toMatchObject({ ok: false, problems: [{ path: 'note' }] })
 })

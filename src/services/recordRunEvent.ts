@@ -15,6 +15,9 @@ const clockToleranceMilliseconds = 10_000
 /** No job has so many: something taps by itself. */
 const mostEvents = 5000
 
+/** Path of the problem that says so: a device offers to add the tap to the visit then. */
+export const jobEnded = 'jobEnded'
+
 /** Stores a tap after checking that its step exists, asks what is answered, and its moment can be true. */
 export async function recordRunEvent(
   database: Database,
@@ -69,7 +72,7 @@ export async function recordRunEvent(
     case 'stored':
       return succeed(null)
     case 'closed':
-      return fail({ path: 'id', found: jobId, mend: 'This job is already in the log.' })
+      return fail({ path: jobEnded, found: jobId, mend: 'This job was ended and is in the log.' })
     case 'ofAnotherJob':
       return fail({
         path: 'requestId',

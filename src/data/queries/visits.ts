@@ -195,3 +195,30 @@ export async function minutesByService(
   )
   return new Map(rows.map((row) => [row.service, row.minutes]))
 }
+
+/** As the table takes it, characters. */
+const longestNote = 2000
+
+/**
+ * Adds lines to the note of a job's visit; lines that it has already are left out, so that sent twice they stand once.
+ * @returns `gone` if there is no such visit, `full` if the note has no room for them; nothing is written then
+ */
+export async function addToVisitNote(
+  database: Queryable,
+  jobId: string,
+  lines: readonly string[],
+): Promise<'saved' | 'gone' | 'full'> {
+  const [visit] = await database.query<{ id: string; note: string }>(
+    'select id, note from visit where job_id = $1 order by finished_at desc limit 1 for update',
+    [jobId],
+  )
+  if (!visit) return 'gone'
+  const known = visit.note.split('\n')
+  const note = [
+    ...known.filter((line) => line !== ''),
+    ...lines.filter((line) => !known.includes(line)),
+  ].join('\n')
+  if (note.length > longestNote) return 'full'
+  await database.query('update visit set note = $2 where id = $1', [visit.id, note])
+  return 'saved'
+}

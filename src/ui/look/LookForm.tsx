@@ -52,8 +52,8 @@ function givenBy(grade: LookGrade, outcome: Outcome): Given {
     }
     case 'refused':
       return { grade, kind: 'refused' }
-    case 'shutOut':
-    case 'unreachable':
+    case 'revoked':
+    case 'later':
       return { grade, kind: 'waiting' }
     default:
       return exhaustive(outcome)

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { forget, keep, loadKept } from './keptOnDevice'
 import type { Kept, Waiting } from './waiting'
 
@@ -22,7 +22,11 @@ const photograph = (requestId: string): Waiting => ({
   positions: [],
   jpeg: new Blob(['picture'], { type: 'image/jpeg' }),
 })
-const kept = (item: Waiting, refusal: string | null = null): Kept => ({ item, refusal })
+const kept = (item: Waiting, mend: string | null = null, order = 1): Kept => ({
+  item,
+  order,
+  refusal: mend === null ? null : { mend, isJobEnded: false },
+})
 const idsKept = async () => (await loadKept()).map(({ item }) => item.requestId)
 
 /** Puts something on the shelf as another program, or an earlier version, would have. */
@@ -51,9 +55,57 @@ describe('what a device keeps', () => {
     await keep(kept(look(ids[0])))
     await keep(kept(look(ids[1])))
     await keep(kept(look(ids[0]), 'No such wheel.'))
-    expect((await loadKept()).map(({ refusal }) => refusal)).toEqual(['No such wheel.', null])
+    expect((await loadKept()).map(({ refusal }) => refusal?.mend ?? null)).toEqual(['No such wheel.', null])
     await keep(kept(look(ids[0])))
     expect(await idsKept()).toEqual([ids[0], ids[1]])
+  })
+
+  it('comes in the order of its counter, whatever the clock said', async () => {
+    await keep(kept({ ...look(ids[1]), madeAt: 1 }, null, 2))
+    await keep(kept({ ...look(ids[0]), madeAt: 9 }, null, 1))
+    expect(await idsKept()).toEqual([ids[0], ids[1]])
+  })
+
+  it('of an earlier version, without a counter and with a reason as a text, comes first', async () => {
+    await keep(kept(look(ids[0])))
+    await putJunk({ item: look(ids[1]), refusal: 'No such wheel.' })
+    expect(await loadKept()).toMatchObject([
+      { item: { requestId: ids[1] }, order: 0, refusal: { mend: 'No such wheel.', isJobEnded: false } },
+      { item: { requestId: ids[0] } },
+    ])
+  })
+
+  it('takes over the taps that an earlier version kept in the local storage, in their order, and clears junk away', async () => {
+    const store = new Map<string, string>()
+    vi.stubGlobal('localStorage', {
+      get length() {
+        return store.size
+      },
+      key: (at: number) => [...store.keys()][at] ?? null,
+      getItem: (key: string) => store.get(key) ?? null,
+      setItem: (key: string, text: string) => store.set(key, text),
+      removeItem: (key: string) => store.delete(key),
+    })
+    const tap = (stepId: string, second: number) => ({
+      kind: 'done',
+      stepId,
+      at: `2026-06-01T10:00:0${second}.000Z`,
+    })
+    store.set(
+      'even-spoke.tap.b',
+      JSON.stringify({ ...tap('b', 2), requestId: ids[1], jobId: ids[2], number: 2 }),
+    )
+    store.set(
+      `even-spoke.taps.${ids[2]}`,
+      JSON.stringify([{ ...tap('a', 1), requestId: ids[0] }, { junk: 1 }]),
+    )
+    store.set('even-spoke.tap.x', '{"values":')
+    store.set('even-spoke.draft.product', '{}')
+    await keep(kept(look(ids[2])))
+    expect(await idsKept()).toEqual([ids[0], ids[1], ids[2]])
+    expect([...store.keys()]).toEqual(['even-spoke.draft.product'])
+    expect((await loadKept())[0]?.item).toMatchObject({ kind: 'tap', jobId: ids[2], tap: tap('a', 1) })
+    vi.unstubAllGlobals()
   })
 
   it('is forgotten one by one; what is not there is no trouble', async () => {

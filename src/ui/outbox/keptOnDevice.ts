@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import * as v from 'valibot'
-import { isUuid } from '@/contracts/fields'
-import type { Kept, Waiting } from './waiting'
+import { forgetEarlierTap, earlierTaps, isTap } from './earlierTaps'
+import type { Kept, Tap, Waiting } from './waiting'
 
 interface Shelf extends DBSchema {
   waiting: { key: number; value: Kept; indexes: { byRequest: string } }
@@ -19,31 +19,50 @@ const shelf = (): Promise<IDBPDatabase<Shelf>> =>
     },
   }))
 
+const uuid = v.pipe(v.string(), v.uuid())
+const made = { requestId: uuid, madeAt: v.number() }
+/** What can be sent; the server checks all the rest. */
+const waitingShape = v.variant('kind', [
+  v.looseObject({ kind: v.literal('tap'), ...made, jobId: uuid, tap: v.custom<Tap>(isTap) }),
+  v.looseObject({ kind: v.literal('look'), ...made, wheelSetId: uuid, look: v.looseObject({}) }),
+  v.looseObject({ kind: v.literal('photograph'), ...made, wheelSetId: uuid, jpeg: v.blob() }),
+])
+/** Earlier versions kept a reason as a text, and nothing to order by: theirs come first, in the order of the shelf. */
 const keptShape = v.object({
-  item: v.variant('kind', [
-    v.object({ kind: v.literal('look'), look: v.object({}) }),
-    v.object({ kind: v.literal('photograph'), jpeg: v.blob() }),
-  ]),
-  refusal: v.nullable(v.string()),
+  item: waitingShape,
+  order: v.optional(v.number(), 0),
+  refusal: v.nullable(
+    v.union([
+      v.object({ mend: v.string(), isJobEnded: v.boolean() }),
+      v.pipe(
+        v.string(),
+        v.transform((mend) => ({ mend, isJobEnded: false })),
+      ),
+    ]),
+  ),
 })
 
-/** Whether an entry can be sent; the server holds it to all the rest. */
-const isKept = (value: Kept): boolean =>
-  v.is(keptShape, value) && isUuid(value.item.requestId) && isUuid(value.item.wheelSetId)
+const read = (value: unknown): Kept | null => {
+  const parsed = v.safeParse(keptShape, value)
+  return parsed.success ? (parsed.output as unknown as Kept) : null
+}
+/** Whether a value is something that waits, of this version or an earlier one. */
+export const isKept = (value: unknown): boolean => read(value) !== null
 
-/** All that waits, in the order it was made. Junk is cleared away. */
+/** All that waits, in the order it was made. Junk is cleared away; taps that an earlier version kept elsewhere are taken over. */
 export async function loadKept(): Promise<readonly Kept[]> {
   const database = await shelf()
-  const kept = await database.getAll('waiting')
-  const junk = kept.filter((one) => !isKept(one))
-  if (junk.length === 0) return kept
+  await takeOverTaps()
+  const all = await database.getAll('waiting')
+  const kept = all.flatMap((one) => read(one) ?? []).sort((a, b) => a.order - b.order)
+  if (kept.length === all.length) return kept
   for (
     let cursor = await database.transaction('waiting', 'readwrite').store.openCursor();
     cursor;
     cursor = await cursor.continue()
   )
     if (!isKept(cursor.value)) await cursor.delete()
-  return kept.filter(isKept)
+  return kept
 }
 
 /** Keeps it; what is kept already stays in its place. */
@@ -59,4 +78,12 @@ export async function forget(requestId: Waiting['requestId']): Promise<void> {
   const key = await store.index('byRequest').getKey(requestId)
   if (key !== undefined) await store.delete(key)
   await done
+}
+
+/** Takes over the taps that an earlier version left in the device's other store; each is forgotten there once it is kept here. */
+async function takeOverTaps(): Promise<void> {
+  for (const { key, item, order } of earlierTaps()) {
+    await keep({ item, order, refusal: null })
+    forgetEarlierTap(key)
+  }
 }

@@ -1,166 +1,140 @@
 import { describe, expect, it } from 'vitest'
-import { Outbox, type OutboxPorts } from './outbox'
-import type { Kept, Outcome, Waiting } from './waiting'
+import { Outbox } from './outbox'
+import { atRest, tapOf, TestDevice } from './testDevice'
+import type { Outcome } from './waiting'
 
-const look = (requestId: string): Waiting => ({
-  kind: 'look',
-  requestId,
-  wheelSetId: 'set',
-  madeAt: 0,
-  look: { positions: ['frontLeft'], beading: 3, release: null, slickness: null, glossUnits: null, afterReviving: false },
-}) // prettier-ignore
 const stored: Outcome = { kind: 'stored', value: null }
-const unreachable: Outcome = { kind: 'unreachable' }
-const settled = () => new Promise((resolve) => setTimeout(resolve, 0))
+const later: Outcome = { kind: 'later' }
+const refused: Outcome = { kind: 'refused', mend: 'No such step.', isJobEnded: false }
 
-/** A device that lives on while pages come and go. */
+/** A device whose server gives these answers, one after the other for each thing, and stores everything else. */
 function device(answers: Record<string, Outcome[]> = {}) {
-  let shelf: readonly Kept[] = []
-  const sent: string[] = []
-  let waiting: (() => void) | null = null
-  let turn: Promise<unknown> = Promise.resolve()
-  const ports: OutboxPorts = {
-    load: () => Promise.resolve(shelf),
-    keep: (kept) => {
-      const known = shelf.some(({ item }) => item.requestId === kept.item.requestId)
-      shelf = known
-        ? shelf.map((one) => (one.item.requestId === kept.item.requestId ? kept : one))
-        : [...shelf, kept]
-      return Promise.resolve()
-    },
-    forget: (requestId) => {
-      shelf = shelf.filter(({ item }) => item.requestId !== requestId)
-      return Promise.resolve()
-    },
-    send: async ({ requestId }) => {
-      sent.push(requestId)
-      await settled()
-      return answers[requestId]?.shift() ?? stored
-    },
-    alone: (work) => {
-      const mine = turn.then(work)
-      turn = mine
-      return mine
-    },
-    later: (work) => {
-      waiting = work
-      return () => (waiting = null)
-    },
-  }
-  const open = (changes: Partial<OutboxPorts> = {}) => new Outbox({ ...ports, ...changes })
-  const pass = () => {
-    const work = waiting
-    waiting = null
-    work?.()
-  }
-  return {
-    open,
-    pass,
-    sent,
-    shelf: () => shelf.map(({ item }) => item.requestId),
-    isWaiting: () => waiting !== null,
-  }
+  const made = new TestDevice(({ requestId }) => answers[requestId]?.shift() ?? stored)
+  return { device: made, open: () => new Outbox(made.page()) }
 }
 
 describe('what waits on the device', () => {
-  it('is sent in order and forgotten once it is stored', async () => {
-    const { open, sent, shelf } = device({ a: [{ kind: 'stored', value: 7 }] })
+  it('counts at once, is sent in order and forgotten once it is stored', async () => {
+    const { device: phone, open } = device({ a: [{ kind: 'stored', value: 7 }] })
     const outbox = open()
-    const [a, b] = await Promise.all([outbox.add(look('a')), outbox.add(look('b'))])
-    expect([a, b]).toEqual([{ kind: 'stored', value: 7 }, stored])
-    expect(sent).toEqual(['a', 'b'])
-    await settled()
-    expect(shelf()).toEqual([])
-    expect(outbox.read()).toEqual({ kept: [], trouble: null })
+    const added = [outbox.add(tapOf('a')), outbox.add(tapOf('b'))]
+    expect(outbox.read().kept.map(({ item }) => item.requestId)).toEqual(['a', 'b'])
+    expect(await Promise.all(added)).toEqual([{ kind: 'stored', value: 7 }, stored])
+    await atRest()
+    expect([phone.sent, phone.ids()]).toEqual([['a', 'b'], []])
+    expect(outbox.read()).toEqual({ kept: [], trouble: null, inThisPageOnly: 0 })
   })
 
-  it('stays through a page that is closed, and goes on from the next one; what is made meanwhile comes after', async () => {
-    const { open, pass, sent, shelf, isWaiting } = device({ a: [unreachable, unreachable] })
-    const first = open()
-    expect(await first.add(look('a'))).toEqual(unreachable)
+  it('stays through a page that is closed, and is sent by the next one; what is made meanwhile comes after', async () => {
+    const { device: phone, open } = device({ a: [later, later] })
+    const ports = phone.page()
+    const first = new Outbox(ports)
+    expect(await first.add(tapOf('a'))).toEqual(later)
     expect(first.read().trouble).toBe('')
-    first.stop()
-    expect(isWaiting()).toBe(false)
-    const later = open()
-    expect(await later.add(look('b'))).toEqual(unreachable)
-    expect(shelf()).toEqual(['a', 'b'])
-    pass()
-    await settled()
-    await expect.poll(shelf).toEqual([])
-    expect(sent).toEqual(['a', 'a', 'a', 'b'])
-    expect(later.read()).toEqual({ kept: [], trouble: null })
+    await atRest()
+    phone.close(ports)
+    const next = open()
+    next.work()
+    await atRest()
+    void next.add(tapOf('b'))
+    await atRest()
+    phone.retry()
+    await atRest()
+    expect(phone.sent.filter((id, at, all) => all.lastIndexOf(id) === at)).toEqual(['a', 'b'])
+    expect(next.read().kept).toEqual([])
   })
 
-  it('of two tabs goes out one at a time, each thing once', async () => {
-    const { open, sent } = device()
+  it('of two pages is sent one at a time, and both know what became of it', async () => {
+    const { device: phone, open } = device()
     const [one, other] = [open(), open()]
-    await Promise.all([one.add(look('a')), other.add(look('b')), one.add(look('c'))])
-    await settled()
-    expect([...sent].sort()).toEqual(['a', 'b', 'c'])
+    const heard: string[] = []
+    other.onOutcome((item, { kind }) => heard.push(`${item.requestId} ${kind}`))
+    await Promise.all([one.add(tapOf('a')), one.add(tapOf('b'))])
+    await atRest()
+    expect(phone.sent).toEqual(['a', 'b'])
+    expect(heard).toEqual(['a stored', 'b stored'])
+    expect(other.read().kept).toEqual([])
   })
 
-  it('that is refused holds nothing up, and waits for a person to decide', async () => {
-    const { open, sent, shelf } = device({ a: [{ kind: 'refused', mend: 'No such wheel.' }] })
+  it('that is refused holds nothing up, and waits with its reason until a person decides', async () => {
+    const { device: phone, open } = device({ a: [refused] })
     const outbox = open()
-    await Promise.all([outbox.add(look('a')), outbox.add(look('b'))])
-    await expect.poll(shelf).toEqual(['a'])
-    expect(outbox.read().kept.map(({ refusal }) => refusal)).toEqual(['No such wheel.'])
-    await outbox.again('a')
-    await expect.poll(shelf).toEqual([])
-    expect(sent).toEqual(['a', 'b', 'a'])
-    const other = device({ a: [{ kind: 'refused', mend: 'No.' }] })
-    const second = other.open()
-    await second.add(look('a'))
-    await second.throwAway('a')
-    expect(other.shelf()).toEqual([])
-    expect(second.read().kept).toEqual([])
+    await Promise.all([outbox.add(tapOf('a')), outbox.add(tapOf('b'))])
+    await atRest()
+    expect(phone.ids()).toEqual(['a'])
+    expect(outbox.read().kept.map(({ refusal }) => refusal?.mend)).toEqual(['No such step.'])
+    outbox.again('a')
+    await atRest()
+    expect([phone.sent, phone.ids()]).toEqual([['a', 'b', 'a'], []])
   })
 
-  it('of a device that was put out stays, with the reason', async () => {
-    const { open, shelf } = device({ a: [{ kind: 'shutOut', mend: 'Pair it again.' }] })
+  it('that was refused is gone from all pages once it is discarded', async () => {
+    const { device: phone, open } = device({ a: [refused] })
+    const [one, other] = [open(), open()]
+    await one.add(tapOf('a'))
+    await atRest()
+    expect(other.read().kept).toHaveLength(1)
+    await other.discard('a')
+    await atRest()
+    expect([phone.ids(), one.read().kept, other.read().kept]).toEqual([[], [], []])
+  })
+
+  it.each([
+    ['a device whose access was revoked', { kind: 'revoked', mend: 'Pair it again.' }, 'Pair it again.'],
+    ['a server that asks to wait', later, ''],
+  ] as const)('of %s stays, with a second page open too', async (_, outcome, trouble) => {
+    const { device: phone, open } = device({ a: [outcome, outcome, outcome], b: [] })
+    const [one, other] = [open(), open()]
+    await one.add(tapOf('a'))
+    other.work()
+    await atRest()
+    expect(one.read().trouble).toBe(trouble)
+    expect(phone.ids()).toEqual(['a'])
+    for (let tries = 0; tries < 4; tries += 1) {
+      phone.retry()
+      await atRest()
+    }
+    expect([phone.ids(), one.read().kept, one.read().trouble]).toEqual([[], [], null])
+  })
+
+  it('on a device without room is in this page only, which says so, and is sent all the same', async () => {
+    const { device: phone, open } = device({ a: [later] })
     const outbox = open()
-    await outbox.add(look('a'))
-    expect(outbox.read().trouble).toBe('Pair it again.')
-    expect(shelf()).toEqual(['a'])
+    phone.hasRoom = false
+    await outbox.add(tapOf('a'))
+    await atRest()
+    expect(outbox.read().inThisPageOnly).toBe(1)
+    phone.hasRoom = true
+    phone.retry()
+    await atRest()
+    expect(phone.sent).toEqual(['a', 'a'])
+    expect(outbox.read()).toEqual({ kept: [], trouble: null, inThisPageOnly: 0 })
   })
 
-  it('is sent also where the device keeps nothing', async () => {
-    const { open, pass, sent } = device({ a: [unreachable] })
-    const refuse = () => Promise.reject(new Error('full'))
-    const outbox = open({ load: refuse, keep: refuse, forget: refuse })
-    expect(await outbox.add(look('a'))).toEqual(unreachable)
-    pass()
-    await expect.poll(() => outbox.read().kept).toEqual([])
-    expect(sent).toEqual(['a', 'a'])
+  it('is kept again where the storage of the device was cleared under an open page', async () => {
+    const { device: phone, open } = device({ a: [later, later] })
+    const outbox = open()
+    await outbox.add(tapOf('a'))
+    await atRest()
+    phone.shelf = []
+    phone.retry()
+    await atRest()
+    expect(phone.ids()).toEqual(['a'])
   })
 
-  it('that the device keeps but does not give back at once is not called stored, and goes on later', async () => {
-    const { open, pass, sent, shelf } = device()
-    let isShut = true
-    const outbox = open({
-      load: () => (isShut ? Promise.reject(new Error('busy')) : Promise.resolve(kept)),
-      keep: (one) => Promise.resolve(void kept.push(one)),
-      forget: () => Promise.resolve(void kept.pop()),
+  it('is tried again after pauses that grow', async () => {
+    const tries: number[] = []
+    const phone = new TestDevice(() => later)
+    const ports = phone.page()
+    const outbox = new Outbox({
+      ...ports,
+      later: (work, failed) => (tries.push(failed), ports.later(work, failed)),
     })
-    const kept: Kept[] = []
-    expect(await outbox.add(look('a'))).toEqual(unreachable)
-    expect([sent, shelf()]).toEqual([[], []])
-    isShut = false
-    pass()
-    await expect.poll(() => kept).toEqual([])
-    expect(sent).toEqual(['a'])
-  })
-
-  it('of a page that may not wait in line is put off', async () => {
-    const { open, sent, pass, isWaiting } = device()
-    let mayWait = false
-    const outbox = open({
-      alone: (work) => (mayWait ? work() : Promise.reject(new Error('not active'))),
-    })
-    expect(await outbox.add(look('a'))).toEqual(unreachable)
-    expect(isWaiting()).toBe(true)
-    mayWait = true
-    pass()
-    await expect.poll(() => sent).toEqual(['a'])
+    void outbox.add(tapOf('a'))
+    for (let round = 0; round < 4; round += 1) {
+      await atRest()
+      phone.retry()
+    }
+    expect(tries).toEqual([1, 2, 3, 4])
   })
 })

@@ -1,68 +1,118 @@
-import type { Kept, Outcome, Waiting } from './waiting'
+import type { Kept, Outcome, RefusalReason, Waiting } from './waiting'
 
 export interface OutboxSnapshot {
+  /** Everything that is not stored yet, in the order it was made; refused things too. */
   readonly kept: readonly Kept[]
-  /** Why nothing goes on from here; empty: no answer; null: it does. */
+  /** Why nothing goes out: empty if there is no answer; null if all goes well. */
   readonly trouble: string | null
+  /** How many of them this page alone holds, because the device has no room. They are lost if it is closed. */
+  readonly inThisPageOnly: number
 }
 
+/** What a page tells the other pages of the device. */
+export type OutboxNews =
+  | { readonly kind: 'added'; readonly kept: Kept }
+  | { readonly kind: 'settled'; readonly item: Waiting; readonly outcome: Outcome }
+  | { readonly kind: 'discarded'; readonly requestId: string }
+
 export interface OutboxPorts {
-  /** All that the device keeps, in the order it was made, whichever tab it was made in. */
+  /** All that the device keeps. */
   load(): Promise<readonly Kept[]>
-  /** Keeps it, in the place it has where it is kept already. */
+  /** Keeps it, in place of what is kept of the same request. @throws if the device has no room */
   keep(kept: Kept): Promise<void>
   forget(requestId: string): Promise<void>
   send(item: Waiting): Promise<Outcome>
-  /** Runs when no other tab of the device is sending. */
+  /** Runs when no other page of the device is sending. */
   alone(work: () => Promise<void>): Promise<void>
-  /** Calls back after the pause between two tries; returns how to call it off. */
-  later(work: () => void): () => void
+  /** Calls back after a pause that grows with the number of failed tries; returns how to call it off. */
+  later(work: () => void, failedTries: number): () => void
+  tell(news: OutboxNews): void
+  /** Returns how to stop hearing. */
+  hear(listener: (news: OutboxNews) => void): () => void
 }
 
+interface Held extends Kept {
+  /** `page`: the device has no room for it. */
+  readonly place: 'writing' | 'device' | 'page'
+}
+
+const isSame = (a: Held, b: Held | undefined): boolean =>
+  a.item === b?.item && a.order === b.order && a.refusal === b.refusal && a.place === b.place
+
+const inOrder = (a: Kept, b: Kept): number => a.order - b.order
+
 /**
- * What was entered on this device and is on its way to the server: kept until it is stored there, sent in order, one at a time, and
- * again after a dropped connection or a restart. What is refused stays until a person has seen why.
+ * Everything entered on this device and not yet stored by the server: taps, checks, photos. It counts at once, is kept on the
+ * device, sent in the order it was made, one at a time, and again after a dropped connection or a restart. What is refused stays
+ * until a person has decided. A page holds what it knows of until it hears what became of it: if the device's storage is cleared
+ * under it, nothing is lost.
  */
 export class Outbox {
-  private snapshot: OutboxSnapshot = { kept: [], trouble: null }
-  private readonly listeners = new Set<() => void>()
+  private snapshot: OutboxSnapshot = { kept: [], trouble: null, inThisPageOnly: 0 }
+  private held = new Map<string, Held>()
+  /** Stored or discarded; the device may still give them back once. */
+  private readonly done = new Set<string>()
   private readonly hopes = new Map<string, (outcome: Outcome) => void>()
-  /** What the device could not keep; sent all the same. */
-  private unkept: readonly Kept[] = []
+  private readonly listeners = new Set<() => void>()
+  private readonly outcomeListeners = new Set<(item: Waiting, outcome: Outcome) => void>()
+  /** Writes to the device one after the other, so that they arrive in order. */
+  private writing: Promise<void> = Promise.resolve()
   private working: Promise<void> | null = null
   private isAskedAgain = false
+  private failedTries = 0
   private callOff: (() => void) | null = null
 
-  constructor(private readonly ports: OutboxPorts) {}
+  constructor(private readonly ports: OutboxPorts) {
+    ports.hear((news) => this.takeNews(news))
+  }
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener)
     return () => this.listeners.delete(listener)
   }
 
+  /** Calls with whatever is stored or refused, on this page or another one. */
+  readonly onOutcome = (listener: (item: Waiting, outcome: Outcome) => void): (() => void) => {
+    this.outcomeListeners.add(listener)
+    return () => this.outcomeListeners.delete(listener)
+  }
+
   readonly read = (): OutboxSnapshot => this.snapshot
 
-  /** Keeps something and sends it; gives what became of the first try. */
-  async add(item: Waiting): Promise<Outcome> {
-    await this.keep({ item, refusal: null })
+  /** Takes something up at once, keeps it and sends it. Returns what became of the first try. */
+  add(item: Waiting): Promise<Outcome> {
     const hope = new Promise<Outcome>((resolve) => this.hopes.set(item.requestId, resolve))
+    const order = 1 + Math.max(0, ...[...this.held.values()].map((one) => one.order))
+    const kept: Kept = { item, order, refusal: null }
+    this.hold({ ...kept, place: 'writing' })
+    this.publish()
+    // The other pages hold it as well, so that what they make comes after it, even if the device has no room.
+    this.ports.tell({ kind: 'added', kept })
+    this.keepHeld(item.requestId)
     this.work()
     return hope
   }
 
   /** Sends what was refused once more. */
-  async again(requestId: string): Promise<void> {
-    const kept = this.snapshot.kept.find(({ item }) => item.requestId === requestId)
-    if (kept) await this.keep({ ...kept, refusal: null })
+  again(requestId: string): void {
+    const held = this.held.get(requestId)
+    if (!held) return
+    this.hold({ ...held, refusal: null })
+    this.publish()
+    this.keepHeld(requestId)
     this.work()
   }
 
-  async throwAway(requestId: string): Promise<void> {
-    await this.forget(requestId)
-    this.publish((await this.load()).all)
+  /** Forgets something that was refused. */
+  async discard(requestId: string): Promise<void> {
+    this.done.add(requestId)
+    this.held.delete(requestId)
+    this.publish()
+    this.ports.tell({ kind: 'discarded', requestId })
+    await this.forgotten(requestId)
   }
 
-  /** Sends what waits, unless that is being done. */
+  /** Takes up what the device keeps, and sends what waits. */
   work(): void {
     this.callOff?.()
     this.callOff = null
@@ -73,7 +123,7 @@ export class Outbox {
     this.working = this.ports
       .alone(() => this.sendAll())
       // The browser let nobody begin: the page is going, or has no right to wait in line.
-      .catch(() => this.putOff({ kind: 'unreachable' }))
+      .catch(() => this.putOff({ kind: 'later' }))
       .finally(() => {
         this.working = null
         if (!this.isAskedAgain) return
@@ -89,73 +139,133 @@ export class Outbox {
 
   private async sendAll(): Promise<void> {
     for (;;) {
-      // Only what was kept before is missed: more may come while the device is asked.
-      const hoped = [...this.hopes.keys()]
-      const { all, isWhole } = await this.load()
-      this.publish(all)
-      if (isWhole) this.settleElsewhere(hoped, all)
-      const next = all.find(({ refusal }) => refusal === null)
+      await this.writing
+      await this.takeUp()
+      const next = this.all().find(({ refusal }) => refusal === null)
       if (!next) {
-        // What the device holds back cannot be told from what went out; it is looked for again.
-        if (!isWhole && hoped.length > 0) this.putOff({ kind: 'unreachable' })
+        this.publish(null)
         return
       }
       const outcome = await this.ports.send(next.item)
-      if (outcome.kind === 'unreachable' || outcome.kind === 'shutOut') {
-        this.publish(all, outcome.kind === 'shutOut' ? outcome.mend : '')
+      // Another page may have heard of it, or a person may have discarded it meanwhile.
+      if (!this.held.has(next.item.requestId)) continue
+      if (outcome.kind === 'later' || outcome.kind === 'revoked') {
+        this.publish(outcome.kind === 'revoked' ? outcome.mend : '')
         this.putOff(outcome)
         return
       }
-      this.publish(all, null)
-      if (outcome.kind === 'stored') await this.forget(next.item.requestId)
-      else await this.keep({ ...next, refusal: outcome.mend })
-      this.settle(next.item.requestId, outcome)
+      this.failedTries = 0
+      await this.settle(next.item, outcome)
+      this.ports.tell({ kind: 'settled', item: next.item, outcome })
+      this.publish(null)
     }
+  }
+
+  /** Joins what the device keeps with what this page holds; what the device lost is kept again. */
+  private async takeUp(): Promise<void> {
+    const onDevice = await this.ports.load().catch(() => null)
+    if (onDevice === null) return
+    for (const kept of onDevice) {
+      const { requestId } = kept.item
+      if (this.done.has(requestId)) await this.ports.forget(requestId).catch(() => undefined)
+      else this.hold({ ...kept, ...this.held.get(requestId), place: 'device' })
+    }
+    const ids = new Set(onDevice.map(({ item }) => item.requestId))
+    for (const id of [...this.held.keys()].filter((one) => !ids.has(one))) this.keepHeld(id)
+    await this.writing
+    this.publish()
+  }
+
+  private async settle(item: Waiting, outcome: Outcome): Promise<void> {
+    const { requestId } = item
+    if (outcome.kind === 'refused') {
+      const refusal: RefusalReason = { mend: outcome.mend, isJobEnded: outcome.isJobEnded }
+      const held = this.held.get(requestId)
+      if (held) this.hold({ ...held, refusal })
+      this.tellOutcome(item, outcome)
+      this.keepHeld(requestId)
+      await this.writing
+      return
+    }
+    this.done.add(requestId)
+    this.held.delete(requestId)
+    // Told before anything is waited for: nobody sees it neither waiting nor stored.
+    this.tellOutcome(item, outcome)
+    await this.forgotten(requestId)
+  }
+
+  private takeNews(news: OutboxNews): void {
+    if (news.kind === 'added') {
+      const { requestId } = news.kept.item
+      if (!this.done.has(requestId) && !this.held.has(requestId))
+        this.hold({ ...news.kept, place: 'writing' })
+      return this.publish()
+    }
+    const requestId = news.kind === 'settled' ? news.item.requestId : news.requestId
+    if (news.kind === 'settled' && news.outcome.kind === 'refused') {
+      const held = this.held.get(requestId)
+      if (held) this.hold({ ...held, refusal: news.outcome })
+    } else {
+      this.done.add(requestId)
+      this.held.delete(requestId)
+    }
+    if (news.kind === 'settled') this.tellOutcome(news.item, news.outcome)
+    this.publish()
+  }
+
+  private tellOutcome(item: Waiting, outcome: Outcome): void {
+    this.hopes.get(item.requestId)?.(outcome)
+    this.hopes.delete(item.requestId)
+    for (const listener of this.outcomeListeners) listener(item, outcome)
   }
 
   /** Tries again later; who waits for the first try is told what became of it. */
   private putOff(outcome: Outcome): void {
-    for (const requestId of this.hopes.keys()) this.settle(requestId, outcome)
-    this.callOff = this.ports.later(() => this.work())
+    for (const hope of this.hopes.values()) hope(outcome)
+    this.hopes.clear()
+    this.failedTries += 1
+    this.callOff?.()
+    this.callOff = this.ports.later(() => this.work(), this.failedTries)
   }
 
-  /** What is not here any more, or was refused, went out by another tab. */
-  private settleElsewhere(hoped: readonly string[], all: readonly Kept[]): void {
-    for (const requestId of hoped) {
-      const kept = all.find(({ item }) => item.requestId === requestId)
-      if (!kept) this.settle(requestId, { kind: 'stored', value: null })
-      else if (kept.refusal !== null) this.settle(requestId, { kind: 'refused', mend: kept.refusal })
-    }
+  private hold(held: Held): void {
+    this.held.set(held.item.requestId, held)
   }
 
-  private settle(requestId: string, outcome: Outcome): void {
-    this.hopes.get(requestId)?.(outcome)
-    this.hopes.delete(requestId)
+  /** Writes what is held of a request to the device; without room it stays in this page alone. */
+  private keepHeld(requestId: string): void {
+    this.writing = this.writing.then(async () => {
+      const held = this.held.get(requestId)
+      if (!held) return
+      const { item, order, refusal } = held
+      const place = await this.ports.keep({ item, order, refusal }).then(
+        () => 'device' as const,
+        () => 'page' as const,
+      )
+      // It may have gone out while it was written.
+      const still = this.held.get(requestId)
+      if (still) this.hold({ ...still, place })
+      else if (place === 'device') await this.ports.forget(requestId).catch(() => undefined)
+      this.publish()
+    })
   }
 
-  /** All there is, as far as the device tells. */
-  private async load(): Promise<{ readonly all: readonly Kept[]; readonly isWhole: boolean }> {
-    const kept = await this.ports.load().catch(() => null)
-    return { all: [...(kept ?? []), ...this.unkept], isWhole: kept !== null }
-  }
-
-  private async keep(kept: Kept): Promise<void> {
-    try {
-      await this.ports.keep(kept)
-    } catch {
-      // A browser that keeps nothing still sends it; only a reload without network would lose it.
-      this.unkept = [...this.unkept.filter(({ item }) => item !== kept.item), kept]
-    }
-  }
-
-  private async forget(requestId: string): Promise<void> {
-    this.unkept = this.unkept.filter(({ item }) => item.requestId !== requestId)
+  private async forgotten(requestId: string): Promise<void> {
+    await this.writing
     await this.ports.forget(requestId).catch(() => undefined)
   }
 
-  private publish(kept: readonly Kept[], trouble = this.snapshot.trouble): void {
-    if (kept.length === 0 && this.snapshot.kept.length === 0 && trouble === this.snapshot.trouble) return
-    this.snapshot = { kept, trouble }
+  private all(): readonly Held[] {
+    return [...this.held.values()].sort(inOrder)
+  }
+
+  private publish(trouble = this.snapshot.trouble): void {
+    const all = this.all()
+    const before = this.snapshot.kept as readonly Held[]
+    const isUnchanged = all.length === before.length && all.every((one, at) => isSame(one, before[at]))
+    if (isUnchanged && trouble === this.snapshot.trouble) return
+    const inThisPageOnly = all.filter(({ place }) => place === 'page').length
+    this.snapshot = { kept: all, trouble, inThisPageOnly }
     for (const listener of this.listeners) listener()
   }
 }

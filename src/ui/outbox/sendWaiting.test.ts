@@ -60,6 +60,13 @@ describe('what is sent', () => {
     }
   })
 
+  it('is a tap as it was made', async () => {
+    answer(() => Response.json({ ok: true }))
+    const tap = { kind: 'done' as const, stepId: 'a', at: '2026-06-01T09:00:00.000Z', person: 1 }
+    await sendWaiting({ kind: 'tap', requestId: id, madeAt: now, jobId: id, tap })
+    expect(sent[0]).toMatchObject({ path: `/api/jobs/${id}/events`, body: { ...tap, requestId: id } })
+  })
+
   it('was never made in times to come, also where the clock was set back meanwhile', async () => {
     answer(() => Response.json({ kept: [] }))
     await sendWaiting({ ...look, madeAt: now + 7_200_000 })
@@ -73,26 +80,35 @@ describe('what became of it', () => {
 
   it.each([404, 409, 413, 422])('answered %d it is refused, in the server’s words', async (status) => {
     answer(refusal(status))
-    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'No such wheel.' })
+    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'No such wheel.', isJobEnded: false })
   })
 
   it('refused by something that speaks otherwise it still has a mend', async () => {
     answer(() => new Response('<html>', { status: 400 }))
-    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'Load the page again.' })
+    expect(await sendWaiting(look)).toEqual({
+      kind: 'refused',
+      mend: 'Load the page again.',
+      isJobEnded: false,
+    })
   })
 
-  it.each([429, 500, 502, 503])('answered %d it is sent again', async (status) => {
+  it.each([408, 425, 429, 500, 502, 503])('answered %d it is sent again', async (status) => {
     answer(refusal(status))
-    expect(await sendWaiting(look)).toEqual({ kind: 'unreachable' })
+    expect(await sendWaiting(look)).toEqual({ kind: 'later' })
+  })
+
+  it('of a job that was ended it says so', async () => {
+    answer(refusal(410))
+    expect(await sendWaiting(look)).toMatchObject({ kind: 'refused', isJobEnded: true })
   })
 
   it('without any answer it is sent again', async () => {
     answer(() => Promise.reject(new TypeError('failed to fetch')))
-    expect(await sendWaiting(look)).toEqual({ kind: 'unreachable' })
+    expect(await sendWaiting(look)).toEqual({ kind: 'later' })
   })
 
-  it('of a device that was put out it waits', async () => {
+  it('of a device whose access was revoked it waits', async () => {
     answer(refusal(401))
-    expect(await sendWaiting(photograph())).toMatchObject({ kind: 'shutOut' })
+    expect(await sendWaiting(photograph())).toMatchObject({ kind: 'revoked' })
   })
 })

@@ -12,18 +12,40 @@ async function base64Of(blob: Blob): Promise<string> {
   return btoa(text)
 }
 
+interface Request {
+  readonly path: string
+  readonly body: unknown
+  /** Longer than this nobody waits for an answer, ms. */
+  readonly longestMilliseconds: number
+}
+
+const usualMilliseconds = 20_000
+/** A photo over a slow network. */
+const photographMilliseconds = 120_000
+
 /** Where it goes, and what is told of it there. */
-async function requestOf(item: Waiting): Promise<{ readonly path: string; readonly body: unknown }> {
-  const { requestId, wheelSetId } = item
+async function requestOf(item: Waiting): Promise<Request> {
+  const { requestId } = item
   const secondsAgo = Math.max(0, Math.round((currentTime().getTime() - item.madeAt) / 1000))
   switch (item.kind) {
+    case 'tap':
+      return {
+        path: `/api/jobs/${item.jobId}/events`,
+        body: { ...item.tap, requestId },
+        longestMilliseconds: usualMilliseconds,
+      }
     case 'look':
-      return { path: `/api/wheels/${wheelSetId}/looks`, body: { ...item.look, requestId, secondsAgo } }
+      return {
+        path: `/api/wheels/${item.wheelSetId}/looks`,
+        body: { ...item.look, requestId, secondsAgo },
+        longestMilliseconds: usualMilliseconds,
+      }
     case 'photograph': {
-      const { jobId, positions, jpeg } = item
+      const { wheelSetId, jobId, positions, jpeg } = item
       return {
         path: `/api/wheels/${wheelSetId}/photographs`,
         body: { requestId, jobId, positions, secondsAgo, jpeg: await base64Of(jpeg) },
+        longestMilliseconds: photographMilliseconds,
       }
     }
     default:
@@ -31,24 +53,33 @@ async function requestOf(item: Waiting): Promise<{ readonly path: string; readon
   }
 }
 
+/** Answers that a later try may turn into another one: too slow, too early, too many. */
+const laterStatuses = [408, 425, 429]
+/** The job is in the log already. */
+const jobEndedStatus = 410
+
 /** Sends one thing that waits on this device. */
 export async function sendWaiting(item: Waiting): Promise<Outcome> {
   try {
-    const { path, body } = await requestOf(item)
+    const { path, body, longestMilliseconds } = await requestOf(item)
     const answer = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
+      // A tap goes out although the page is left.
+      keepalive: item.kind === 'tap',
+      signal: AbortSignal.timeout(longestMilliseconds),
     })
     if (answer.ok) return { kind: 'stored', value: await answer.json().catch(() => null) }
-    if (answer.status >= 500 || answer.status === 429) return { kind: 'unreachable' }
+    if (answer.status >= 500 || laterStatuses.includes(answer.status)) return { kind: 'later' }
     if (answer.status === 401)
       return {
-        kind: 'shutOut',
-        mend: 'This device was put out at the desk. What it keeps stays here and goes on once it is paired again.',
+        kind: 'revoked',
+        mend: 'Access of this device was revoked. What it keeps stays here and is sent once it is paired again.',
       }
-    return { kind: 'refused', mend: (await refusalOf(answer)).map(({ mend }) => mend).join(' ') }
+    const mend = (await refusalOf(answer)).map((one) => one.mend).join(' ')
+    return { kind: 'refused', mend, isJobEnded: answer.status === jobEndedStatus }
   } catch {
-    return { kind: 'unreachable' }
+    return { kind: 'later' }
   }
 }

@@ -5,8 +5,8 @@ import { takenWords, usePhotograph, type PhotographOf, type Taken } from './useP
 const shortWords: Record<NonNullable<Taken>, string> = {
   taking: 'Keeping …',
   stored: 'Photo kept',
-  unreachable: 'Photo waits',
-  shutOut: 'Photo waits',
+  later: 'Photo waits',
+  revoked: 'Photo waits',
   refused: 'Not taken',
   unreadable: 'No picture',
 }

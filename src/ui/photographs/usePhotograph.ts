@@ -20,8 +20,8 @@ export type Taken = Outcome['kind'] | 'taking' | 'unreadable' | null
 export const takenWords: Record<NonNullable<Taken>, string> = {
   taking: 'Keeping it …',
   stored: 'Photograph kept.',
-  unreachable: 'Photograph kept on this device; it goes on once the program answers.',
-  shutOut: 'Photograph kept on this device.',
+  later: 'Photograph kept on this device; it goes on once the program answers.',
+  revoked: 'Photograph kept on this device.',
   refused: 'The photograph was not taken; see above.',
   unreadable: 'This file is no picture that the browser can read; choose a JPEG or PNG file.',
 }

@@ -5,7 +5,6 @@ import { triedStageIds } from '@/core/plan/stepId'
 import type { Card, Step } from '@/core/plan/plan'
 import { beads } from '@/core/protection/kinds'
 import { filmToWet } from '@/core/run/urgentClock'
-import { ProblemAlert } from '../form/ProblemAlert'
 import { BayPhotograph } from '../photographs/BayPhotograph'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { CalledAway } from './CalledAway'
@@ -83,7 +82,6 @@ export function RunActs(props: RunActsProps) {
         <Undo2 aria-hidden size={22} /> undo
       </Button>
       <RarerActs {...props} />
-      {bay.refusal && <ProblemAlert problems={[{ path: '', found: '', mend: bay.refusal }]} />}
     </div>
   )
 }

@@ -1,6 +1,7 @@
 import { currentTime } from '@/clock'
 import type { RunEvent } from '@/core/run/runEvent'
-import { eventOfTap, isEvent } from './pendingTaps'
+import { isTap } from '../outbox/earlierTaps'
+import { eventOfTap } from './jobTaps'
 
 const prefix = 'even-spoke.stored.'
 /** Jobs of which a device keeps what was stored. */
@@ -24,11 +25,20 @@ function read(text: string | null): Kept | null {
 const keysOf = (store: Storage): string[] =>
   Array.from({ length: store.length }, (_, at) => store.key(at) ?? '').filter((key) => key.startsWith(prefix))
 
+/** The device's store, or null in a browser that has none or refuses it. */
+export function deviceStore(): Storage | null {
+  try {
+    return localStorage
+  } catch {
+    return null
+  }
+}
+
 /** What this device last knew to be stored of a job; empty where it knew nothing, or what it kept is junk. */
 export function lastStored(store: Storage | null, jobId: string): readonly RunEvent[] {
   try {
     const events = read(store?.getItem(prefix + jobId) ?? null)?.events ?? []
-    return events.every(isEvent) ? events.map(eventOfTap) : []
+    return events.every(isTap) ? events.map(eventOfTap) : []
   } catch {
     return []
   }

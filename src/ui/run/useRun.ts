@@ -1,3 +1,6 @@
+import * as v from 'valibot'
+import { isTap } from '../outbox/earlierTaps'
+import type { Tap } from '../outbox/waiting'
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { Job } from '@/core/job/job'
 import type { Plan } from '@/core/plan/plan'
@@ -8,17 +11,11 @@ import { unseen } from '@/core/run/standingEvents'
 import { planAsSeen } from '@/core/seen/planAsSeen'
 import { foamAnswer } from '@/core/seen/roundPlace'
 import { useLive } from '../live/useLive'
-import { newId } from '../newId'
-import { deviceStore, eventOfTap, forgetTap, keepTap, keptTaps, type PendingTap } from './pendingTaps'
-import { keepStored, lastStored } from './lastStored'
-import { sendTap } from './sendTap'
-import { TapQueue, type QueueSnapshot } from './tapQueue'
+import { deviceOutbox } from '../outbox/deviceOutbox'
+import { eventOfTap, JobTaps, type JobTapsSnapshot } from './jobTaps'
+import { deviceStore, keepStored, lastStored } from './lastStored'
 
-/** Taps of one tab in one moment keep their order by it. */
-let numbered = 0
-const retryMilliseconds = 2000
-
-export interface Run extends Pick<QueueSnapshot, 'saving' | 'refusal'> {
+export interface Run extends Pick<JobTapsSnapshot, 'saving'> {
   readonly state: RunState
   /** One tap, which may settle several steps. */
   tap(...happened: readonly Happened[]): void
@@ -44,8 +41,8 @@ async function fetchStored(jobId: string): Promise<RunEvent[] | null> {
   try {
     const answer = await fetch(`/api/jobs/${jobId}/events`, { cache: 'no-store' })
     if (!answer.ok) return null
-    const { events } = (await answer.json()) as { events: Omit<PendingTap, 'requestId'>[] }
-    return events.map(eventOfTap)
+    const read = v.safeParse(v.object({ events: v.array(v.custom<Tap>(isTap)) }), await answer.json())
+    return read.success ? read.output.events.map(eventOfTap) : null
   } catch {
     return null
   }
@@ -64,45 +61,33 @@ export function useRun(
   serverNow: () => number,
   person: number | undefined,
 ): Run {
-  const [queue] = useState(
+  const [taps] = useState(
     () =>
-      new TapQueue(stored.events, {
-        send: (tap) => sendTap(jobId, tap),
-        load: () => keptTaps(deviceStore()).filter((tap) => tap.jobId === jobId),
-        keep: (tap) => keepTap(deviceStore(), { ...tap, jobId, number: (numbered += 1) }),
-        forget: (requestId) => forgetTap(deviceStore(), requestId),
+      new JobTaps(jobId, stored.events, deviceOutbox, {
         fetchStored: () => fetchStored(jobId),
         loadStored: () => lastStored(deviceStore(), jobId),
         keepStored: (events) => keepStored(deviceStore(), jobId, events),
-        later: (work) => {
-          const timer = setTimeout(work, retryMilliseconds)
-          return () => clearTimeout(timer)
-        },
       }),
   )
   useEffect(() => {
-    queue.takeUp()
-    // Another tab of this device kept a tap, or cleared one that was stored.
-    const look = (): void => {
-      queue.takeUp()
-      void queue.catchUp()
-    }
+    const stop = taps.start()
+    // Another page of this device knows more of what is stored.
+    const look = (): void => void taps.catchUp()
     window.addEventListener('storage', look)
     return () => {
       window.removeEventListener('storage', look)
-      queue.stop()
+      stop()
     }
-  }, [queue])
+  }, [taps])
   useLive(jobId, stored.place, ({ topic }) => {
-    if (topic === 'job' || topic === 'all') void queue.catchUp()
+    if (topic === 'job' || topic === 'all') void taps.catchUp()
   })
-  const { events, saving, refusal } = useSyncExternalStore(queue.subscribe, queue.read, queue.read)
+  const { events, saving } = useSyncExternalStore(taps.subscribe, taps.read, taps.read)
   const seen = useMemo(() => (job ? planAsSeen(job, plan) : unseen(plan)), [job, plan])
   const state = useMemo(() => replay(seen, events, person), [seen, events, person])
   return {
     state,
     saving,
-    refusal,
     foamAt: (before, stepId, foam) => {
       const at = new Date(serverNow())
       const tapped = before.map((one): RunEvent => ({ ...one, at, person }))
@@ -112,7 +97,7 @@ export function useRun(
     },
     tap: (...happened) => {
       const at = new Date(serverNow()).toISOString()
-      queue.add(...happened.map((one) => ({ requestId: newId(), ...one, at, person })))
+      taps.add(...happened.map((one) => ({ ...one, at, person })))
     },
   }
 }

@@ -6,7 +6,7 @@ import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
 import { findJob, listRunEvents } from '@/data/queries/jobs'
-import { recordRunEvent } from '@/services/recordRunEvent'
+import { jobEnded, recordRunEvent } from '@/services/recordRunEvent'
 import { readLimitedText } from '../../../readLimitedText'
 import { route } from '@/app/access'
 
@@ -37,7 +37,10 @@ export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (req
   if (!input.ok) return Response.json({ problems: input.problems }, { status: 422 })
   try {
     const outcome = await recordRunEvent(await database(), id, input.value, currentTime())
-    if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 409 })
+    if (!outcome.ok) {
+      const isEnded = outcome.problems.some(({ path }) => path === jobEnded)
+      return Response.json({ problems: outcome.problems }, { status: isEnded ? 410 : 409 })
+    }
     return Response.json({ ok: true })
   } catch (error) {
     // The device keeps the tap and sends it again once there is room.

@@ -1,0 +1,44 @@
+import { fail, succeed, type Result } from '@/core/result'
+import type { RunEvent } from '@/core/run/runEvent'
+import type { VisitCorrection } from '@/contracts/runEvent'
+import type { Database } from '@/data/database'
+import { findJob } from '@/data/queries/jobs'
+import { addToVisitNote } from '@/data/queries/visits'
+
+const words: Record<RunEvent['kind'], string> = {
+  done: 'done',
+  skipped: 'skipped',
+  answered: 'done',
+  misted: 'misted',
+  undone: 'undone',
+  mistUndone: 'undone',
+  tapUndone: 'undone',
+}
+
+/**
+ * Adds taps that were made after a job was ended on another device to the note of its visit. Amounts and dates stay as they were
+ * written down: a person corrects those where it matters.
+ */
+export async function correctVisit(
+  database: Database,
+  jobId: string,
+  { taps }: VisitCorrection,
+): Promise<Result<null>> {
+  const gone = fail({ path: 'id', found: jobId, mend: 'The visit of this job is gone. Discard the taps.' })
+  const job = await findJob(database, jobId)
+  if (!job) return gone
+  const titles = new Map(job.plan.steps.map(({ id, title }) => [id, title] as const))
+  const lines = taps.map(
+    ({ kind, stepId, at }) =>
+      `After the end, ${at.slice(0, 16).replace('T', ' ')} UTC: ${titles.get(stepId) ?? stepId}, ${words[kind]}`,
+  )
+  const written = await database.transaction((transaction) => addToVisitNote(transaction, jobId, lines))
+  if (written === 'saved') return succeed(null)
+  return written === 'gone'
+    ? gone
+    : fail({
+        path: 'note',
+        found: 'a note that is full',
+        mend: 'Shorten the note of the visit, or discard the taps.',
+      })
+}
