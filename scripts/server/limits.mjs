@@ -5,6 +5,8 @@ import { RateLimiterMemory } from 'rate-limiter-flexible'
 
 const isUpload = (path) => /^\/api\/backup\/(look|restore)$/.test(path)
 
+const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
+
 /** Requests in ten seconds; a page and all it is drawn with are about forty. */
 const most = { desk: 6000, lan: 600 }
 /** Requests that are open at once. */
@@ -35,6 +37,17 @@ async function readAway(request) {
   waiting.abort()
 }
 
+/** What every answer of the program has, for those that do not come as far as the program. */
+export const everyRefusal = {
+  'x-content-type-options': 'nosniff',
+  'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+  'referrer-policy': 'same-origin',
+  'permissions-policy': 'camera=(), microphone=(), geolocation=()',
+  'x-frame-options': 'DENY',
+}
+
 const perTenSeconds = {
   desk: new RateLimiterMemory({ points: most.desk, duration: 10 }),
   lan: new RateLimiterMemory({ points: most.lan, duration: 10 }),
@@ -46,8 +59,7 @@ function refuse(response, status, found, mend, retrySeconds) {
     'content-type': 'application/json',
     'cache-control': 'no-store',
     'x-content-type-options': 'nosniff',
-    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
-    'cross-origin-resource-policy': 'same-origin',
+    ...everyRefusal,
     connection: 'close',
     ...(retrySeconds ? { 'retry-after': String(retrySeconds) } : {}),
   })
@@ -60,6 +72,11 @@ function refuse(response, status, found, mend, retrySeconds) {
  */
 export async function mayGoOn(request, response, door, peer, ended) {
   const path = (request.url ?? '').split('?')[0]
+  // The framework cannot make a request of some others, and answers with a failure.
+  if (!methods.includes(request.method)) {
+    refuse(response, 405, String(request.method).slice(0, 20), 'Use GET to read and POST to write.')
+    return false
+  }
   if (request.headers['transfer-encoding'] !== undefined) {
     await readAway(request)
     refuse(response, 411, 'a body of unknown length', 'Send a Content-Length.')

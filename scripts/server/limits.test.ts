@@ -27,6 +27,7 @@ class Sent extends EventEmitter {
   constructor(
     readonly headers: object,
     readonly url: string,
+    readonly method = 'GET',
   ) {
     super()
   }

@@ -3,6 +3,7 @@ import type { NextRequest } from 'next/server'
 import * as v from 'valibot'
 import { parse } from '@/contracts/problems'
 import { callerHeaders } from '@/gate/caller'
+import { refusalOf as failureOf } from './refusal'
 import { deviceRoles, mayUse, type Access, type Caller } from '@/gate/roles'
 import type { Problem } from '@/core/result'
 
@@ -35,6 +36,12 @@ const refusals: Readonly<Record<Exclude<Access, 'anyone'>, Problem>> = {
     mend: 'This can only be done at the desk: it is about the machine itself.',
   },
 }
+
+/** Whoever comes back after so long may find it mended, s. */
+const retrySeconds = 3
+
+/** What passes: a full disk, a server that does not answer, too much at once. @throws everything else, which is a bug */
+const refusalOfFailure = (error: unknown): readonly Problem[] => failureOf(error).problems
 
 /** Why a caller is refused; null: they are not. */
 function refusalOf(from: Caller | null, access: Access): Problem | null {
@@ -77,7 +84,11 @@ export function action<const S extends Schemas, Answer>(
       if (!read.ok) return { ok: false, problems: read.problems }
       inputs.push(read.value)
     }
-    return work(...(inputs as Inputs<S>))
+    try {
+      return await work(...(inputs as Inputs<S>))
+    } catch (error) {
+      return { ok: false, problems: refusalOfFailure(error) }
+    }
   }
   return Object.assign(guarded, { access })
 }
@@ -91,7 +102,12 @@ export function route<Context>(
     const from = await caller()
     const refusal = refusalOf(from, access)
     if (refusal) return Response.json({ problems: [refusal] }, { status: from === null ? 401 : 403 })
-    return work(request, context)
+    try {
+      return await work(request, context)
+    } catch (error) {
+      const problems = refusalOfFailure(error)
+      return Response.json({ problems }, { status: 503, headers: { 'retry-after': String(retrySeconds) } })
+    }
   }
   return Object.assign(guarded, { access })
 }

@@ -1,5 +1,7 @@
 import type { Problem, Result } from '@/core/result'
 import { PoolFull } from '@/pool/pool'
+import { reasonOf } from '@/core/reasonOf'
+import { isDrawingQueueFull } from '@/services/photographs/drawingQueue'
 import { isDataFailure } from '@/data/dataFailure'
 
 /** What a form shows when its action was refused; none where it went through. */
@@ -19,7 +21,8 @@ export const refuse = (path: string, found: string, mend: string): Refusal => ({
 /** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
 export function refusalOf(error: unknown): Refusal {
   if (isDataFailure(error)) return refuse('', error.reason, error.message)
-  if (error instanceof PoolFull) return refuse('', 'too much at once', error.message)
+  if (error instanceof PoolFull || isDrawingQueueFull(error))
+    return refuse('', 'too much at once', reasonOf(error))
   throw error
 }
 

@@ -1,3 +1,4 @@
+import { startOfDay } from './day'
 import * as v from 'valibot'
 import { positions } from '@/core/wheel/position'
 import { list, oneOf, requestId, secondsAgo, wholeNumberFrom } from './fields'
@@ -36,7 +37,7 @@ export const photographRoomInput = v.strictObject({
   before: v.pipe(
     v.string(),
     v.isoDate('Give a day.'),
-    v.transform((day) => new Date(`${day}T00:00:00Z`)),
+    v.transform(startOfDay),
     v.check((day) => !Number.isNaN(day.getTime()), 'Give a day there is.'),
   ),
   count: wholeNumberFrom(1, 1_000_000),

@@ -13,8 +13,13 @@ const limit = (field: keyof typeof wheelLimits) => {
     : numberFrom(low, high, unit)
 }
 
+const longestTyreCode = 60
+
+/** Blanks more than one say nothing, and are not stored. */
 const tyreCode = v.pipe(
   v.string(),
+  v.transform((text) => text.trim().replaceAll(/\s+/g, ' ')),
+  v.maxLength(longestTyreCode, `Keep the tyre code to ${longestTyreCode} characters.`),
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return
     const tyre = readTyreCode(dataset.value)

@@ -8,6 +8,7 @@ export const failureExitCodes = {
   damaged: 65,
   foreignData: 73,
   unreachable: 69,
+  busy: 75,
   engine: 70,
 } as const
 

@@ -1,5 +1,6 @@
 import type { PGlite, Transaction } from '@electric-sql/pglite'
 import { failureOfFileError } from './dataFailure'
+import { freeBytesToWrite, requireRoom } from './folder/room'
 import type { SyncedFiles } from './folder/syncedFiles'
 
 export type Parameter =
@@ -34,6 +35,9 @@ export interface Database extends Queryable {
   close(): Promise<void>
 }
 
+/** Statements that change something; what only reads goes on with a full disk. */
+const writes = /\b(insert|update|delete|create|alter|drop|truncate|vacuum|checkpoint|setval|nextval)\b/i
+
 /**
  * @param files whose changes must be on the disk before an answer is given; none for a database in memory
  */
@@ -49,6 +53,10 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
       await files?.commits.settled()
     }
   }
+  /** Before the engine writes: there it could not be refused any more. */
+  const mayWrite = (): void => {
+    if (files) requireRoom(folder, freeBytesToWrite)
+  }
   const over = (target: PGlite | Transaction): DatabaseTransaction => ({
     query: async <Row>(text: string, parameters: readonly Parameter[] = []) =>
       (await target.query<Row>(text, [...parameters])).rows,
@@ -57,8 +65,16 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
     },
   })
   return {
-    query: (text, parameters) => named(() => over(engine).query(text, parameters)),
-    transaction: (fn) => named(() => engine.transaction((transaction) => fn(over(transaction)))),
+    query: (text, parameters) =>
+      named(async () => {
+        if (writes.test(text)) mayWrite()
+        return over(engine).query(text, parameters)
+      }),
+    transaction: (fn) =>
+      named(async () => {
+        mayWrite()
+        return engine.transaction((transaction) => fn(over(transaction)))
+      }),
     listen: async (hear) => {
       await engine.listen(changesChannel, hear)
     },

@@ -1,7 +1,7 @@
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
-import { existsSync } from 'node:fs'
-import { statfs } from 'node:fs/promises'
+import { accessSync, constants, existsSync } from 'node:fs'
+import { join } from 'node:path'
 import type { PGlite } from '@electric-sql/pglite'
 import { damageIn, dataVersionOf, keptCounts, recount } from './checkDatabase'
 import { overEngine, type Database } from './database'
@@ -9,6 +9,7 @@ import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
 import { startEngine, type Engine } from './engine'
 import { buildBeside, databaseFolderOf, stateOf } from './folder/databaseFolder'
 import { damageText, describeCopy } from './folder/damageText'
+import { freeBytes, freeBytesAtStart, freeBytesToWrite, requireRoom } from './folder/room'
 import { keepPrivate, tighten } from './folder/privateFolder'
 import { lockFolder, type FolderLock } from './folder/folderLock'
 import {
@@ -40,18 +41,6 @@ export interface OpenOptions {
   /** Tidies up at the start, and makes good copies at the close and once a day; for the program, not for tools. */
   readonly upkeep?: boolean
   readonly say?: (text: string) => void
-}
-
-/** Less room than this and the engine could stop in the middle of a write. */
-const leastFreeBytes = 32 * 1024 * 1024
-
-async function requireRoom(folder: string): Promise<void> {
-  const { bavail, bsize } = await statfs(folder)
-  if (bavail * bsize >= leastFreeBytes) return
-  throw new DataFailure(
-    'diskFull',
-    `The disk with ${folder} has less than ${leastFreeBytes / 1024 / 1024} MB left. Nothing was changed; free some space and start again.`,
-  )
 }
 
 /** Makes a first, empty database. Data without a whole database is never built over. */
@@ -98,9 +87,20 @@ interface Opened {
   readonly problems: readonly string[]
 }
 
+/** @throws DataFailure `unwritable` if the database can be read but not written: the engine would call it damaged */
+function requireWritable(place: string, folder: string): void {
+  try {
+    for (const path of [place, join(place, 'global', 'pg_control'), join(place, 'pg_wal')])
+      if (existsSync(path)) accessSync(path, constants.W_OK)
+  } catch (error) {
+    throw failureOfFileError(error, folder) ?? error
+  }
+}
+
 /** Starts the engine and looks at what it opened. @throws DataFailure `damaged` where it does not start */
 async function openAndCheck(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
   const place = databaseFolderOf(folder)
+  requireWritable(place, folder)
   const found: FoundLog = { reached: readWatermark(place), wasShutDown: wasShutDown(place) }
   let engine: Engine
   try {
@@ -196,7 +196,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
   })
   let engine: Engine | null = null
   try {
-    await requireRoom(folder)
+    requireRoom(folder, freeBytesAtStart)
     keepPrivate(folder)
     dropOldSnapshots(folder)
     engine = await openWhole(folder, lock, options)
@@ -241,8 +241,11 @@ function keptDatabase(
     close: async () => {
       await keeper.stop()
       const changed = engine.files.logBytes > bytesAtStart || listCopies(folder).length === 0
-      const rows = upkeep && changed ? await countRows() : null
-      await database.close()
+      const hasRoom = freeBytes(folder) >= freeBytesToWrite
+      const rows = upkeep && changed && hasRoom ? await countRows() : null
+      if (hasRoom) await database.close()
+      // The engine would put everything in order first, and never end without room. What was acknowledged is in its log.
+      else await engine.files.commits.settled()
       if (rows) await copyClosed(folder, rows, engine.files.currentLog, currentTime())
       await lock.release()
     },

@@ -25,10 +25,16 @@ const types: pg.CustomTypesConfig = {
 
 const mostConnections = 10
 const connectMilliseconds = 5000
+/** A server that stops answering without a word is given up after so long, ms. */
+const statementMilliseconds = 15_000
+const answerMilliseconds = 20_000
 /** Two that change the same thing at once: one of them is worked again. */
-const mostTries = 12
+const maxTries = 20
 /** Serialization failure and deadlock. */
-const again = ['40001', '40P01']
+const conflicts = ['40001', '40P01']
+/** While a server starts anew; longer than that is said, ms. */
+const restartMilliseconds = 3000
+const restartPauseMilliseconds = 250
 /** Any number of its own: processes that start at once bring the data up one after the other. */
 const migrationLock = 7_270_011
 
@@ -45,14 +51,18 @@ function placeOf(url: string): string {
 }
 
 const lost = [
+  'EPIPE',
   'ECONNREFUSED',
   'ENOTFOUND',
   'ETIMEDOUT',
   'EHOSTUNREACH',
   'ECONNRESET',
   'EAI_AGAIN',
+  '57014',
   '57P01',
+  '57P02',
   '57P03',
+  '53300',
   '08006',
   '08001',
 ]
@@ -72,6 +82,14 @@ export function failureOfServerError(error: unknown, url: string): DataFailure |
       'unreachable',
       `The database server ${placeOf(url)} does not let the program in (${text}). Mend the name, the password or the rights in EVEN_SPOKE_DATABASE_URL.`,
     )
+  if (conflicts.includes(code))
+    return new DataFailure(
+      'busy',
+      'Too many changes of the same thing at once. Try again in a few seconds.',
+      {
+        cause: error,
+      },
+    )
   if (code === '25006')
     return new DataFailure(
       'unwritable',
@@ -90,23 +108,42 @@ const over = (asked: Asked): DatabaseTransaction => ({
 
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
+/** Nobody knows whether a commit was done when the connection was lost before its answer: it is not worked again. */
+class CommitUnknown extends Error {
+  constructor(override readonly cause: unknown) {
+    super('The connection was lost while a change was being stored.')
+  }
+}
+
 async function inTransaction<T>(
   client: Asked,
   fn: (transaction: DatabaseTransaction) => Promise<T>,
 ): Promise<T> {
   await client.query('begin isolation level serializable')
+  let value: T
   try {
-    const value = await fn(over(client))
-    await client.query('commit')
-    return value
+    value = await fn(over(client))
   } catch (error) {
     await client.query('rollback').catch(() => undefined)
     throw error
   }
+  try {
+    await client.query('commit')
+    return value
+  } catch (error) {
+    if (conflicts.includes(codeOf(error))) throw error
+    throw new CommitUnknown(error)
+  }
 }
+
+/** A statement that only reads may be asked again whatever became of it. */
+const reads = /^\s*select\b(?!.*\bfor update\b)(?!.*\b(nextval|setval)\b)/is
 
 /** A connection for what is said of changes is looked after so often while it is lost, ms. */
 const listenAgainMilliseconds = 1000
+/** And so often asked whether it is there while it is not lost, ms. */
+const heartbeatMilliseconds = 5000
+const heartbeatAnswerMilliseconds = 4000
 
 /** Hears what is said of changes over a connection of its own, and takes another where that is lost. */
 class Listener {
@@ -120,13 +157,32 @@ class Listener {
   ) {}
 
   async begin(): Promise<void> {
-    const client = new pg.Client({ connectionString: this.url, connectionTimeoutMillis: connectMilliseconds })
+    const client = new pg.Client({
+      connectionString: this.url,
+      connectionTimeoutMillis: connectMilliseconds,
+      query_timeout: heartbeatAnswerMilliseconds,
+      keepAlive: true,
+    })
     client.on('notification', ({ payload }) => this.hear(payload ?? ''))
     client.on('error', () => undefined)
     client.on('end', () => this.beginAgain())
     await client.connect()
     await client.query(`listen ${changesChannel}`)
     this.client = client
+    this.beat(client)
+  }
+
+  /** Asks now and then whether the other end is there: a line that swallows everything would otherwise never be noticed. */
+  private beat(client: pg.Client): void {
+    const timer = setInterval(() => {
+      client.query('select 1').catch(() => {
+        clearInterval(timer)
+        client.connection.stream.destroy()
+        this.beginAgain()
+      })
+    }, heartbeatMilliseconds)
+    timer.unref()
+    client.once('end', () => clearInterval(timer))
   }
 
   private beginAgain(): void {
@@ -155,28 +211,48 @@ function overPool(pool: pg.Pool, url: string): Database {
     try {
       return await work()
     } catch (error) {
-      throw failureOfServerError(error, url) ?? error
+      const cause = error instanceof CommitUnknown ? error.cause : error
+      throw failureOfServerError(cause, url) ?? cause
     }
   }
-  const tried = async <T>(work: () => Promise<T>): Promise<T> => {
+  /** @param isSafe whether it may be worked again when the connection was lost on the way */
+  const tried = async <T>(isSafe: boolean, work: () => Promise<T>): Promise<T> => {
+    const until = performance.now() + restartMilliseconds
     for (let tries = 1; ; tries += 1)
       try {
         return await work()
       } catch (error) {
-        if (!again.includes(codeOf(error)) || tries === mostTries) throw error
-        await pause(5 * tries * (1 + (tries % 3)))
+        if (conflicts.includes(codeOf(error)) && tries < maxTries) {
+          // By chance, so that those who met do not meet again.
+          await pause(Math.random() * 15 * tries)
+          continue
+        }
+        const isAway =
+          failureOfServerError(error, url)?.reason === 'unreachable' && !denied.includes(codeOf(error))
+        if (!isSafe || !isAway || performance.now() > until) throw error
+        await pause(restartPauseMilliseconds)
       }
   }
   return {
-    query: (text, parameters) => named(() => tried(() => over(pool).query(text, parameters))),
+    query: (text, parameters) =>
+      named(() => tried(reads.test(text), () => over(pool).query(text, parameters))),
     transaction: (fn) =>
       named(() =>
-        tried(async () => {
+        tried(true, async () => {
           const client = await pool.connect()
+          let isBroken = true
           try {
-            return await inTransaction(client, fn)
+            const value = await inTransaction(client, fn)
+            isBroken = false
+            return value
+          } catch (error) {
+            isBroken =
+              failureOfServerError(error instanceof CommitUnknown ? error.cause : error, url)?.reason ===
+              'unreachable'
+            throw error
           } finally {
-            client.release()
+            // A connection that does not answer is not used again.
+            client.release(isBroken)
           }
         }),
       ),
@@ -234,6 +310,10 @@ export async function openServer(
     connectionString: url,
     max: mostConnections,
     connectionTimeoutMillis: connectMilliseconds,
+    statement_timeout: statementMilliseconds,
+    query_timeout: answerMilliseconds,
+    idle_in_transaction_session_timeout: answerMilliseconds,
+    keepAlive: true,
     types,
   })
   // A connection that is lost while nobody uses it is replaced at the next use.

@@ -1,5 +1,6 @@
 'use server'
 
+import { startOfDay } from '@/contracts/day'
 import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import { succeed, type Result } from '@/core/result'
@@ -71,7 +72,7 @@ export const keepReminder = action('owner', [reminderInput], async ({ requestId,
         ...reminder,
         id: requestId,
         dueDay: dueOn,
-        dueOn: new Date(`${dueOn}T00:00:00Z`),
+        dueOn: startOfDay(dueOn),
       }),
     ),
   ),

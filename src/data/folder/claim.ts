@@ -1,8 +1,9 @@
+import { currentTime } from '@/clock'
 import { randomUUID } from 'node:crypto'
 import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import * as v from 'valibot'
-import { livenessOf, type Liveness } from './processIdentity'
+import { identityOf, livenessOf, type Liveness } from './processIdentity'
 import { writeDurably } from './durableFiles'
 
 /**
@@ -44,6 +45,8 @@ export interface OtherClaim {
   readonly name: string
   readonly claim: Claim
   readonly liveness: Liveness
+  /** Whether it is of another start of a machine with this one's name and id: of this one before, or of its twin. */
+  readonly isOfOtherStart: boolean
 }
 
 export const claimPath = (folder: string, name: string): string => join(claimsFolder(folder), `${name}.json`)
@@ -62,6 +65,7 @@ function readClaim(path: string): Claim | null {
 /** All claims but one's own; junk is removed. A claim copied from another folder counts as dead. */
 export function otherClaims(folder: string, own: string): OtherClaim[] {
   const place = placeOf(folder)
+  const here = identityOf(process.pid)
   return readdirSync(claimsFolder(folder)).flatMap((file) => {
     const name = file.replace(/\.json$/, '')
     if (!file.endsWith('.json') || name === own) return []
@@ -73,7 +77,15 @@ export function otherClaims(folder: string, own: string): OtherClaim[] {
       return []
     }
     const liveness = livenessOf(claim)
-    return [{ name, claim, liveness: liveness !== 'elsewhere' && claim.place !== place ? 'dead' : liveness }]
+    const isElsewhereOrHere = liveness === 'elsewhere' || claim.place === place
+    return [
+      {
+        name,
+        claim,
+        liveness: isElsewhereOrHere ? liveness : 'dead',
+        isOfOtherStart: isElsewhereOrHere && liveness === 'dead' && claim.boot !== here.boot,
+      },
+    ]
   })
 }
 
@@ -88,6 +100,12 @@ export function removeClaim(folder: string, name: string): void {
 /** A sign of life that can be seen from another machine; what is in it only has to differ from the last. */
 export const beat = (folder: string, name: string, count: number): void =>
   writeFileSync(beatPath(folder, name), String(count))
+
+/** How long ago the last sign of life was given, by the clock of the folder's disk and this machine, ms; null: never. */
+export function beatAgeMilliseconds(folder: string, name: string): number | null {
+  const found = statSync(beatPath(folder, name), { throwIfNoEntry: false })
+  return found ? currentTime().getTime() - found.mtimeMs : null
+}
 
 export function lastBeat(folder: string, name: string): string | null {
   try {

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import {
   cpSync,
@@ -13,6 +14,7 @@ import { hostname, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { beat, placeOf, writeClaim } from './claim'
 import { lockFolder } from './folderLock'
 import { identityOf } from './processIdentity'
 
@@ -107,9 +109,29 @@ describe('an owner that has ended', () => {
   })
 
   it('is known after the machine was started anew', async () => {
-    await holder()
+    await (await holder()).kill('SIGSTOP')
     rewriteClaims({ boot: 'another start' })
-    await takes()
+    await takes({ twinMilliseconds: 300 })
+  })
+
+  it('on another machine of the same name and id, started at another time, keeps the folder while it gives signs of life', async () => {
+    const name = randomUUID()
+    const claims = join(folder, 'owners')
+    mkdirSync(claims, { recursive: true })
+    const twin = {
+      ...identityOf(process.pid),
+      boot: 'another start',
+      place: placeOf(folder),
+      since: 'today',
+      settled: true,
+    }
+    writeClaim(folder, name, twin)
+    let beats = 0
+    const beating = setInterval(() => beat(folder, name, (beats += 1)), 50)
+    beat(folder, name, 0)
+    await expect(lockFolder(folder, { twinMilliseconds: 2500 })).rejects.toMatchObject({ reason: 'locked' })
+    clearInterval(beating)
+    await takes({ twinMilliseconds: 300 })
   })
 
   it('came along with a copy of its folder: the copy is free', async () => {

@@ -6,6 +6,7 @@ import { DataFailure, failureOfFileError } from '../dataFailure'
 import { settleEarlierLock } from './earlierLock'
 import {
   beat,
+  beatAgeMilliseconds,
   claimPath,
   ensureClaimsFolder,
   lastBeat,
@@ -35,6 +36,8 @@ export interface LockOptions {
   readonly say?: (text: string) => void
   /** How long an owner on another machine may give no sign of life, ms. */
   readonly quietMilliseconds?: number
+  /** How long an owner that looks like this machine before a new start is watched, if it gave signs of life just now, ms. */
+  readonly twinMilliseconds?: number
 }
 
 /** How often the owner looks whether it still owns, also when nothing is written, ms. */
@@ -85,11 +88,31 @@ async function mayTakeFromElsewhere(
   return true
 }
 
+/** A sign of life this young may be of somebody who still runs, ms. */
+const freshMilliseconds = 60_000
+/** Two signs of life and a half. */
+const defaultTwinMilliseconds = 25_000
+
+/**
+ * Whether a claim that looks like one of this machine before it was started anew is of another machine: two may have one name and
+ * one id, if one was copied from the other. Then its signs of life go on.
+ */
+async function isTwin(
+  folder: string,
+  { name, isOfOtherStart }: OtherClaim,
+  { twinMilliseconds = defaultTwinMilliseconds }: LockOptions,
+): Promise<boolean> {
+  if (!isOfOtherStart) return false
+  const age = beatAgeMilliseconds(folder, name)
+  if (age === null || Math.abs(age) > freshMilliseconds) return false
+  return !(await staysSilent(folder, name, twinMilliseconds))
+}
+
 /** Looks at all other claims: removes those of the dead, gives the first one that stands in the way. */
 async function inTheWay(folder: string, own: string, options: LockOptions): Promise<OtherClaim | null> {
   for (const other of otherClaims(folder, own)) {
     const passes =
-      other.liveness === 'dead' ||
+      (other.liveness === 'dead' && !(await isTwin(folder, other, options))) ||
       (other.liveness === 'elsewhere' && (await mayTakeFromElsewhere(folder, other, options)))
     if (!passes) return other
     removeClaim(folder, other.name)

@@ -1,3 +1,4 @@
+import { freeBytes, freeBytesToWrite, requireRoom } from './room'
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import type { Engine } from '../engine'
@@ -42,6 +43,8 @@ export function startKeeper(
     const written = engine.files.logBytes - sinceCheckpoint
     const old = performance.now() - checkpointAt > checkpointMilliseconds
     if (written < logBytesOfCheckpoint && !(old && written > 0)) return
+    // It writes everything that waits; without room for that the engine would never end.
+    if (freeBytes(folder) < freeBytesToWrite) return
     await engine.postgres.exec('checkpoint')
     sinceCheckpoint = engine.files.logBytes
     checkpointAt = performance.now()
@@ -49,6 +52,7 @@ export function startKeeper(
   const copy = async (): Promise<void> => {
     const newest = listCopies(folder)[0]
     // A clock set back makes the newest look to come; then a copy is due, too.
+    if (freeBytes(folder) < freeBytesToWrite) return
     const age = newest ? Math.abs(now().getTime() - new Date(newest.madeAt).getTime()) : Infinity
     if (age <= dayMilliseconds) return
     // Without any there is nothing to fall back on yet.
@@ -65,7 +69,10 @@ export function startKeeper(
   timer.unref()
   return {
     inTurn: (task) => {
-      const done = work.then(task)
+      const done = work.then(() => {
+        requireRoom(folder, freeBytesToWrite)
+        return task()
+      })
       work = done.then(
         () => undefined,
         () => undefined,

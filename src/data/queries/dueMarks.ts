@@ -1,3 +1,4 @@
+import { startOfDay } from '@/contracts/day'
 import type { DueMark, DueMarks } from '@/core/due/dueItem'
 import type { Reminder } from '@/core/due/shopDue'
 import type { Queryable } from '../database'
@@ -81,7 +82,7 @@ export async function listReminders(database: Queryable): Promise<Reminder[]> {
     id: row.id,
     wheelSetId: row.wheel_set_id,
     about: row.about,
-    dueOn: new Date(`${row.due_day}T00:00:00Z`),
+    dueOn: startOfDay(row.due_day),
     repeatDays: row.repeat_days,
   }))
 }

@@ -161,3 +161,16 @@ export async function photographsBeside(
   )
   return { olderId: row?.older ?? null, newerId: row?.newer ?? null }
 }
+
+/** Whether an id belongs to a photo of another set. */
+export async function isPhotographOfAnotherSet(
+  database: Queryable,
+  wheelSetId: string,
+  id: string,
+): Promise<boolean> {
+  const rows = await database.query('select 1 from photograph where id = $1 and wheel_set_id <> $2', [
+    id,
+    wheelSetId,
+  ])
+  return rows.length > 0
+}

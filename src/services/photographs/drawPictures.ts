@@ -1,11 +1,26 @@
 import sharp, { type Sharp } from 'sharp'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Pictures } from '@/data/queries/photographs'
+import { inTurn } from './drawingQueue'
 
 /** Pixels of the longer side, and how much of the detail is kept: what a screen shows, no more. */
 const drawn = { whole: { pixels: 1280, quality: 76 }, small: { pixels: 320, quality: 66 } }
 /** Larger pictures no phone takes; a small file may pretend to be one. */
 const mostPixels = 60_000_000
+
+/** Beginnings of the files that are read. Nothing else is given to the decoder: some kinds run scripts or fetch other files. */
+const signatures: readonly (readonly [at: number, bytes: string])[] = [
+  [0, '\u00ff\u00d8\u00ff'],
+  [0, '\u0089PNG\r\n\u001a\n'],
+  [8, 'WEBP'],
+]
+const isPicture = (file: Uint8Array): boolean =>
+  signatures.some(
+    ([at, bytes]) => Buffer.from(file.subarray(at, at + bytes.length)).toString('latin1') === bytes,
+  )
+
+// One thread a picture: two are drawn at a time, and whoever taps needs the rest.
+sharp.concurrency(1)
 
 /** A picture drawn anew, without what the camera wrote beside it: its place, its maker, its owner. */
 export interface Drawn {
@@ -25,8 +40,19 @@ const drawAt = (picture: Sharp, { pixels, quality }: (typeof drawn)['whole']): S
  * Draws a sent file anew in the sizes that are kept, upright.
  * @param file a JPEG, PNG or WebP file
  */
-export async function drawPictures(file: Uint8Array): Promise<Result<Drawn>> {
+export const drawPictures = (file: Uint8Array): Promise<Result<Drawn>> => inTurn(() => drawNow(file))
+
+async function drawNow(file: Uint8Array): Promise<Result<Drawn>> {
+  const unreadable = fail({
+    path: 'jpeg',
+    found: `${file.byteLength} bytes that are no picture`,
+    mend: 'Send a whole picture as a JPEG, PNG or WebP file of at most 60 megapixels.',
+  })
+  if (!isPicture(file)) return unreadable
   try {
+    // Sizes stand at the beginning: what is too large is refused before anything is decoded.
+    const { width, height } = await sharp(file, { limitInputPixels: false }).metadata()
+    if (width * height > mostPixels) return unreadable
     const picture = sharp(file, { limitInputPixels: mostPixels, failOn: 'error' })
       .autoOrient()
       .flatten({ background: '#fff' })
@@ -34,10 +60,6 @@ export async function drawPictures(file: Uint8Array): Promise<Result<Drawn>> {
     const small = await drawAt(sharp(data), drawn.small).toBuffer()
     return succeed({ pictures: { whole: data, small }, widthPixels: info.width, heightPixels: info.height })
   } catch {
-    return fail({
-      path: 'jpeg',
-      found: `${file.byteLength} bytes that are no picture`,
-      mend: 'Send a whole picture as a JPEG file of at most 60 megapixels.',
-    })
+    return unreadable
   }
 }

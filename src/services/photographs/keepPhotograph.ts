@@ -1,7 +1,12 @@
 import { fail, succeed, type Result } from '@/core/result'
 import type { PhotographInput } from '@/contracts/photograph'
 import type { Database } from '@/data/database'
-import { addPhotograph, countPhotographs, findPhotograph } from '@/data/queries/photographs'
+import {
+  addPhotograph,
+  countPhotographs,
+  findPhotograph,
+  isPhotographOfAnotherSet,
+} from '@/data/queries/photographs'
 import { setWithWheels } from '../setWithWheels'
 import { mostPhotographBytesOfAll } from './photographRoom'
 import { drawPictures } from './drawPictures'
@@ -17,6 +22,12 @@ export async function keepPhotograph(
   if (!set.ok) return set
   // Sent twice it is drawn once, and needs no more room.
   if (await findPhotograph(database, wheelSetId, input.requestId)) return succeed(null)
+  if (await isPhotographOfAnotherSet(database, wheelSetId, input.requestId))
+    return fail({
+      path: 'requestId',
+      found: input.requestId,
+      mend: 'A photo of another set was sent with this id. Give every photo an id of its own.',
+    })
   const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))
   if (!drawn.ok) return drawn
   const { pictures, ...size } = drawn.value

@@ -49,7 +49,10 @@ export const GET = route('bay', async (request) => {
       const quiet = feed.hear((change) => {
         // Who takes nothing any more comes back for it.
         const isStuck = (controller.desiredSize ?? 0) < -mostUntaken
-        if (isStuck || (change.topic === 'device' && change.of === device)) close()
+        // Where something was missed, a device may have been revoked: it comes back, and is checked then.
+        const isMissed = change.topic === 'all' && device !== 'desk'
+        if (isMissed) controller.enqueue(written(change))
+        if (isStuck || isMissed || (change.topic === 'device' && change.of === device)) close()
         else if (isOwn(change)) controller.enqueue(written(change))
       })
       const breath = setInterval(() => controller.enqueue(encoder.encode(': here\n\n')), breathMilliseconds)
