@@ -22,6 +22,50 @@ const move = (folder: string, ...args: string[]): string =>
     encoding: 'utf8',
   })
 
+/** A PostgreSQL server that can be stopped and started. */
+interface Postgres {
+  readonly url: string
+  start(): void
+  end(): void
+  stop(): void
+}
+const { startPostgres } = (await import('../scripts/lib/postgres.mjs' as string)) as {
+  startPostgres(): Promise<Postgres | null>
+}
+
+const restarts = 3
+const awayMilliseconds = 1500
+const runningMilliseconds = 2500
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
+
+/** Sends taps one after the other, each until it is stored, as a phone does; gives their ids and all other answers. */
+async function tapThrough({ address }: AppServer, job: string, isOver: () => boolean) {
+  const ids: string[] = []
+  const others = new Map<number, number>()
+  while (!isOver()) {
+    const requestId = randomUUID()
+    const body = JSON.stringify({
+      kind: 'misted',
+      stepId: 'lookRound',
+      at: testTime().toISOString(),
+      requestId,
+    })
+    for (;;) {
+      const { status } = await fetch(`${address}/api${job}/events`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body,
+      })
+      if (status === 200) break
+      others.set(status, (others.get(status) ?? 0) + 1)
+      await pause(200)
+    }
+    ids.push(requestId)
+    await pause(20)
+  }
+  return { ids, others: [...others.keys()] }
+}
+
 /** Taps at one process until the time is over; gives how many were acknowledged. */
 async function tapAt({ address }: AppServer, job: string): Promise<number> {
   let acknowledged = 0
@@ -81,4 +125,47 @@ test('the data moves to a PostgreSQL server and back; three processes on it lose
   expect(move(back, '--from', url)).toContain('counts compared')
   await asAdmin(`drop database ${name} with (force)`)
   for (const one of [folder, back]) rmSync(one, { recursive: true, force: true })
+})
+
+test('while the database server is stopped and started nothing is lost, nothing is stored twice, and nobody gets a failure', async () => {
+  test.skip(postgres === '', 'There is no PostgreSQL server here; npm test installs one where it may.')
+  test.setTimeout(180_000)
+  const own = await startPostgres()
+  if (!own) throw new Error('There is no PostgreSQL server.')
+  const folder = newFolder()
+  cpSync(process.env.EVEN_SPOKE_TEST_DEMO ?? '', folder, { recursive: true })
+  expect(move(folder, '--to', own.url)).toContain('counts compared')
+  const servers = await Promise.all(
+    Array.from({ length: together }, () => startServer(folder, false, { EVEN_SPOKE_DATABASE_URL: own.url })),
+  )
+  const [first] = servers as [AppServer]
+  const job = /\/jobs\/[0-9a-f-]{36}/.exec(await (await fetch(first.address)).text())?.[0] ?? ''
+  const eventsOf = async () =>
+    ((await (await fetch(`${first.address}/api${job}/events`)).json()) as { events: unknown[] }).events.length
+  const before = await eventsOf()
+  let isOver = false
+  const tapping = servers.map((server) => tapThrough(server, job, () => isOver))
+  const pages: number[] = []
+  for (let time = 0; time < restarts; time += 1) {
+    await pause(runningMilliseconds)
+    own.end()
+    const page = fetch(`${first.address}/wheels`).then(async (answer) => {
+      pages.push(answer.status)
+      return answer.text()
+    })
+    await pause(awayMilliseconds)
+    own.start()
+    expect(await page).toMatch(/Wheel sets|Just a moment/)
+  }
+  await pause(runningMilliseconds)
+  isOver = true
+  const taps = await Promise.all(tapping)
+  const ids = taps.flatMap((one) => one.ids)
+  expect(taps.flatMap(({ others }) => others).filter((status) => status !== 503)).toEqual([])
+  expect(pages.filter((status) => status !== 200 && status !== 503)).toEqual([])
+  expect(ids.length).toBeGreaterThan(20)
+  expect(await eventsOf()).toBe(before + ids.length)
+  await Promise.all(servers.map((server) => server.stop()))
+  own.stop()
+  rmSync(folder, { recursive: true, force: true })
 })

@@ -45,11 +45,16 @@ export async function startPostgres() {
   const port = await freePort(4950)
   run('initdb', ['-D', data, '-U', 'spoke', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8', '-N'])
   const settings = `-p ${port} -k ${folder} -c listen_addresses=127.0.0.1 -c fsync=off -c max_connections=200`
-  run('pg_ctl', ['-D', data, '-w', '-l', join(folder, 'log'), '-o', settings, 'start'])
+  const start = () => run('pg_ctl', ['-D', data, '-w', '-l', join(folder, 'log'), '-o', settings, 'start'])
+  const end = () => run('pg_ctl', ['-D', data, '-w', '-m', 'fast', 'stop'])
+  start()
   return {
+    /** Starts it again after `end`. */
+    start,
+    end,
     url: `postgres://spoke@127.0.0.1:${port}/postgres`,
     stop: () => {
-      run('pg_ctl', ['-D', data, '-w', '-m', 'fast', 'stop'])
+      end()
       rmSync(folder, { recursive: true, force: true })
     },
   }

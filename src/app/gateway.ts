@@ -2,6 +2,7 @@ import type { NextRequest } from 'next/server'
 import { NextResponse } from 'next/server'
 import { currentTime } from '@/clock'
 import { database } from '@/data/connection'
+import { isDataFailure } from '@/data/dataFailure'
 import { callerHeaders, deskCookie, deviceCookie } from '@/gate/caller'
 import { isOwnName, namesIn } from '@/gate/ownNames'
 import {
@@ -26,6 +27,36 @@ export interface Admitted {
 
 /** Decides about a request before anything of its body is read: the answer that refuses it, or who is calling. */
 export async function admit(request: NextRequest): Promise<Admitted | Response> {
+  try {
+    return await admitted(request)
+  } catch (error) {
+    if (isDataFailure(error)) return unavailable(request, error.message)
+    throw error
+  }
+}
+
+/** Whoever comes back after so long may find the data answering again, s. */
+const retrySeconds = 3
+
+/** The data does not answer: said in words to a person, as a problem to everything else. */
+function unavailable(request: NextRequest, message: string): Response {
+  const headers = { 'retry-after': String(retrySeconds) }
+  if (!isPageRequest(request)) {
+    const problems = [{ path: '', found: 'no answer of the data', mend: message }]
+    return Response.json({ problems }, { status: 503, headers })
+  }
+  const text = message.replaceAll('&', '&amp;').replaceAll('<', '&lt;')
+  return new Response(
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="refresh" content="${retrySeconds}">` +
+      `<title>Even Spoke</title></head><body><h1>Just a moment</h1><p>${text}</p></body></html>`,
+    { status: 503, headers: { ...headers, 'content-type': 'text/html; charset=utf-8' } },
+  )
+}
+
+const isPageRequest = ({ method, headers, nextUrl }: NextRequest): boolean =>
+  method === 'GET' && !nextUrl.pathname.startsWith('/api/') && !headers.has('rsc')
+
+async function admitted(request: NextRequest): Promise<Admitted | Response> {
   const { headers, method, nextUrl } = request
   const host = headers.get('host')
   if (!isOwnName(host, namesIn(process.env.EVEN_SPOKE_NAMES))) return refusal(otherName(host))
@@ -103,9 +134,8 @@ export const refusal = ({
 
 /** Who may not in yet is sent to where that is done; data is not sent anywhere. */
 function sentTo(request: NextRequest, path: string, place: '/pair' | '/unlock'): Response {
-  const isPage = request.method === 'GET' && !path.startsWith('/api/') && !request.headers.has('rsc')
   // The framework makes the address relative again; under which name it was asked does not matter.
-  if (isPage) return NextResponse.redirect(new URL(place, request.nextUrl), 307)
+  if (isPageRequest(request)) return NextResponse.redirect(new URL(place, request.nextUrl), 307)
   return refusal({
     status: 401,
     found: 'no device that is known here',

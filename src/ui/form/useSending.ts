@@ -1,4 +1,4 @@
-import { unstable_rethrow, useRouter } from 'next/navigation'
+import { unstable_isUnrecognizedActionError, unstable_rethrow, useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
 import type { Problem } from '@/core/result'
 import { followLink } from '../followLink'
@@ -8,6 +8,13 @@ const notKept: Problem = {
   path: 'unreachable',
   found: 'no answer',
   mend: 'This is not kept yet: the program did not answer. What you entered is still here; send it again when the network or the program is back.',
+}
+
+/** The page is of an earlier build: the new one knows its actions by other names. */
+const updated: Problem = {
+  path: 'updated',
+  found: 'a page of an earlier version',
+  mend: 'Even Spoke was updated. Nothing was saved. Reload this page, then send again: your entries come back.',
 }
 
 export interface Sending {
@@ -42,7 +49,7 @@ export function useSending(): Sending {
           if (answer.goTo !== undefined) goOn(answer.goTo)
         } catch (error) {
           unstable_rethrow(error)
-          setProblems([notKept])
+          setProblems([unstable_isUnrecognizedActionError(error) ? updated : notKept])
         }
       }),
   }
