@@ -4,6 +4,7 @@ import { randomBytes, webcrypto } from 'node:crypto'
 import { mkdirSync, existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { isIP } from 'node:net'
 import { join } from 'node:path'
+import { covers, nameConstraints, permittedFor } from './nameConstraints.mjs'
 import * as x509 from '@peculiar/x509'
 
 x509.cryptoProvider.set(webcrypto)
@@ -34,7 +35,8 @@ const pemOfKey = async (key) =>
 const keyOfPem = (pem) =>
   webcrypto.subtle.importKey('pkcs8', x509.PemConverter.decodeFirst(pem), algorithm, true, ['sign'])
 
-async function makeAuthority(now) {
+async function makeAuthority(names, now) {
+  const allowed = permittedFor(names)
   const keys = await webcrypto.subtle.generateKey(algorithm, true, ['sign', 'verify'])
   const certificate = await x509.X509CertificateGenerator.createSelfSigned({
     serialNumber: serial(),
@@ -47,9 +49,10 @@ async function makeAuthority(now) {
       new x509.BasicConstraintsExtension(true, 0, true),
       new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
       await x509.SubjectKeyIdentifierExtension.create(keys.publicKey),
+      nameConstraints(allowed),
     ],
   })
-  return { key: await pemOfKey(keys.privateKey), certificate: certificate.toString('pem') }
+  return { key: await pemOfKey(keys.privateKey), certificate: certificate.toString('pem'), allowed }
 }
 
 async function makeCertificate(authority, names, now) {
@@ -77,11 +80,36 @@ async function makeCertificate(authority, names, now) {
   return { key: await pemOfKey(keys.privateKey), certificate: certificate.toString('pem'), names }
 }
 
-const readJson = (file) => {
+/** What is kept; null: nothing yet. What cannot be read is said, and made anew. */
+function readJson(file, say) {
+  if (!existsSync(file)) return null
   try {
     return JSON.parse(readFileSync(file, 'utf8'))
   } catch {
+    say(
+      `${file} cannot be read, so a new one was made. Phones may have to trust the shop's certificate again.`,
+    )
     return null
+  }
+}
+
+/** Whether a certificate holds now and for a while: one made while the clock was ahead does not hold yet. */
+function holds(pem, now, days) {
+  try {
+    return new x509.X509Certificate(pem).notBefore.getTime() <= now && daysLeft(pem, now) > days
+  } catch {
+    return false
+  }
+}
+
+/** Whether a kept authority still does: it holds, its key can be read, and it may vouch for all names. */
+async function isGoodAuthority(kept, names, now) {
+  if (!kept?.key || !kept.allowed || !holds(kept.certificate, now, renewDays)) return false
+  try {
+    await keyOfPem(kept.key)
+    return covers(kept.allowed, names)
+  } catch {
+    return false
   }
 }
 
@@ -95,7 +123,7 @@ function isGood(kept, authority, names, now) {
       new x509.X509Certificate(kept.certificate).issuer ===
         new x509.X509Certificate(authority.certificate).subject &&
       kept.authority === authority.certificate &&
-      daysLeft(kept.certificate, now) > renewDays
+      holds(kept.certificate, now, renewDays)
     )
   } catch {
     return false
@@ -105,17 +133,22 @@ function isGood(kept, authority, names, now) {
 /**
  * Key and certificate for the names, made at first use and again in time; and the authority's certificate, which phones are to trust.
  * @param folder where they are kept, readable by its owner alone
+ * @param say told what was wrong with what is kept
  * @returns texts in PEM, and whether the certificate is a new one
  */
-export async function certificatesFor(folder, names, now = Date.now()) {
+export async function certificatesFor(folder, names, now = Date.now(), say = () => undefined) {
   if (!existsSync(folder)) mkdirSync(folder, { recursive: true, mode: 0o700 })
   const [authorityFile, certificateFile] = [join(folder, 'authority.json'), join(folder, 'certificate.json')]
-  let authority = readJson(authorityFile)
-  if (!authority?.key || daysLeft(authority.certificate, now) < renewDays) {
-    authority = await makeAuthority(now)
+  let authority = readJson(authorityFile, say)
+  if (!(await isGoodAuthority(authority, names, now))) {
+    if (authority)
+      say(
+        'The certificate authority of this shop no longer fits its machine, so a new one was made. Phones have to trust it again.',
+      )
+    authority = await makeAuthority(names, now)
     write(authorityFile, JSON.stringify(authority))
   }
-  const kept = readJson(certificateFile)
+  const kept = readJson(certificateFile, say)
   if (isGood(kept, authority, names, now))
     return { key: kept.key, certificate: kept.certificate, authority: authority.certificate, isNew: false }
   const made = { ...(await makeCertificate(authority, names, now)), authority: authority.certificate }

@@ -8,6 +8,7 @@ import { backupThreadFile, poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
 import { mayGoOn } from './limits.mjs'
+import { environmentOrEnd } from '../lib/environment.mjs'
 import { isForwarding, isOwnHeader, originBehind } from './origin.mjs'
 import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
@@ -17,12 +18,25 @@ import { trustPage } from './trustPage.mjs'
 // Everything this process writes is for its owner alone.
 process.umask(0o077)
 
+const environment = environmentOrEnd()
 const loopback = '127.0.0.1'
-const port = Number(process.env.EVEN_SPOKE_PORT)
-const lanPort = Number(process.env.EVEN_SPOKE_LAN_PORT ?? port + 1)
-const lanHost = process.env.EVEN_SPOKE_LAN_HOST ?? '0.0.0.0'
-const moreNames = process.env.EVEN_SPOKE_NAMES ?? ''
-const originOf = originBehind(process.env.EVEN_SPOKE_BEHIND_PROXY ?? '')
+const usualPort = 4310
+const port = environment.EVEN_SPOKE_PORT ?? usualPort
+const lanPort = environment.EVEN_SPOKE_LAN_PORT ?? port + 1
+const lanHost = environment.EVEN_SPOKE_LAN_HOST || '0.0.0.0'
+const moreNames = environment.EVEN_SPOKE_NAMES
+const originOf = originOrEnd(environment.EVEN_SPOKE_BEHIND_PROXY)
+
+function originOrEnd(proxies) {
+  try {
+    return originBehind(proxies)
+  } catch (error) {
+    process.stderr.write(
+      `--behind-proxy ${proxies}: ${error.message}. Give addresses or subnets: 10.0.0.2,192.168.1.0/24.\n`,
+    )
+    process.exit(64)
+  }
+}
 
 /** The framework asks itself for the page an action leads to, with the headers of the request it answers: so it is known again. */
 const ownMark = 'x-even-spoke-own'
@@ -104,11 +118,18 @@ const closed = (server) =>
     server.closeIdleConnections()
   })
 
+/** How often the machine's addresses are looked at, ms. */
+const lookMilliseconds = 5000
+
+/** Names and addresses of this machine now, the one a person types first. */
+const namesNow = () => [...ownAddresses(), ...ownHostNames(), ...moreNames.split(',').filter(Boolean)]
+
 /** The shop's network: open or not, and how it is reached. */
 class Network {
   constructor(handle) {
     this.handle = handle
     this.open_ = null
+    this.names = []
     /** One change at a time. */
     this.last = Promise.resolve()
   }
@@ -118,7 +139,7 @@ class Network {
       this.open_ && {
         port: lanPort,
         trustPort: lanPort + 1,
-        names: this.open_.names,
+        names: this.names,
         print: this.open_.print,
       }
     )
@@ -131,8 +152,7 @@ class Network {
 
   async open() {
     if (this.open_) return
-    const addresses = ownAddresses()
-    const names = [...addresses, ...ownHostNames(), ...moreNames.split(',').filter(Boolean)]
+    const names = namesNow()
     const certificates = await this.certificates(names)
     const main = await listen(
       createSecureServer(
@@ -142,38 +162,63 @@ class Network {
       lanPort,
       lanHost,
     )
-    const at = addresses[0] ?? names[0] ?? loopback
     const trust = await listen(
-      createServer(limited('lan', trustPage(certificates.authority, `https://${at}:${lanPort}/pair`))),
+      createServer(
+        limited('lan', (request, response) =>
+          trustPage(certificates.authority, `https://${this.names[0] ?? loopback}:${lanPort}/pair`)(
+            request,
+            response,
+          ),
+        ),
+      ),
       lanPort + 1,
       lanHost,
     ).catch(async (error) => {
       await closed(main)
       throw error
     })
-    process.env.EVEN_SPOKE_NAMES = names.map((name) => (name.includes(':') ? `[${name}]` : name)).join(',')
+    this.takeNames(names)
     const print = new X509Certificate(certificates.authority).fingerprint256
-    const renew = setInterval(async () => {
-      const again = await this.certificates(names)
-      if (again.isNew) main.setSecureContext({ key: again.key, cert: again.certificate })
-    }, dayMilliseconds)
-    renew.unref()
-    this.open_ = { main, trust, names, print, renew }
+    const look = setInterval(
+      () => void this.lookAgain().catch((error) => log.error(plainError(error), 'network')),
+      lookMilliseconds,
+    )
+    look.unref()
+    this.open_ = { main, trust, print, look, lookedAt: performance.now() }
+  }
+
+  /** A machine that got another address offers it at once; certificates are renewed in time. */
+  async lookAgain() {
+    const names = namesNow()
+    const isOld = performance.now() - this.open_.lookedAt > dayMilliseconds
+    if (!this.open_ || (names.join() === this.names.join() && !isOld)) return
+    const again = await this.certificates(names)
+    if (!this.open_) return
+    this.open_.lookedAt = performance.now()
+    if (again.isNew) this.open_.main.setSecureContext({ key: again.key, cert: again.certificate })
+    this.open_.print = new X509Certificate(again.authority).fingerprint256
+    this.takeNames(names)
+  }
+
+  takeNames(names) {
+    this.names = names
+    process.env.EVEN_SPOKE_NAMES = names.map((name) => (name.includes(':') ? `[${name}]` : name)).join(',')
   }
 
   certificates(names) {
-    return certificatesFor(join(process.env.EVEN_SPOKE_DATA ?? root, 'network'), [
-      ...names,
-      'localhost',
-      loopback,
-    ])
+    return certificatesFor(
+      join(process.env.EVEN_SPOKE_DATA ?? root, 'network'),
+      [...names, 'localhost', loopback],
+      Date.now(),
+      (text) => process.stderr.write(`${text}\n`),
+    )
   }
 
   async close() {
     if (!this.open_) return
-    const { main, trust, renew } = this.open_
+    const { main, trust, look } = this.open_
     this.open_ = null
-    clearInterval(renew)
+    clearInterval(look)
     process.env.EVEN_SPOKE_NAMES = moreNames
     const gone = [closed(main), closed(trust)]
     main.closeAllConnections()
@@ -205,4 +250,4 @@ globalThis.evenSpokeQuiet = async () => {
 await app.prepare()
 desk.server = await listen(createServer(through('desk', app.getRequestHandler())), port, loopback)
 log.info({ node: process.version }, 'started')
-if (process.env.EVEN_SPOKE_LAN === '1') await network.change(true)
+if (environment.EVEN_SPOKE_LAN) await network.change(true)

@@ -1,9 +1,12 @@
 import { reasonOf } from '@/core/reasonOf'
 import envPaths from 'env-paths'
+import { environmentOrEnd } from '../../scripts/lib/environment.mjs'
 import type { Database } from '@/data/database'
 import { isDataFailure } from '@/data/dataFailure'
 import { openDatabase } from '@/data/openDatabase'
 import { openServer } from '@/data/server'
+
+environmentOrEnd()
 
 /** The folder that a command works on, as the start script would choose it. */
 export const folderHere = (): string =>
