@@ -307,6 +307,8 @@ export async function benchFuzz() {
   await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
   // The network that is let in is this machine alone.
   process.env.EVEN_SPOKE_LAN_HOST = '127.0.0.1'
+  // Every sender is a device of its own.
+  process.env.EVEN_SPOKE_BEHIND_PROXY = '127.0.0.1'
   const { child, address } = await serve({ dataFolder: folder, port: await freePort(4810) })
   try {
     const { bad, statuses } = await fuzz(address, total)

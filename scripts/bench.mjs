@@ -1,5 +1,6 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
 import { benchBay } from '../bench/bay.mjs'
+import { benchBodies } from '../bench/bodies.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchDue } from '../bench/due.mjs'
 import { benchFuzz } from '../bench/fuzz.mjs'
@@ -28,6 +29,7 @@ const parts = {
   loop: benchLoop,
   scale: benchScale,
   fuzz: benchFuzz,
+  bodies: benchBodies,
   durability: benchDurability,
 }
 
