@@ -95,12 +95,12 @@ test('photographs and looks of a phone without any network wait on it through a 
   await expect(page.getByText('Kept on this device.', { exact: true })).toBeVisible()
   await chooser(page, 'Photograph').setInputFiles(await picture('#135'))
   await expect(page.getByText('Photograph kept on this device')).toBeVisible()
-  await expect(page.getByText('not with the program yet: 1 look and 1 photograph')).toBeVisible()
+  await expect(page.getByText('Saved on this device: 1 look and 1 photograph')).toBeVisible()
   // The phone runs out, and is started again: still without the program.
   await page.close()
   const later = await context.newPage()
   await later.goto(lookPage)
-  await expect(later.getByText('not with the program yet: 1 look and 1 photograph')).toBeVisible()
+  await expect(later.getByText('Saved on this device: 1 look and 1 photograph')).toBeVisible()
 
   const again = await startServer(folder, false, { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_ADDRESS: server.address }) // prettier-ignore
   await expect(later.locator('.device-taps')).toHaveCount(0, { timeout: 30_000 })

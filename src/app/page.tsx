@@ -56,7 +56,7 @@ export default async function TodayPage() {
         </Link>
       </header>
       {trouble && (
-        <div className="alert alert-warning" role="alert">
+        <div className="alert alert-warning mb-4" role="alert">
           No backup today. {trouble} <Link href="/settings/backups">Backups</Link>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { markBackupFolder } from './knownFolders'
 import { constants } from 'node:fs'
 import { access, stat } from 'node:fs/promises'
 import { isAbsolute, join } from 'node:path'
@@ -43,6 +44,7 @@ export async function chooseBackupFolder(database: Database, folder: string): Pr
     )
     if (!mayWrite)
       return refused(folder, 'The program may not write there; give it the right, or choose another.')
+    markBackupFolder(folder)
   }
   await keepBackupFolder(database, folder)
   return succeed(null)

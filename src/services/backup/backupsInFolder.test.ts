@@ -6,7 +6,7 @@ import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
 import { readBackup } from '@/pool/backup/readBackup'
 import { hasBackupOf, listBackups, makeBackupIn } from './backupsInFolder'
-import { requireBackupFolder } from './knownFolders'
+import { markBackupFolder, requireBackupFolder } from './knownFolders'
 
 const now = new Date('2026-11-29T10:00:00Z')
 let shop: Database
@@ -80,6 +80,11 @@ describe('the folder of the backups', () => {
     expect(readdirSync(folder)).toEqual([])
     rmSync(disk, { recursive: true })
     renameSync(taken, disk)
+    requireBackupFolder(folder, dataFolder(), false)
+    // Another disk in its place is taken once somebody chooses it again.
+    rmSync(disk, { recursive: true })
+    mkdirSync(folder, { recursive: true })
+    markBackupFolder(folder)
     requireBackupFolder(folder, dataFolder(), false)
   })
 })

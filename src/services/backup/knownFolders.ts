@@ -7,6 +7,7 @@ import { writeDurably } from '@/data/folder/durableFiles'
 // them apart: a folder that had it once and has it no longer is not the one backups go to.
 
 const mark = '.even-spoke-backups'
+const markText = 'Even Spoke backs up to this folder. Keep this file.\n'
 const list = v.array(v.string())
 
 const noteOf = (dataFolder: string): string =>
@@ -23,6 +24,10 @@ function knownFolders(dataFolder: string): string[] {
 
 /** Why backups cannot go to a folder, for the person at the desk. */
 export class BackupFolderMissing extends Error {}
+
+/** Marks a folder that somebody chose just now: it is the right one from now on, even if it is new and empty. */
+export const markBackupFolder = (folder: string): void =>
+  writeFileSync(join(/* turbopackIgnore: true */ folder, mark), markText)
 
 /**
  * Makes sure that a folder is the one backups went to before.
@@ -46,7 +51,7 @@ export function requireBackupFolder(folder: string, dataFolder: string, isOwn: b
       )
     mkdirSync(folder, { mode: 0o700 })
   }
-  if (!existsSync(path)) writeFileSync(path, 'Even Spoke backs up to this folder. Keep this file.\n')
+  if (!existsSync(path)) markBackupFolder(folder)
   if (!isKnown)
     writeDurably(noteOf(dataFolder), JSON.stringify([...knownFolders(dataFolder), folder].slice(-20)))
 }

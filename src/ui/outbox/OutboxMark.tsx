@@ -1,6 +1,7 @@
 'use client'
 
 import { CloudOff } from 'lucide-react'
+import { usePathname } from 'next/navigation'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { addToVisit } from './addToVisit'
 import { deviceOutbox } from './deviceOutbox'
@@ -14,9 +15,11 @@ const names: Record<Waiting['kind'], readonly [string, string]> = {
   photograph: ['photograph', 'photographs'],
 }
 
-/** How many of what wait, in words; empty: none. */
-function waitingWords({ kept }: OutboxSnapshot): string {
-  const waiting = kept.filter(({ refusal }) => refusal === null)
+/** How many of what wait, in words; empty: none. The bay says itself that taps of the job that is open there wait. */
+function waitingWords({ kept }: OutboxSnapshot, openJobId: string | undefined): string {
+  const waiting = kept.filter(
+    ({ item, refusal }) => refusal === null && !(item.kind === 'tap' && item.jobId === openJobId),
+  )
   return kinds
     .flatMap((kind) => {
       const count = waiting.filter(({ item }) => item.kind === kind).length
@@ -55,7 +58,8 @@ export function OutboxMark() {
     window.addEventListener('beforeunload', ask)
     return () => window.removeEventListener('beforeunload', ask)
   }, [inThisPageOnly])
-  const words = trouble === null ? '' : waitingWords(snapshot)
+  const openJobId = /^\/jobs\/([^/]+)\/run/.exec(usePathname())?.[1]
+  const words = trouble === null ? '' : waitingWords(snapshot, openJobId)
   const refused = snapshot.kept.filter(({ refusal }) => refusal !== null && !refusal.isJobEnded)
   return (
     <>
@@ -67,7 +71,8 @@ export function OutboxMark() {
       )}
       {words !== '' && (
         <p className="device-taps" role="status">
-          <CloudOff aria-hidden size={16} /> On this device, not with the program yet: {words}. {trouble}
+          <CloudOff aria-hidden size={16} /> Saved on this device: {words}.{' '}
+          {trouble || 'Sent when you are back online.'}
         </p>
       )}
       {[...endedJobs(snapshot.kept)].map(([jobId, taps]) => (
