@@ -271,12 +271,22 @@ function overPool(pool: pg.Pool, url: string): Database {
   }
 }
 
-/** Brings the data up over one connection that holds the lock, so that processes that start together take turns. */
-async function migrateInTurn(pool: pg.Pool, place: string, migrations: readonly Migration[]): Promise<void> {
-  const client = await pool.connect()
+/**
+ * Brings the data up over one connection that holds the lock, so that processes that start together take turns. It has no limit of
+ * time: a migration of a large shop takes what it takes, and so does waiting for the turn.
+ */
+async function migrateInTurn(url: string, migrations: readonly Migration[]): Promise<void> {
+  const client = new pg.Client({
+    connectionString: url,
+    connectionTimeoutMillis: connectMilliseconds,
+    keepAlive: true,
+    types,
+  })
+  client.on('error', () => undefined)
   try {
+    await client.connect()
     await client.query('select pg_advisory_lock($1)', [migrationLock])
-    await requireOwnDatabase(over(client), place)
+    await requireOwnDatabase(over(client), placeOf(url))
     await migrate(
       {
         ...over(client),
@@ -287,8 +297,8 @@ async function migrateInTurn(pool: pg.Pool, place: string, migrations: readonly 
       migrations,
     )
   } finally {
-    await client.query('select pg_advisory_unlock($1)', [migrationLock]).catch(() => undefined)
-    client.release()
+    // The lock goes with the connection.
+    await client.end().catch(() => undefined)
   }
 }
 
@@ -319,7 +329,7 @@ export async function openServer(
   // A connection that is lost while nobody uses it is replaced at the next use.
   pool.on('error', () => undefined)
   try {
-    await migrateInTurn(pool, placeOf(url), migrations)
+    await migrateInTurn(url, migrations)
   } catch (error) {
     await pool.end()
     throw failureOfServerError(error, url) ?? error

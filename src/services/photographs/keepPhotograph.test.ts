@@ -14,6 +14,7 @@ import {
   removePhotograph,
 } from '@/data/queries/photographs'
 import { addWheelSet } from '@/data/queries/wheelSets'
+import { inTurn, isDrawingQueueFull } from './drawingQueue'
 import { keepPhotograph } from './keepPhotograph'
 import { makePhotographRoom, mostPhotographBytesOfAll, photographRoom } from './photographRoom'
 
@@ -99,12 +100,42 @@ describe('a photograph', () => {
 
   it.each([
     ['of a wheel that is not there', { positions: ['thirdLeft'] }, 'This set has no such wheel'],
+    [
+      'that runs scripts',
+      { jpeg: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>').toString('base64') },
+      'Send a whole picture',
+    ],
     ['that is none', { jpeg: Buffer.from('not a picture').toString('base64') }, 'Send a whole picture'],
   ])('%s is refused with a mend, and nothing is written', async (_, changes: object, words) => {
     const input = photograph({ jpeg: await sideways(), ...changes })
     const kept = await keepPhotograph(database, setId, input, now)
     expect(!kept.ok && kept.problems[0]?.mend).toContain(words)
     expect(await rowsOf(setId)).toEqual([])
+  })
+
+  it('sent with the id of a photograph of another set is refused', async () => {
+    const input = photograph({ jpeg: await sideways(40, 30) })
+    await keepPhotograph(database, otherSetId, input, now)
+    const kept = await keepPhotograph(database, setId, input, now)
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('A photo of another set')
+    await removePhotograph(database, otherSetId, input.requestId)
+  })
+
+  it('waits for its turn: two are drawn at a time, and beyond a limit the device keeps it', async () => {
+    let drawing = 0
+    let most = 0
+    const draw = async () => {
+      drawing += 1
+      most = Math.max(most, drawing)
+      await new Promise((resolve) => setImmediate(resolve))
+      drawing -= 1
+    }
+    const all = await Promise.allSettled(Array.from({ length: 50 }, () => inTurn(draw)))
+    expect(most).toBe(2)
+    expect(all.filter(({ status }) => status === 'fulfilled')).toHaveLength(32)
+    const refused = all.find((one) => one.status === 'rejected')
+    expect(isDrawingQueueFull(refused?.reason)).toBe(true)
+    await expect(inTurn(() => Promise.resolve('next'))).resolves.toBe('next')
   })
 
   it('that is cut short is refused', async () => {
