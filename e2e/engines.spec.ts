@@ -26,6 +26,8 @@ async function bundled(): Promise<string> {
 }
 
 test('the browser comes to the very plans the server does, in any weather', async ({ page }) => {
+  // Two dozen plans, worked out twice.
+  test.setTimeout(240_000)
   const folder = join('docs', 'examples')
   const jobs = readdirSync(folder)
     .filter((name) => name.endsWith('.job.json'))

@@ -67,7 +67,7 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
 test('a device of the bay calls no action that is not the bay’s, whatever page it sends it to', async ({
   browser,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(180_000)
   const { server, end } = await openServer()
   const desk = await browser.newPage({ baseURL: server.address })
   const bay = await paired(browser, server.networkAddress, desk, 'Bay')
@@ -82,7 +82,13 @@ test('a device of the bay calls no action that is not the bay’s, whatever page
   ] // prettier-ignore
   const answered = new Set<string>()
   for (const [id, { exportedName }] of Object.entries(manifest.node))
-    for (const page of [`/jobs/${job}/run`, `/jobs/${job}`, `/wheels/${set}/intake`, `/wheels/${set}/look`]) {
+    for (const page of [
+      `/jobs/${job}/run`,
+      `/jobs/${job}`,
+      `/wheels/${set}/intake`,
+      `/wheels/${set}/look`,
+      `/wheels/${set}/protection`,
+    ]) {
       const answer = await bay.request.post(page, {
         headers: {
           'next-action': id,

@@ -11,6 +11,7 @@ it.each([
   [`/api${set}/photographs`, false, true],
   [`/api${set}/looks`, false, true],
   [`/api${set}/looks/more`, false, false],
+  [`${set}/protection`, true, true],
   [`${set}/edit`, false, false],
   ['/cabinet', false, false],
   ['/api/backup', false, false],

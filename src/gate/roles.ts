@@ -52,7 +52,7 @@ const bayPlaces: readonly RegExp[] = [
 /** Pages of the bay that also write. */
 const bayWrites: readonly RegExp[] = [
   /^\/jobs\/[^/]+(\/run)?$/,
-  /^\/wheels\/[0-9a-f-]{36}\/(look|intake)$/,
+  /^\/wheels\/[0-9a-f-]{36}\/(look|intake|protection)$/,
   /^\/api\/jobs\/[^/]+\/(events|corrections)$/,
   /^\/api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$/,
 ]
