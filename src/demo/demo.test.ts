@@ -25,7 +25,8 @@ let database: Database
 beforeAll(async () => {
   database = await openInMemory()
   await fillDemo(database, now, () => undefined)
-})
+  // Two years of a shop, on a machine that has other work as well.
+}, 240_000)
 afterAll(() => database.close())
 
 describe('the demo shop', () => {
