@@ -28,11 +28,7 @@ export function startKeeper(
   folder: string,
   engine: Engine,
   countRows: () => Promise<About['rows']>,
-  {
-    copies,
-    say,
-    now = () => currentTime(),
-  }: { copies: boolean; say: (text: string) => void; now?: () => Date },
+  { copies, say, now = currentTime }: { copies: boolean; say: (text: string) => void; now?: () => Date },
 ): Keeper {
   let sinceCheckpoint = engine.files.logBytes
   let checkpointAt = performance.now()
