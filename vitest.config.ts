@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
@@ -13,5 +14,6 @@ export default defineConfig({
     setupFiles: ['scripts/lib/propertySeed.ts'],
     testTimeout: 60_000,
     hookTimeout: 60_000,
+    maxWorkers: availableParallelism(),
   },
 })

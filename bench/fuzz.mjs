@@ -8,6 +8,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { bin, must, node, root, say } from '../scripts/lib/run.mjs'
 import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
+import { changedRequest, recordRequests } from './recorded.mjs'
 
 const total = Number(process.env.FUZZ ?? 20_000)
 const atOnce = 8
@@ -194,6 +195,10 @@ function fuzzed(at, app, host) {
   // From many places, so that the limit of one holds nothing up.
   const far = sender.isFar ? { 'x-forwarded-for': `10.1.${at.below(250)}.${at.below(250)}` } : {}
   const headers = { host, ...far, ...sender.headers }
+  if (app.recorded.length > 0 && at.below(3) > 0) {
+    const changed = changedRequest(at, app, words, anything)
+    return { sender, ...changed, headers: { origin: `http://${host}`, ...changed.headers, ...headers } }
+  }
   if (!isWrite)
     return {
       sender,
@@ -260,8 +265,8 @@ function wrongOf({ sender, method, path: where }, { status, text }) {
   return null
 }
 
-/** Sends so many and says which were answered as none may be. */
-export async function fuzz(address, count, seed = 'even') {
+/** Sends so many and says which were answered as none may be; two of three begin as a recorded request, where there are any. */
+export async function fuzz(address, count, { seed = 'even', recorded = [] } = {}) {
   const routes = JSON.parse(readFileSync(join(root, '.next/app-path-routes-manifest.json'), 'utf8'))
   const manifest = JSON.parse(readFileSync(join(root, '.next/server/server-reference-manifest.json'), 'utf8'))
   const host = new URL(address).host
@@ -278,6 +283,7 @@ export async function fuzz(address, count, seed = 'even') {
     pages: Object.values(routes),
     actions: Object.keys(manifest.node),
     ids: [...ids, randomUUID()],
+    recorded,
   }
   const at = dice(seed)
   const bad = []
@@ -305,14 +311,16 @@ export async function benchFuzz() {
   await ensureBuilt()
   const folder = mkdtempSync(join(tmpdir(), 'even-spoke-bench-'))
   await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
+  const recorded = await recordRequests(folder)
+  say(`${recorded.length} requests recorded`)
   // The network that is let in is this machine alone.
   process.env.EVEN_SPOKE_LAN_HOST = '127.0.0.1'
   // Every sender is a device of its own.
   process.env.EVEN_SPOKE_BEHIND_PROXY = '127.0.0.1'
   const { child, address } = await serve({ dataFolder: folder, port: await freePort(4810) })
   try {
-    const { bad, statuses } = await fuzz(address, total)
-    for (const line of bad.slice(0, 20)) say(line)
+    const { bad, statuses } = await fuzz(address, total, { recorded })
+    for (const line of bad.slice(0, 40)) say(line)
     return [
       {
         what: `of ${total} fuzzed requests, answered as none may be`,

@@ -11,7 +11,7 @@ const openSet = async (page: Page, name: string): Promise<string> => {
 
 test('a look on the phone: two taps, and it says what it moved', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  const href = await openSet(page, 'Mossen')
+  const href = await openSet(page, 'Orlen')
   await page.getByRole('link', { name: 'Look', exact: true }).click()
   await page.getByRole('button', { name: 'Rears' }).click()
   await page.getByRole('button', { name: 'After a reviving wash' }).click()

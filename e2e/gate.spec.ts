@@ -279,10 +279,10 @@ test('hundreds of requests that nobody sends on purpose: no 500, nothing told, n
     fuzz: (
       address: string,
       count: number,
-      seed: string,
+      options: { seed: string },
     ) => Promise<{ bad: string[]; statuses: Record<string, number> }>
   }
-  const { bad, statuses } = await fuzz(server.address, 600, 'gloves')
+  const { bad, statuses } = await fuzz(server.address, 600, { seed: 'gloves' })
   expect(bad).toEqual([])
   expect(statuses['200']).toBeGreaterThan(20)
   expect(statuses['403']).toBeGreaterThan(20)

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, mkdtempSync, rmSync } from 'node:fs'
+import { appendFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -113,6 +113,27 @@ function follow(page: Page): () => Promise<string> {
   }
 }
 
+const recordedHeaders = ['content-type', 'next-action', 'next-router-state-tree', 'rsc', 'accept']
+
+/** Writes what a page sends into the file of `EVEN_SPOKE_RECORD`, a line each. */
+function record(page: Page): void {
+  const file = process.env.EVEN_SPOKE_RECORD
+  if (!file) return
+  page.on('request', (request) => {
+    const url = new URL(request.url())
+    if (!url.protocol.startsWith('http') || url.pathname.startsWith('/_next/')) return
+    const sent = request.headers()
+    const headers = Object.fromEntries(
+      recordedHeaders.flatMap((name) => (sent[name] === undefined ? [] : [[name, sent[name]]])),
+    )
+    const body = request.postDataBuffer()?.toString('base64') ?? null
+    appendFileSync(
+      file,
+      `${JSON.stringify({ method: request.method(), path: `${url.pathname}${url.search}`, headers, body })}\n`,
+    )
+  })
+}
+
 /** Has a page wait until it hears taps wherever it goes: before that a click is lost. */
 function goWhenLive(page: Page): void {
   const live = () =>
@@ -132,8 +153,38 @@ function goWhenLive(page: Page): void {
   }
 }
 
-/** Tests with a server of their own: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
-export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppServer; browser: Browser }>({
+/** A server and the test file it is for: the next file begins with a fresh one. */
+interface FileServer {
+  readonly file: string
+  readonly server: AppServer
+}
+
+async function startForFile(file: string, data: 'demo' | 'empty'): Promise<FileServer> {
+  const folder = newFolder()
+  const prepared = process.env.EVEN_SPOKE_TEST_DEMO
+  if (data === 'demo') {
+    if (!prepared) throw new Error('EVEN_SPOKE_TEST_DEMO names no demo data; run the tests with `npm test`.')
+    cpSync(prepared, folder, { recursive: true })
+  }
+  return { file, server: await startServer(folder) }
+}
+
+async function endServer({ server }: FileServer): Promise<void> {
+  await server.stop()
+  rmSync(server.folder, { recursive: true, force: true })
+}
+
+interface Fixtures {
+  server: AppServer
+}
+interface WorkerFixtures {
+  data: 'demo' | 'empty'
+  serverFor: (file: string) => Promise<AppServer>
+  browser: Browser
+}
+
+/** Tests of one file share a server: `demo` copies the demo data made once for the run, `empty` starts with nothing. */
+export const test = base.extend<Fixtures, WorkerFixtures>({
   browser: [
     async ({ browser }, provide) => {
       shiftClocks(browser)
@@ -142,28 +193,29 @@ export const test = base.extend<object, { data: 'demo' | 'empty'; server: AppSer
     { scope: 'worker' },
   ],
   data: ['demo', { option: true, scope: 'worker' }],
-  server: [
+  serverFor: [
     async ({ data }, provide) => {
-      const folder = newFolder()
-      const prepared = process.env.EVEN_SPOKE_TEST_DEMO
-      if (data === 'demo') {
-        if (!prepared)
-          throw new Error('EVEN_SPOKE_TEST_DEMO names no demo data; run the tests with `npm test`.')
-        cpSync(prepared, folder, { recursive: true })
-      }
-      const server = await startServer(folder)
-      await provide(server)
-      await server.stop()
-      rmSync(folder, { recursive: true, force: true })
+      let current: FileServer | null = null
+      await provide(async (file) => {
+        if (current?.file !== file) {
+          if (current) await endServer(current)
+          current = null
+          current = await startForFile(file, data)
+        }
+        return current.server
+      })
+      if (current) await endServer(current)
     },
     { scope: 'worker' },
   ],
+  server: async ({ serverFor }, provide, info) => provide(await serverFor(info.file)),
   context: async ({ context }, provide) => {
     context.on('page', goWhenLive)
     await provide(context)
   },
   page: async ({ page }, provide, info) => {
     const tell = follow(page)
+    record(page)
     const broken: string[] = []
     page.on('console', (message) => {
       if (/Content Security Policy/i.test(message.text())) broken.push(message.text())

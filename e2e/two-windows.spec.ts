@@ -57,6 +57,25 @@ test('an import over a product that was changed since it was looked at takes not
   await expect(other.getByRole('textbox', { name: /^Note/ })).toHaveValue('from the form')
 })
 
+test('wishes of one plan changed in two windows are both kept', async ({ page, context }) => {
+  await planVisit(page, 'Orlen')
+  const other = await context.newPage()
+  await other.goto(page.url())
+  const wish = async (of: Page, label: string, value: string) => {
+    await of.getByText('Another way').click()
+    await of.getByLabel(label).fill(value)
+    await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'true')
+    await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'false')
+  }
+  await wish(page, 'Minutes allowed', '240')
+  await wish(other, 'Product, EUR', '90')
+  await expect(other.getByText('changed in another window too')).toBeVisible()
+  await page.reload()
+  await page.getByText('Another way').click()
+  await expect(page.getByLabel('Minutes allowed')).toHaveValue('240')
+  await expect(page.getByLabel('Product, EUR')).toHaveValue('90')
+})
+
 test('a plan that was begun in one window is not changed or thrown away in another', async ({
   page,
   context,

@@ -20,7 +20,6 @@ if (Number.isNaN(begins)) {
   process.stderr.write(`--at ${moment} is not a moment. Write it like ${usualMoment}, or now.\n`)
   process.exit(64)
 }
-const clock = { EVEN_SPOKE_CLOCK_OFFSET_SECONDS: String(Math.round((begins - Date.now()) / 1000)) }
 
 /** `--only interface` skips the rest; `--spec order` runs the interface tests whose file name has `order` in it. */
 const only = option('only')
@@ -83,6 +82,8 @@ async function sourceAndUnitTests() {
 
 async function interfaceTests(env) {
   say(`\n— interface tests, beginning ${new Date(begins).toString()}`)
+  const offsetSeconds = moment === 'now' ? 0 : Math.round((begins - Date.now()) / 1000)
+  const clock = { EVEN_SPOKE_CLOCK_OFFSET_SECONDS: String(offsetSeconds) }
   const demo = mkdtempSync(join(tmpdir(), 'even-spoke-demo-'))
   try {
     await must(

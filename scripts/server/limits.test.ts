@@ -1,6 +1,6 @@
 import { EventEmitter, once } from 'node:events'
 import { setImmediate } from 'node:timers/promises'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 
 const { mayGoOn } = (await import('./limits.mjs' as string)) as {
   mayGoOn(
@@ -30,6 +30,11 @@ class Sent extends EventEmitter {
     readonly method = 'GET',
   ) {
     super()
+  }
+  complete = false
+  destroyed = false
+  destroy(): void {
+    this.destroyed = true
   }
   resume(): void {
     queueMicrotask(() => this.emit('end'))
@@ -63,5 +68,32 @@ describe('what one device may ask for', () => {
     const large = { 'content-length': '6000000' }
     expect((await ask('c', large)).answer.status).toBe(413)
     expect((await ask('c', large, '/api/backup/restore?x=1')).goesOn).toBe(true)
+  })
+
+  it('is given up when its body does not arrive, and not when it does', async () => {
+    vi.useFakeTimers()
+    try {
+      const send = async (peer: string) => {
+        const answer = new Answer()
+        const sent = new Sent({ 'content-length': '100' }, '/wheels', 'POST')
+        await mayGoOn(sent, answer, 'lan', peer, once(answer, 'close'))
+        return { answer, sent }
+      }
+      const [slow, quick] = [await send('e'), await send('f')]
+      quick.sent.emit('end')
+      await vi.advanceTimersByTimeAsync(29_000)
+      expect([slow.answer.status, slow.sent.destroyed]).toEqual([0, false])
+      await vi.advanceTimersByTimeAsync(2000)
+      expect([slow.answer.status, slow.sent.destroyed]).toEqual([408, true])
+      expect([quick.answer.status, quick.sent.destroyed]).toEqual([0, false])
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
+  it.each(['TRACE', 'TRACK', 'PROPFIND'])('does not come as %s', async (method) => {
+    const answer = new Answer()
+    const goesOn = await mayGoOn(new Sent({}, '/', method), answer, 'lan', 'g', once(answer, 'close'))
+    expect([goesOn, answer.status]).toEqual([false, 405])
   })
 })

@@ -1,14 +1,12 @@
 // Who taps or saves goes before who reads. Pages are drawn in one thread: all that are begun share it, and each makes a save wait.
 
-/** Something goes first for so long at most, ms; then it is heavy, or waits for something else, and holds nobody up. */
+/** So many pages are drawn at once: while one waits for the data another is drawn, and a save is held up by no more. */
+export const pagesAtOnce = 5
+/** A page takes up a place for so long at most, ms; then it is heavy, or waits for something else, and holds nobody up. */
 const longestMilliseconds = 150
 
-/** What goes first now: saves, and the page that is being drawn. */
-const saves = new Set()
-let lastPage = Promise.resolve()
-
-const isSave = ({ method, headers, url = '' }) =>
-  method === 'POST' && (headers['next-action'] !== undefined || /^\/api\/jobs\/[^/]+\/events$/.test(url))
+let drawing = 0
+const waiting = []
 
 /** What pages are made of comes from the disk and costs nothing. */
 const isPage = ({ method, url = '' }) => method === 'GET' && !/^\/(_next|api)\//.test(url)
@@ -20,19 +18,25 @@ function doneOrLong(ended) {
   return Promise.race([ended, long]).finally(() => clearTimeout(timer))
 }
 
+function begin(page) {
+  drawing += 1
+  void doneOrLong(page.ended).then(() => {
+    drawing -= 1
+    const next = waiting.shift()
+    if (next) begin(next)
+  })
+  page.go()
+}
+
 /**
- * Comes at once for a save; for a page after what is being saved, and after the page before it.
+ * Comes at once for a save and all that is no page; for a page when one of those before it is drawn.
  * @param ended comes once the request is answered or given up
  */
 export async function savesFirst(request, ended) {
-  if (isSave(request)) {
-    const save = doneOrLong(ended)
-    saves.add(save)
-    void save.then(() => saves.delete(save))
-  } else if (isPage(request)) {
-    const before = lastPage
-    const turn = before.then(() => Promise.all(saves))
-    lastPage = turn.then(() => doneOrLong(ended))
-    await turn
-  }
+  if (!isPage(request)) return
+  await new Promise((go) => {
+    const page = { ended, go }
+    if (drawing < pagesAtOnce) begin(page)
+    else waiting.push(page)
+  })
 }

@@ -1,6 +1,7 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, afterEach, describe, expect, it, vi } from 'vitest'
 
-const { savesFirst } = (await import('./savesFirst.mjs' as string)) as {
+const { pagesAtOnce, savesFirst } = (await import('./savesFirst.mjs' as string)) as {
+  pagesAtOnce: number
   savesFirst(request: object, ended: Promise<unknown>): Promise<void>
 }
 
@@ -13,7 +14,6 @@ afterEach(() => {
 
 const action = { method: 'POST', url: '/wheels/a/edit', headers: { 'next-action': 'x' } }
 const tap = { method: 'POST', url: '/api/jobs/a/events', headers: {} }
-const heavy = { method: 'POST', url: '/api/plan', headers: {} }
 const page = { method: 'GET', url: '/due', headers: {} }
 const file = { method: 'GET', url: '/_next/static/a.js', headers: {} }
 
@@ -26,45 +26,53 @@ function come(request: object) {
   return own
 }
 const pass = (milliseconds = 0) => vi.advanceTimersByTimeAsync(milliseconds)
+const begunOf = (many: readonly { begun: boolean }[]) => many.filter(({ begun }) => begun).length
+const several = (count: number) => Array.from({ length: count }, () => come(page))
 
 describe('who comes first', () => {
+  it('so many pages are drawn at once, the others come in order as those are answered', async () => {
+    const pages = several(pagesAtOnce + 3)
+    await pass()
+    expect(pages.map(({ begun }) => begun)).toEqual(pages.map((_, at) => at < pagesAtOnce))
+    pages[0]?.answer()
+    await pass()
+    expect(begunOf(pages)).toBe(pagesAtOnce + 1)
+    expect(pages[pagesAtOnce]?.begun).toBe(true)
+    for (const one of pages) one.answer()
+    await pass()
+    expect(begunOf(pages)).toBe(pages.length)
+  })
+
   it.each([
     ['an action', action],
     ['a tap', tap],
-  ])('a page waits for %s, and a file and another save do not', async (_, save) => {
-    const saving = come(save)
-    const others = [come(file), come(action), come(heavy)]
+    ['a file', file],
+  ])('%s waits for no page, however many there are', async (_, request) => {
+    const pages = several(pagesAtOnce * 4)
+    const saving = come(request)
+    await pass()
+    expect(saving.begun).toBe(true)
+    for (const one of [...pages, saving]) one.answer()
+    await pass(1000)
+  })
+
+  it('saves hold no page up, however many there are', async () => {
+    const saves = Array.from({ length: 50 }, () => come(tap))
     const reading = come(page)
     await pass()
-    expect([saving, ...others, reading].map(({ begun }) => begun)).toEqual([true, true, true, true, false])
-    for (const one of [saving, ...others]) one.answer()
-    await pass()
     expect(reading.begun).toBe(true)
-    reading.answer()
+    for (const one of [...saves, reading]) one.answer()
     await pass()
   })
 
-  it('pages come one after the other, in order', async () => {
-    const [first, second, third] = [come(page), come(page), come(page)]
-    await pass()
-    expect([first.begun, second.begun, third.begun]).toEqual([true, false, false])
-    first.answer()
-    await pass()
-    expect([second.begun, third.begun]).toEqual([true, false])
-    second.answer()
-    third.answer()
-    await pass()
-    expect(third.begun).toBe(true)
-  })
-
-  it('what takes long holds nobody up, and what is heavy and no save not at all', async () => {
-    const [planning, saving, slowPage] = [come(heavy), come(action), come(page)]
+  it('a page that takes long holds nobody up', async () => {
+    const slow = several(pagesAtOnce)
     const reading = come(page)
-    await pass(150)
-    expect(slowPage.begun).toBe(true)
-    await pass(150)
+    await pass(149)
+    expect(reading.begun).toBe(false)
+    await pass(2)
     expect(reading.begun).toBe(true)
-    for (const one of [planning, saving, slowPage, reading]) one.answer()
-    await pass()
+    for (const one of [...slow, reading]) one.answer()
+    await pass(1000)
   })
 })

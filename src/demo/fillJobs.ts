@@ -1,5 +1,6 @@
 import type { Database } from '@/data/database'
-import { findJob, markFinished, storeRunEvents } from '@/data/queries/jobs'
+import { findJob, markFinished } from '@/data/queries/jobs'
+import { storeRunEvents } from '@/data/queries/runEvents'
 import { planJob } from '@/services/planJob'
 import type { DemoFiles } from './readDemoFiles'
 import { workedTaps } from './workedTaps'

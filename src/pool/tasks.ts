@@ -5,6 +5,7 @@ import { jobOf, readJobText, type JobFile } from '@/contracts/jobFile'
 import type { PlanChange } from '@/contracts/planChange'
 import type { BackupManifest } from '@/contracts/backup'
 import { readBackup } from './backup/readBackup'
+import { writeCalendar, type CalendarContents } from './writeCalendar'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
 
 /** What is worked out away from the thread that answers requests. Plain values in and out. */
@@ -17,10 +18,12 @@ export interface Tasks {
   readCabinet(sent: { readonly text: string; readonly currency: string }): Result<ReadCabinet>
   /** The manifest of a backup file, after everything in the file was compared with it. */
   readBackup(path: string): Promise<Result<BackupManifest>>
+  writeCalendar(contents: CalendarContents): string
 }
 
 export const tasks: Tasks = {
   readBackup,
+  writeCalendar,
   readCabinet: ({ text, currency }) => readCabinetText(text, currency),
   planText: (text) => {
     const read = readJobText(text)

@@ -10,14 +10,16 @@ import { openInMemory } from '@/data/openInMemory'
 import { findBottle, emptyBottle, listFullBottles } from '@/data/queries/bottles'
 import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
 import { countStock } from '@/data/queries/stock'
-import { appendRunEvent, findJob } from '@/data/queries/jobs'
+import { findJob } from '@/data/queries/jobs'
+import { appendRunEvent } from '@/data/queries/runEvents'
 import { listTools } from '@/data/queries/tools'
 import { addVisit } from '@/data/queries/visits'
 import { addWheelSet, findWheelSet } from '@/data/queries/wheelSets'
 import { exportCabinet, importCabinet, previewImport } from './cabinetFiles'
 import { intakeOffer } from './intakeOffer'
 import { mixBottle } from './mixBottle'
-import { planJob, replanJob } from './planJob'
+import { planJob } from './planJob'
+import { replanJob } from './replanJob'
 
 let database: Database
 const now = new Date('2026-06-10T08:00:00Z')
@@ -269,16 +271,40 @@ describe('first visits and later ones', () => {
     expect((await findWheelSet(database, id))?.dustFactor).toBeLessThan(dustier)
   })
 
+  it('keeps what two windows changed at the same time, whichever is the quicker', async () => {
+    const id = await addWheelSet(database, set('Two windows'))
+    const planned = await planJob(database, id, seen(3), now)
+    if (!planned.ok) throw new Error(planned.problems[0]?.mend)
+    const { jobId } = planned.value
+    const knownWishes = (await findJob(database, jobId))!.jobFile.wishes
+    const changes = [{ prefer: 'fastest' as const }, { minutesAllowed: 200 }, { forbidden: ['hub-wax'] }]
+    const kept = await Promise.all(
+      changes.map((change) =>
+        replanJob(database, jobId, { wishes: { ...knownWishes, ...change }, knownWishes }),
+      ),
+    )
+    expect(kept.map(({ ok }) => ok)).toEqual([true, true, true])
+    const stored = await findJob(database, jobId)
+    expect(stored?.jobFile.wishes).toMatchObject({ ...changes[0], ...changes[1], ...changes[2] })
+    expect(stored?.plan.chosen).toBe('fastest')
+  })
+
   it('plans anew with other wishes until the work has begun', async () => {
     const id = await addWheelSet(database, set('Wishes'))
     const planned = await planJob(database, id, seen(3), now)
     if (!planned.ok) throw new Error(planned.problems[0]?.mend)
     const { jobId } = planned.value
     const fast = await replanJob(database, jobId, { wishes: v.parse(wishesFile, { prefer: 'fastest' }) })
-    expect(fast.ok && fast.value.chosen).toBe('fastest')
+    expect(fast.ok && fast.value.plan.chosen).toBe('fastest')
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')
     const tapped = { kind: 'done', stepId: 'lookRound', at: now } as const
-    await appendRunEvent(database, jobId, tapped, crypto.randomUUID(), () => 1)
+    const { rowVersion } = (await findJob(database, jobId))!
+    await appendRunEvent(database, jobId, {
+      event: tapped,
+      requestId: crypto.randomUUID(),
+      rowVersion,
+      settledCount: 1,
+    })
     const late = await replanJob(database, jobId, { wishes: v.parse(wishesFile, {}) })
     expect(late.ok).toBe(false)
     expect((await findJob(database, jobId))?.plan.chosen).toBe('fastest')

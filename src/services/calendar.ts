@@ -1,77 +1,29 @@
-import { createHash } from 'node:crypto'
-import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
-import { format } from 'date-fns'
-import { dueKindNames } from '@/core/due/dueItem'
 import type { Database } from '@/data/database'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
-import type { NamedDue } from '@/forecast/shopDue'
+import { inPool } from '@/pool/pool'
 import { listDue } from './due'
 
 /** Beyond this a calendar only fills up, days. */
 const farthestDays = 400
-const hour = 3_600_000
-/** Before a planned job one looks at the wheels, seconds. */
-const jobAlarmSeconds = 1800
-/** In the morning of the day, seconds after midnight. */
-const dayAlarmSeconds = 8 * 3600
+/** A large shop has thousands: a phone's calendar takes the next ones, and the rest as it comes nearer. */
+const mostDue = 1000
+const day = 86_400_000
 
-const day = 'd MMMM yyyy'
-
-/** The same for the same thing, whenever the calendar is fetched; nothing in it can be read back. */
-const uidOf = (kind: string, key: string): string =>
-  `${createHash('sha256').update(`${kind} ${key}`).digest('hex').slice(0, 40)}@even-spoke.invalid`
-
-/** A day by the shop's clock, as the calendar library writes days: by UTC. */
-const wholeDay = (at: Date): Date => new Date(Date.UTC(at.getFullYear(), at.getMonth(), at.getDate()))
-
-function descriptionOf({ kind, why, band, sureness }: NamedDue): string {
-  const between = band
-    ? ` In eight of ten cases between ${format(band.from, day)} and ${format(band.until, day)}.`
-    : ''
-  return `${dueKindNames[kind]}. ${why}${between}${sureness === 'guess' ? ' A guess so far.' : ''}`
-}
-
-/**
- * The shop's calendar (RFC 5545): a whole day for everything that falls due, an hour for planned jobs. Instants are written in UTC, so
- * that no change of clocks moves them; days have no time zone at all.
- */
+/** The shop's calendar: the next things that fall due and the jobs that have an hour. */
 export async function shopCalendar(database: Database, now: Date): Promise<string> {
-  const { shopName } = await readSettings(database)
-  const calendar = ical({
-    name: `${shopName}: due`,
-    prodId: { company: 'even-spoke', product: 'due', language: 'EN' },
-    method: ICalCalendarMethod.PUBLISH,
-    ttl: 3600,
+  const [{ shopName }, due, open] = await Promise.all([
+    readSettings(database),
+    listDue(database, now),
+    listOpenJobs(database),
+  ])
+  const until = new Date(now.getTime() + farthestDays * day)
+  return inPool('writeCalendar', {
+    shopName,
+    now,
+    due: due.filter(({ at }) => at <= until).slice(0, mostDue),
+    jobs: open.flatMap(({ id, vehicleName, wheelSetName, headline, operatorSeconds, plannedFor }) =>
+      plannedFor ? [{ id, vehicleName, wheelSetName, headline, operatorSeconds, plannedFor }] : [],
+    ),
   })
-  const until = new Date(now.getTime() + farthestDays * 24 * hour)
-  for (const item of await listDue(database, now)) {
-    if (item.at > until) continue
-    // What is over stands on today, else nobody would see it.
-    const on = wholeDay(item.at < now ? now : item.at)
-    const event = calendar.createEvent({
-      id: uidOf(item.kind, item.key),
-      start: on,
-      end: new Date(on.getTime() + 24 * hour),
-      allDay: true,
-      stamp: now,
-      summary: item.setName ? `${item.what}: ${item.vehicleName}, ${item.setName}` : item.what,
-      description: descriptionOf(item),
-      transparency: ICalEventTransparency.TRANSPARENT,
-    })
-    event.createAlarm({ type: ICalAlarmType.display, triggerAfter: dayAlarmSeconds, description: item.what })
-  }
-  for (const job of await listOpenJobs(database)) {
-    if (!job.plannedFor) continue
-    const event = calendar.createEvent({
-      id: uidOf('job', job.id),
-      start: job.plannedFor,
-      end: new Date(job.plannedFor.getTime() + job.operatorSeconds * 1000),
-      stamp: now,
-      summary: `${job.vehicleName}, ${job.wheelSetName}`,
-      description: job.headline,
-    })
-    event.createAlarm({ type: ICalAlarmType.display, trigger: jobAlarmSeconds, description: job.headline })
-  }
-  return calendar.toString()
 }

@@ -10,7 +10,6 @@ import { intakeOffer } from './intakeOffer'
 import { learntPace } from './learntPace'
 import { writeDilution } from '@/core/dilution'
 import { jobFormat, readJob, type JobFileInput } from '@/contracts/jobFile'
-import type { PlanChange } from '@/contracts/planChange'
 import type { ProductFile } from '@/contracts/cabinet'
 import type { PlanFile } from '@/contracts/planFile'
 import type { IntakeInput } from '@/contracts/intake'
@@ -18,7 +17,7 @@ import type { Database, Queryable } from '@/data/database'
 import { listProducts } from '@/data/queries/cabinet'
 import { inPool } from '@/pool/pool'
 import { addReading, listReadings } from '@/data/queries/driving'
-import { findJob, replacePlan, storeJob } from '@/data/queries/jobs'
+import { findJob, storeJob } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
 import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
 import { learnDustFactor } from '@/data/queries/vehicles'
@@ -147,34 +146,4 @@ export async function planJob(
     if (intake.odometerKilometres !== undefined) await addReading(transaction, wheelSet.vehicleId, reading)
     return succeed({ jobId, plan })
   })
-}
-
-/** Plans a stored job anew with what was changed; a job that was begun stays as it is. */
-export async function replanJob(
-  database: Database,
-  jobId: string,
-  { wishes, conditions, people, order }: PlanChange,
-): Promise<Result<PlanFile>> {
-  const job = await findJob(database, jobId)
-  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
-  const read = readJob({
-    ...job.jobFile,
-    ...(wishes ? { wishes } : {}),
-    ...(conditions ? { conditions } : {}),
-    ...(people ? { crew: { people } } : {}),
-  })
-  if (!read.ok) return read
-  const planned = await inPool('planFile', { file: read.value.file, ...(order ? { order } : {}) })
-  if (!planned.ok) return planned
-  const plan = planned.value
-  if (!plan)
-    return fail({
-      path: 'order',
-      found: `${order?.length ?? 0} steps`,
-      mend: 'This order breaks a limit or is no better; the plan stays as it was.',
-    })
-  const written = await replacePlan(database, jobId, read.value.file, plan)
-  return written
-    ? succeed(plan)
-    : fail({ path: 'id', found: jobId, mend: 'This job was begun; its plan stays as it is.' })
 }

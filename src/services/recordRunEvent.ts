@@ -5,8 +5,8 @@ import type { RunEvent } from '@/core/run/runEvent'
 import { replay } from '@/core/run/runState'
 import type { RunEventInput } from '@/contracts/runEvent'
 import type { Database } from '@/data/database'
-import { appendRunEvent, findJob, listRunEvents } from '@/data/queries/jobs'
-import { seenAt } from './seenAt'
+import { appendRunEvent } from '@/data/queries/runEvents'
+import { forgetRunning, keepRunning, runningJob, type RunningJob } from './runningJobs'
 
 /** A tap may wait in a pocket without network, but not longer than this, ms. */
 const longestDelayMilliseconds = 24 * 3_600_000
@@ -14,9 +14,89 @@ const longestDelayMilliseconds = 24 * 3_600_000
 const clockToleranceMilliseconds = 10_000
 /** No job has so many: something taps by itself. */
 const mostEvents = 5000
+/** How often a tap is worked out again because another device was quicker. */
+const mostTries = 20
 
 /** Path of the problem that says so: a device offers to add the tap to the visit then. */
 export const jobEnded = 'jobEnded'
+
+/** Why a tap cannot be; null: it can. */
+function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInput): Result<null> | null {
+  if (events.length >= mostEvents)
+    return fail({
+      path: 'id',
+      found: `${events.length} taps`,
+      mend: 'This job has more taps than any work takes; write it down and plan a new one.',
+    })
+  const steps = [...replay(planAsSeen, events).plan.steps, ...plan.steps]
+  const step = steps.find(({ id }) => id === input.stepId)
+  if (!step)
+    return fail({
+      path: 'stepId',
+      found: input.stepId,
+      mend: 'This step is not in the plan, or no more: what brought it was undone. Load the page again.',
+    })
+  if (input.answer && questionOf(step) !== input.answer.question)
+    return fail({
+      path: 'answer',
+      found: input.answer.question,
+      mend: `This step asks ${questionOf(step) ?? 'nothing'}; load the page again.`,
+    })
+  return null
+}
+
+function refusalOfMoment({ at }: RunEventInput, now: Date): Result<null> | null {
+  const lateMilliseconds = now.getTime() - new Date(at).getTime()
+  if (lateMilliseconds <= longestDelayMilliseconds && lateMilliseconds >= -clockToleranceMilliseconds)
+    return null
+  return fail({
+    path: 'at',
+    found: at,
+    mend: 'The clock of this device is far off; set it and try again.',
+  })
+}
+
+/** Stores a tap over the job as it is known; null where the job was changed meanwhile. */
+async function stored(
+  database: Database,
+  jobId: string,
+  job: RunningJob,
+  input: RunEventInput,
+): Promise<Result<null> | null> {
+  const { kind, stepId, person, answer, requestId } = input
+  const event: RunEvent = { kind, stepId, at: new Date(input.at), person, ...(answer ? { answer } : {}) }
+  const events = [...job.events, event]
+  const { settledCount } = replay(job.planAsSeen, events)
+  const appended = await appendRunEvent(database, jobId, {
+    event,
+    requestId,
+    rowVersion: job.rowVersion,
+    settledCount,
+  })
+  switch (appended.kind) {
+    case 'stored':
+      keepRunning(database, jobId, { ...job, events, rowVersion: appended.rowVersion })
+      return succeed(null)
+    case 'storedBefore':
+      return succeed(null)
+    case 'ofAnotherJob':
+      return fail({
+        path: 'requestId',
+        found: requestId,
+        mend: 'A tap of another job was sent with this id; give every tap an id of its own.',
+      })
+    case 'closed':
+      return fail({ path: jobEnded, found: jobId, mend: 'This job was ended and is in the log.' })
+    case 'gone':
+      return goneJob(jobId)
+    case 'overtaken':
+      return null
+    default:
+      return exhaustive(appended)
+  }
+}
+
+const goneJob = (jobId: string): Result<null> => fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
 
 /** Stores a tap after checking that its step exists, asks what is answered, and its moment can be true. */
 export async function recordRunEvent(
@@ -25,61 +105,19 @@ export async function recordRunEvent(
   input: RunEventInput,
   now: Date,
 ): Promise<Result<null>> {
-  const job = await findJob(database, jobId)
-  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
-  const events = await listRunEvents(database, jobId)
-  if (events.length >= mostEvents)
-    return fail({
-      path: 'id',
-      found: `${events.length} taps`,
-      mend: 'This job has more taps than any work takes; write it down and plan a new one.',
-    })
-  const planAsSeen = seenAt(job)
-  const { plan } = replay(planAsSeen, events)
-  const step = [...plan.steps, ...job.plan.steps].find(({ id }) => id === input.stepId)
-  if (!step) {
-    return fail({
-      path: 'stepId',
-      found: input.stepId,
-      mend: 'This step is not in the plan, or no more: what brought it was undone. Load the page again.',
-    })
+  for (let tries = 0; tries < mostTries; tries += 1) {
+    const job = await runningJob(database, jobId)
+    if (!job) return goneJob(jobId)
+    const done =
+      refusalOf(job, input) ?? refusalOfMoment(input, now) ?? (await stored(database, jobId, job, input))
+    if (done?.ok) return done
+    // What is kept in memory may be old: a refusal holds only over the data itself.
+    const wasKept = forgetRunning(database, jobId, job)
+    if (done && !wasKept) return done
   }
-  if (input.answer && questionOf(step) !== input.answer.question)
-    return fail({
-      path: 'answer',
-      found: input.answer.question,
-      mend: `This step asks ${questionOf(step) ?? 'nothing'}; load the page again.`,
-    })
-  const at = new Date(input.at)
-  const lateMilliseconds = now.getTime() - at.getTime()
-  if (lateMilliseconds > longestDelayMilliseconds || lateMilliseconds < -clockToleranceMilliseconds) {
-    return fail({
-      path: 'at',
-      found: input.at,
-      mend: 'The clock of this device is far off; set it and try again.',
-    })
-  }
-  const { kind, stepId, person, answer, requestId } = input
-  const event: RunEvent = { kind, stepId, at, person, ...(answer ? { answer } : {}) }
-  const written = await appendRunEvent(
-    database,
-    jobId,
-    event,
-    requestId,
-    (all) => replay(planAsSeen, all).settledCount,
-  )
-  switch (written) {
-    case 'stored':
-      return succeed(null)
-    case 'closed':
-      return fail({ path: jobEnded, found: jobId, mend: 'This job was ended and is in the log.' })
-    case 'ofAnotherJob':
-      return fail({
-        path: 'requestId',
-        found: requestId,
-        mend: 'A tap of another job was sent with this id; give every tap an id of its own.',
-      })
-    default:
-      return exhaustive(written)
-  }
+  return fail({
+    path: 'id',
+    found: jobId,
+    mend: 'Many devices tap in this job at once. Try again in a moment.',
+  })
 }

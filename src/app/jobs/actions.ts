@@ -2,15 +2,16 @@
 
 import { revalidatePath } from 'next/cache'
 import { currentTime } from '@/clock'
+import { isSameWishes } from '@/core/job/mergedWishes'
 import { uuidOf } from '@/contracts/fields'
 import { finishInput } from '@/contracts/intake'
-import { planChange } from '@/contracts/planChange'
+import { planChange, type KeptChange } from '@/contracts/planChange'
 import { hourInput } from '@/contracts/protection'
 import { database } from '@/data/connection'
 import { discardJob } from '@/data/queries/jobs'
 import { finishJob } from '@/services/finishJob'
 import { planFor } from '@/services/planFor'
-import { replanJob } from '@/services/planJob'
+import { replanJob } from '@/services/replanJob'
 import { action } from '../access'
 import { answerOf, leadTo, type Refusal } from '../refusal'
 
@@ -23,9 +24,10 @@ export const discardPlan = action('bay', [jobId], async (id): Promise<Refusal> =
 })
 
 /** Plans a job that was not started again, with what was changed, and saves it. */
-export const keepChange = action('bay', [jobId, planChange], async (id, change): Promise<Refusal> => {
-  const { problems } = await answerOf(async () => replanJob(await database(), id, change))
-  return { problems }
+export const keepChange = action('bay', [jobId, planChange], async (id, change): Promise<KeptChange> => {
+  const { problems, value } = await answerOf(async () => replanJob(await database(), id, change))
+  if (!value || !change.wishes || isSameWishes(value.jobFile.wishes, change.wishes)) return { problems }
+  return { problems, merged: { wishes: value.jobFile.wishes, plan: value.plan } }
 })
 
 /** Gives a job its day and time. */

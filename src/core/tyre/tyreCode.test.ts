@@ -26,6 +26,15 @@ test.each([
   expect(tyre.value.outerDiameterMillimetres).toBeCloseTo(outer, 6)
 })
 
+test('any number of blanks is one', () => {
+  fc.assert(
+    fc.property(fc.nat(400), fc.nat(400), (before, between) => {
+      const code = `${' '.repeat(before)}255/35${' '.repeat(between)}R19`
+      expect(readTyreCode(code)).toMatchObject({ ok: true, value: { rimDiameterInches: 19 } })
+    }),
+  )
+})
+
 test('marks and construction are kept apart', () => {
   expect(readTyreCode('195/75 R16C 107/105R')).toMatchObject({
     value: { serviceDescription: '107/105R', construction: 'radial' },
@@ -40,6 +49,7 @@ test.each([
   ['<script>255/35R19</script>', ''],
   ['١٢٣', ''],
   ['9'.repeat(500), ''],
+  [`${' '.repeat(60)}`, ''],
   ['30/35 R19', 'width'],
   ['255/10 R19', 'aspect'],
   ['255/35 R99', 'rim'],

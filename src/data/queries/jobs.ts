@@ -3,9 +3,9 @@ import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import { readStoredJob } from '@/contracts/storedJob'
 import { readStoredPlan } from '@/contracts/storedPlan'
-import type { Answer } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
-import type { Database, Queryable } from '../database'
+import type { Queryable } from '../database'
+import { eventOfRow, type EventRow } from './runEvents'
 
 export interface StoredJob {
   readonly id: string
@@ -16,6 +16,8 @@ export interface StoredJob {
   readonly createdAt: Date
   readonly startedAt: Date | null
   readonly finishedAt: Date | null
+  /** Another one after every change of the row. */
+  readonly rowVersion: string
 }
 
 interface JobRow {
@@ -27,6 +29,7 @@ interface JobRow {
   created_at: Date
   started_at: Date | null
   finished_at: Date | null
+  row_version: string
 }
 
 const jobOfRow = (row: JobRow): StoredJob => ({
@@ -38,6 +41,7 @@ const jobOfRow = (row: JobRow): StoredJob => ({
   createdAt: row.created_at,
   startedAt: row.started_at,
   finishedAt: row.finished_at,
+  rowVersion: row.row_version,
 })
 
 export async function storeJob(
@@ -52,23 +56,30 @@ export async function storeJob(
   return id
 }
 
-/** Puts another plan in the place of one that was not begun. */
+/** Puts another plan in the place of one that was not begun and not changed since it was read; says whether it could. */
 export async function replacePlan(
   database: Queryable,
-  id: string,
+  { id, rowVersion }: Pick<StoredJob, 'id' | 'rowVersion'>,
   jobFile: JobFile,
   planFile: PlanFile,
 ): Promise<boolean> {
   const rows = await database.query(
-    'update job set job_file = $2::jsonb, plan_file = $3::jsonb where id = $1 and started_at is null returning id',
-    [id, JSON.stringify(jobFile), JSON.stringify(planFile)],
+    `update job set job_file = $2::jsonb, plan_file = $3::jsonb
+     where id = $1 and started_at is null and xmin::text = $4 returning id`,
+    [id, JSON.stringify(jobFile), JSON.stringify(planFile), rowVersion],
   )
   return rows.length > 0
 }
 
 export async function findJob(database: Queryable, id: string): Promise<StoredJob | null> {
-  const rows = await database.query<JobRow>('select * from job where id = $1', [id])
+  const rows = await database.query<JobRow>('select *, xmin::text as row_version from job where id = $1', [
+    id,
+  ])
   return rows[0] ? jobOfRow(rows[0]) : null
+}
+
+export async function jobExists(database: Queryable, id: string): Promise<boolean> {
+  return (await database.query('select from job where id = $1', [id])).length > 0
 }
 
 /** The loads and conditions last planned for a wheel set; the default of the next intake. */
@@ -145,30 +156,6 @@ export async function discardJob(database: Queryable, id: string): Promise<void>
   await database.query('delete from job where id = $1 and started_at is null', [id])
 }
 
-interface EventRow {
-  kind: RunEvent['kind']
-  step_id: string
-  at: Date
-  person: number | null
-  answer: Answer | null
-}
-
-const eventOfRow = ({ kind, step_id, at, person, answer }: EventRow): RunEvent => ({
-  kind,
-  stepId: step_id,
-  at: new Date(at),
-  ...(person === null ? {} : { person }),
-  ...(answer === null ? {} : { answer }),
-})
-
-export async function listRunEvents(database: Queryable, jobId: string): Promise<RunEvent[]> {
-  const rows = await database.query<EventRow>(
-    'select kind, step_id, at, person, answer from run_event where job_id = $1 order by sequence',
-    [jobId],
-  )
-  return rows.map(eventOfRow)
-}
-
 /** The last finished jobs with their taps, the newest first. */
 export async function listFinishedJobs(
   database: Queryable,
@@ -185,79 +172,6 @@ export async function listFinishedJobs(
     job: jobOfRow(row),
     events: row.events.map(eventOfRow),
   }))
-}
-
-/**
- * Appends an event; the same request id twice counts once, so a tap may be sent again after a dropped connection.
- * @param countSettled how many steps of the job are settled after all its events
- * @returns what came of it; where it is not `stored`, nothing was written
- */
-export function appendRunEvent(
-  database: Database,
-  jobId: string,
-  event: RunEvent,
-  requestId: string,
-  countSettled: (events: readonly RunEvent[]) => number,
-): Promise<'stored' | 'closed' | 'ofAnotherJob'> {
-  return database.transaction(async (transaction) => {
-    const sent = await transaction.query<{ job_id: string }>(
-      'select job_id from run_event where request_id = $1',
-      [requestId],
-    )
-    if (sent[0] && sent[0].job_id !== jobId) return 'ofAnotherJob'
-    const open = await transaction.query(
-      'update job set started_at = coalesce(started_at, $2) where id = $1 and finished_at is null returning id',
-      [jobId, event.at],
-    )
-    if (open.length === 0) return 'closed'
-    await transaction.query(
-      `insert into run_event (job_id, sequence, kind, step_id, at, person, answer, request_id)
-       select $1, coalesce(max(sequence), 0) + 1, $2, $3, $4, $5, $6::jsonb, $7 from run_event where job_id = $1
-       on conflict (request_id) do nothing`,
-      [
-        jobId,
-        event.kind,
-        event.stepId,
-        event.at,
-        event.person ?? null,
-        event.answer ? JSON.stringify(event.answer) : null,
-        requestId,
-      ],
-    )
-    const events = await listRunEvents(transaction, jobId)
-    await transaction.query('update job set settled_count = $2 where id = $1', [jobId, countSettled(events)])
-    return 'stored'
-  })
-}
-
-/** Writes the taps of a job that was worked elsewhere, all at once. */
-export async function storeRunEvents(
-  database: Queryable,
-  jobId: string,
-  events: readonly RunEvent[],
-): Promise<void> {
-  await database.query(
-    `with stored as (
-       insert into run_event (job_id, sequence, kind, step_id, at, person, answer, request_id)
-       select $1, e.sequence, e.kind, e.step_id, e.at, e.person, e.answer, gen_random_uuid()
-       from json_to_recordset($2::json)
-         as e(sequence integer, kind text, step_id text, at timestamptz, person smallint, answer jsonb)
-       returning at)
-     update job set started_at = (select min(at) from stored) where id = $1`,
-    [
-      jobId,
-      JSON.stringify(
-        events.map(({ kind, stepId, at, person, answer }, index) => ({
-          sequence: index + 1,
-          kind,
-          step_id: stepId,
-          at,
-          person: person ?? null,
-          answer: answer ?? null,
-        })),
-      ),
-    ],
-  )
 }
 
 export async function markFinished(database: Queryable, jobId: string, at: Date): Promise<boolean> {

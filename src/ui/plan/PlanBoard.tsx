@@ -3,10 +3,9 @@
 import Alert from 'react-bootstrap/Alert'
 import type { DilutionStyle } from '@/core/dilution'
 import { protectionFacts } from '@/core/protection/kinds'
-import type { Problem } from '@/core/result'
 import { positionNames } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
-import type { PlanChangeInput } from '@/contracts/planChange'
+import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import type { Devices } from '../conditions/ConditionsPanel'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -28,7 +27,7 @@ interface PlanBoardProps {
   readonly plan: PlanFile
   readonly state: JobState
   readonly dilutionStyle: DilutionStyle
-  readonly keep: (change: PlanChangeInput) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (change: PlanChangeInput) => Promise<KeptChange>
   readonly devices: Devices
 }
 
@@ -63,6 +62,11 @@ export function PlanBoard(props: PlanBoardProps) {
       <section className="plan-main" aria-label="The plan">
         <PlanHead jobId={jobId} wheelSetId={wheelSetId} state={state} current={current} />
         <ProblemAlert problems={problems} />
+        {current.mergedOthers && (
+          <Alert variant="info" role="status">
+            This plan was changed in another window too. Both changes are in it.
+          </Alert>
+        )}
         {plan.shortfalls.map(({ text, mend, corners }) => (
           <Alert key={text} variant="warning" className="shortfall">
             <b>{text}</b> {mend}{' '}

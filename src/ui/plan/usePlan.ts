@@ -3,9 +3,10 @@ import type { Wishes } from '@/core/job/job'
 import type { Problem } from '@/core/result'
 import type { ConditionsFile } from '@/contracts/conditions'
 import type { JobFile } from '@/contracts/jobFile'
-import type { PlanChangeInput } from '@/contracts/planChange'
+import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import { PlanClient } from '@/workers/planClient'
+import { useKeptInTurn } from './useKeptInTurn'
 import { useOrderSearch, type OrderSearch } from './useOrderSearch'
 
 /** Progress is worth showing after this, ms. */
@@ -19,6 +20,8 @@ export interface PlanState {
   /** The newest change is not on the server yet. */
   readonly keeping: boolean
   readonly problems: readonly Problem[]
+  /** The last change was kept together with one of another window. */
+  readonly mergedOthers: boolean
   /** Comes once the server has answered to every change; false where it refused the last. */
   whenKept(): Promise<boolean>
   wish(changes: Partial<Wishes>): void
@@ -44,14 +47,16 @@ const writable = (wishes: Wishes): JobFile['wishes'] => ({
 export function usePlan(
   first: PlanFile,
   jobFile: JobFile,
-  keep: (change: PlanChangeInput) => Promise<{ readonly problems: readonly Problem[] }>,
+  keep: (change: PlanChangeInput) => Promise<KeptChange>,
 ): PlanState {
   'use memo'
+  const { send, adopt } = useKeptInTurn(jobFile.wishes, keep)
   const [plan, setPlan] = useState(first)
   const [file, setFile] = useState(jobFile)
   const [working, setWorking] = useState(false)
   const [pending, setPending] = useState(0)
   const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [mergedOthers, setMergedOthers] = useState(false)
   const client = useRef<PlanClient | null>(null)
   /** Changes that the server has not got yet: one that was overtaken by the next goes along with it. */
   const unkept = useRef<PlanChangeInput>({})
@@ -78,9 +83,16 @@ export function usePlan(
             // Drawing a plan of a hundred steps may be broken off for whatever the person does meanwhile.
             startTransition(() => setPlan(result.value))
             const sent = unkept.current
-            const { problems: refused } = await keep(sent)
-            if (unkept.current === sent) unkept.current = {}
-            if (refused.length === 0) kept.current = result.value
+            const { problems: refused, merged } = await send(sent)
+            const isNewest = unkept.current === sent
+            if (isNewest) unkept.current = {}
+            if (refused.length === 0) kept.current = merged?.plan ?? result.value
+            if (merged && isNewest) {
+              adopt(merged.wishes)
+              setFile({ ...next, wishes: merged.wishes })
+              startTransition(() => setPlan(merged.plan))
+            }
+            setMergedOthers(merged !== undefined)
             setProblems(refused)
             return refused.length === 0
           }
@@ -97,7 +109,7 @@ export function usePlan(
         return false
       })()
     },
-    [keep],
+    [send, adopt],
   )
   const keepOrder = useCallback(
     (better: PlanFile) => {
@@ -109,7 +121,7 @@ export function usePlan(
         return false
       }
       setPending((count) => count + 1)
-      newest.current = keep({ order: order.map((entry) => ({ ...entry })) })
+      newest.current = send({ order: order.map((entry) => ({ ...entry })) })
         .then(({ problems: refused }) => {
           if (refused.length > 0) return takeBack(refused)
           kept.current = better
@@ -119,7 +131,7 @@ export function usePlan(
         .catch(() => takeBack([lostConnection]))
         .finally(() => setPending((count) => count - 1))
     },
-    [keep],
+    [send],
   )
   const search = useOrderSearch(file, plan, setPlan, keepOrder)
   return {
@@ -129,6 +141,7 @@ export function usePlan(
     working,
     keeping: pending > 0,
     problems,
+    mergedOthers,
     whenKept: async () => {
       for (;;) {
         const last = newest.current

@@ -5,7 +5,8 @@ import { runEventInput } from '@/contracts/runEvent'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
-import { findJob, listRunEvents } from '@/data/queries/jobs'
+import { jobExists } from '@/data/queries/jobs'
+import { listRunEvents } from '@/data/queries/runEvents'
 import { jobEnded, recordRunEvent } from '@/services/recordRunEvent'
 import { readLimitedText } from '../../../readLimitedText'
 import { route } from '@/app/access'
@@ -19,7 +20,7 @@ const refuse = (status: number, path: string, found: string, mend: string) =>
 export const GET = route<{ params: Promise<{ id: string }> }>('bay', async (_request, { params }) => {
   const { id } = await params
   const pool = await database()
-  if (!isUuid(id) || !(await findJob(pool, id)))
+  if (!isUuid(id) || !(await jobExists(pool, id)))
     return refuse(404, 'id', JSON.stringify(id.slice(0, 40)), 'This job does not exist.')
   return Response.json({ events: await listRunEvents(pool, id) })
 })

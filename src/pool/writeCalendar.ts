@@ -1,0 +1,84 @@
+import { createHash } from 'node:crypto'
+import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
+import { format } from 'date-fns'
+import { dueKindNames } from '@/core/due/dueItem'
+import type { NamedDue } from '@/forecast/shopDue'
+
+const hour = 3_600_000
+/** Before a planned job one looks at the wheels, seconds. */
+const jobAlarmSeconds = 1800
+/** In the morning of the day, seconds after midnight. */
+const dayAlarmSeconds = 8 * 3600
+
+const day = 'd MMMM yyyy'
+
+/** The same for the same thing, whenever the calendar is fetched; nothing in it can be read back. */
+const uidOf = (kind: string, key: string): string =>
+  `${createHash('sha256').update(`${kind} ${key}`).digest('hex').slice(0, 40)}@even-spoke.invalid`
+
+/** A day by the shop's clock, as the calendar library writes days: by UTC. */
+const wholeDay = (at: Date): Date => new Date(Date.UTC(at.getFullYear(), at.getMonth(), at.getDate()))
+
+function descriptionOf({ kind, why, band, sureness }: NamedDue): string {
+  const between = band
+    ? ` In eight of ten cases between ${format(band.from, day)} and ${format(band.until, day)}.`
+    : ''
+  return `${dueKindNames[kind]}. ${why}${between}${sureness === 'guess' ? ' A guess so far.' : ''}`
+}
+
+/** A job with its hour. */
+export interface CalendarJob {
+  readonly id: string
+  readonly vehicleName: string
+  readonly wheelSetName: string
+  readonly headline: string
+  readonly operatorSeconds: number
+  readonly plannedFor: Date
+}
+
+export interface CalendarContents {
+  readonly shopName: string
+  readonly now: Date
+  readonly due: readonly NamedDue[]
+  readonly jobs: readonly CalendarJob[]
+}
+
+/**
+ * A calendar (RFC 5545): a whole day for everything that falls due, an hour for planned jobs. Instants are written in UTC, so that no
+ * change of clocks moves them; days have no time zone at all.
+ */
+export function writeCalendar({ shopName, now, due, jobs }: CalendarContents): string {
+  const calendar = ical({
+    name: `${shopName}: due`,
+    prodId: { company: 'even-spoke', product: 'due', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 3600,
+  })
+  for (const item of due) {
+    // What is over stands on today, else nobody would see it.
+    const on = wholeDay(item.at < now ? now : item.at)
+    const event = calendar.createEvent({
+      id: uidOf(item.kind, item.key),
+      start: on,
+      end: new Date(on.getTime() + 24 * hour),
+      allDay: true,
+      stamp: now,
+      summary: item.setName ? `${item.what}: ${item.vehicleName}, ${item.setName}` : item.what,
+      description: descriptionOf(item),
+      transparency: ICalEventTransparency.TRANSPARENT,
+    })
+    event.createAlarm({ type: ICalAlarmType.display, triggerAfter: dayAlarmSeconds, description: item.what })
+  }
+  for (const job of jobs) {
+    const event = calendar.createEvent({
+      id: uidOf('job', job.id),
+      start: job.plannedFor,
+      end: new Date(job.plannedFor.getTime() + job.operatorSeconds * 1000),
+      stamp: now,
+      summary: `${job.vehicleName}, ${job.wheelSetName}`,
+      description: job.headline,
+    })
+    event.createAlarm({ type: ICalAlarmType.display, trigger: jobAlarmSeconds, description: job.headline })
+  }
+  return calendar.toString()
+}
