@@ -1,7 +1,7 @@
 // Who taps or saves goes before who reads. Pages are drawn in one thread: all that are begun share it, and each makes a save wait.
 
 /** So many pages are drawn at once: while one waits for the data another is drawn, and a save is held up by no more. */
-export const pagesAtOnce = 5
+export const pagesAtOnce = 3
 /** A page takes up a place for so long at most, ms; then it is heavy, or waits for something else, and holds nobody up. */
 const longestMilliseconds = 150
 

@@ -60,7 +60,7 @@ const between = (
  * @returns the tyre, or one problem for each part that cannot be
  */
 export function readTyreCode(code: string): Result<Tyre> {
-  const text = code.normalize('NFKC').toUpperCase().replace(',', '.').trim()
+  const text = code.normalize('NFKC').toUpperCase().replace(',', '.').replaceAll(/\s+/g, ' ').trim()
   if (text === '') return fail({ path: '', found: '""', mend: `Give the tyre code. ${examples}` })
   if (text.length > 60)
     return fail({ path: '', found: showFound(code), mend: `That is too long for a tyre code. ${examples}` })

@@ -1,3 +1,5 @@
+'use client'
+
 import type { KeyboardEvent, ReactNode } from 'react'
 import type { Finish } from '@/core/finishes/finish'
 import { finishNames } from '@/core/finishes/finish'
