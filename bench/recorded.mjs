@@ -26,7 +26,7 @@ export async function recordRequests(demoFolder) {
   try {
     // A test that fails has recorded what it sent all the same.
     await node([bin.playwright, 'test', ...specs, '--reporter=dot'], {
-      env: { EVEN_SPOKE_TEST_DEMO: demoFolder, EVEN_SPOKE_RECORD: file },
+      env: { EVEN_SPOKE_TEST_DEMO: demoFolder, RECORD_REQUESTS: file },
     })
     return readFileSync(file, 'utf8')
       .split('\n')

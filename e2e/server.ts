@@ -115,9 +115,9 @@ function follow(page: Page): () => Promise<string> {
 
 const recordedHeaders = ['content-type', 'next-action', 'next-router-state-tree', 'rsc', 'accept']
 
-/** Writes what a page sends into the file of `EVEN_SPOKE_RECORD`, a line each. */
+/** Writes what a page sends into the file of `RECORD_REQUESTS`, a line each. */
 function record(page: Page): void {
-  const file = process.env.EVEN_SPOKE_RECORD
+  const file = process.env.RECORD_REQUESTS
   if (!file) return
   page.on('request', (request) => {
     const url = new URL(request.url())

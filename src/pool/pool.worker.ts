@@ -2,7 +2,7 @@ import { Forecaster, type News, type Question } from '@/forecast/forecaster'
 import { tasks } from './tasks'
 
 /** What a thread of the pool can be asked for, by name. */
-export const { planText, planFile, readBackup, readCabinet } = tasks
+export const { planText, planFile, readBackup, readCabinet, writeCalendar } = tasks
 
 const forecaster = new Forecaster()
 /** What the forecaster's thread can be asked for, by name. */

@@ -2,7 +2,7 @@ import { mechanicsOf } from '@/core/efficacy/mechanics'
 import type { Corner, Job } from '@/core/job/job'
 import { surfaceOf } from '@/core/rules/judge'
 import { gapOf } from '@/core/reach/gap'
-import { pickTool } from '@/core/reach/pickTool'
+import { pickTools } from '@/core/reach/pickTools'
 import { workedZones } from '@/core/reach/zoneReach'
 import type { Tool } from '@/core/tools/tool'
 import { axleOf, inWalkingOrder, type Position } from '@/core/wheel/position'
@@ -22,15 +22,14 @@ export interface WheelGroup {
 export const positionsOf = ({ corners }: Pick<WheelGroup, 'corners'>): Position[] =>
   corners.map(({ position }) => position)
 
-function toolAt(zone: Zone, corner: Corner, job: Job): Tool | null {
-  return pickTool(zone, job.tools, {
+const toolsAt = (zones: readonly Zone[], corner: Corner, job: Job): Map<Zone, Tool | null> =>
+  pickTools(zones, job.tools, (zone) => ({
     gapMillimetres: gapOf(corner, job),
     surface: surfaceOf(zone, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,
     vehicleKind: job.vehicleKind,
-  })
-}
+  }))
 
 /** Groups the wheels of each axle that are alike; in walking order. */
 export function groupWheels(job: Job): WheelGroup[] {
@@ -46,7 +45,7 @@ export function groupWheels(job: Job): WheelGroup[] {
   return [...groups.values()].map((corners) => {
     const [first] = corners as [Corner, ...Corner[]]
     const reached = workedZones(first, job)
-    const tools = new Map(reached.map((zone) => [zone, toolAt(zone, first, job)]))
+    const tools = toolsAt(reached, first, job)
     return {
       corners,
       // What no tool of the kit works is not washed for: it stays, and the plan says so.

@@ -27,7 +27,7 @@ const kindsFor = (zone: Zone, { face }: Schools): readonly ToolKind[] => {
 }
 
 /** Tools of the kinds that serve a zone and pass the gap, whatever the rules say, best first. */
-const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
+export const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
   kindsFor(zone, site.schools).flatMap((kind) =>
     kit
       .filter((tool) => tool.kind === kind)
@@ -36,7 +36,7 @@ const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
       .sort((a, b) => b.diameterMillimetres - a.diameterMillimetres || a.id.localeCompare(b.id)),
   )
 
-const isAllowed = (tool: Tool, zone: Zone, site: ToolSite): boolean =>
+export const isAllowed = (tool: Tool, zone: Zone, site: ToolSite): boolean =>
   judge({ tool }, { ...site, zone, protectionLive: false }).verdict !== 'no'
 
 /**

@@ -63,11 +63,11 @@ export const kindsForZone: Partial<Record<Zone, readonly ToolKind[]>> = {
   tyre: ['tyreBrush'],
   barrel: ['barrelBrush', 'barrelWand', 'longBrush'],
   spokeBacks: ['mitt', 'flatBrush', 'longBrush', 'detailBrush'],
-  windows: ['faceBrush', 'detailBrush', 'mitt'],
+  windows: ['mitt', 'faceBrush', 'flatBrush', 'detailBrush'],
   face: ['mitt', 'sponge', 'faceBrush'],
   lip: ['mitt', 'faceBrush', 'sponge'],
   lugSeats: ['lugBrush', 'detailBrush'],
-  cap: ['detailBrush', 'mitt'],
+  cap: ['mitt', 'detailBrush'],
   valve: ['detailBrush'],
   caliper: ['flatBrush', 'detailBrush'],
 }

@@ -1,0 +1,91 @@
+import type { Tool, ToolKind } from '@/core/tools/tool'
+import type { Zone } from '@/core/wheel/zone'
+import { candidates, isAllowed, type ToolSite } from './pickTool'
+
+/** Putting one tool down, rinsing it and taking the next costs so much at every wheel, s. House estimate. */
+const anotherToolSeconds = 12
+/** Working a zone with the next best kind takes so much longer, s. House estimates. */
+const nextBestSeconds: Partial<Record<Zone, number>> = {
+  face: 6,
+  barrel: 6,
+  spokeBacks: 5,
+  windows: 4,
+  lip: 3,
+}
+const usualNextBestSeconds = 2
+/** A brush for corners on a large surface, s. House estimate. */
+const smallOnLargeSeconds = 20
+/** What is thicker than the gap works the windows from the front alone, s. House estimate. */
+const tooThickSeconds = 15
+/** More than so many tools are not weighed against each other; those that serve fewer zones are left out. */
+const mostWeighed = 12
+
+const largeZones: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'face', 'lip']
+const cornerKinds: readonly ToolKind[] = ['detailBrush', 'lugBrush']
+
+/** A tool that may work a zone, and how much longer it takes than the best. */
+interface Serving {
+  readonly tool: Tool
+  readonly extraSeconds: number
+}
+
+function servingOf(zone: Zone, kit: readonly Tool[], site: ToolSite): Serving[] {
+  const allowed = candidates(zone, kit, site).filter((tool) => isAllowed(tool, zone, site))
+  const kinds = [...new Set(allowed.map(({ kind }) => kind))]
+  return allowed.map((tool) => ({
+    tool,
+    extraSeconds:
+      kinds.indexOf(tool.kind) * (nextBestSeconds[zone] ?? usualNextBestSeconds) +
+      (largeZones.includes(zone) && cornerKinds.includes(tool.kind) ? smallOnLargeSeconds : 0) +
+      (zone === 'windows' && tool.squeezedMillimetres > site.gapMillimetres ? tooThickSeconds : 0),
+  }))
+}
+
+const serves = (tool: Tool, served: readonly Serving[]): boolean => served.some((one) => one.tool === tool)
+
+/** The quickest of the tools in hand for a zone; of two alike the one that is named first. */
+const quickest = (served: readonly Serving[], inHand: (tool: Tool) => boolean): Serving | undefined =>
+  served
+    .filter(({ tool }) => inHand(tool))
+    .reduce<Serving | undefined>(
+      (best, one) => (best === undefined || one.extraSeconds < best.extraSeconds ? one : best),
+      undefined,
+    )
+
+/**
+ * The tools for a wheel: few, because each is taken up and put down at every wheel, and each zone with one that serves it well.
+ * Weighs every set of tools of the kit by its seconds.
+ * @param siteOf where a zone is worked
+ * @returns by zone; null where nothing in the kit serves it
+ */
+export function pickTools(
+  zones: readonly Zone[],
+  kit: readonly Tool[],
+  siteOf: (zone: Zone) => ToolSite,
+): Map<Zone, Tool | null> {
+  const served = new Map(zones.map((zone) => [zone, servingOf(zone, kit, siteOf(zone))]))
+  const reached = zones.filter((zone) => served.get(zone)?.length)
+  const zonesOf = (tool: Tool): number =>
+    reached.filter((zone) => serves(tool, served.get(zone) ?? [])).length
+  const weighed = kit
+    .filter((tool) => zonesOf(tool) > 0)
+    .map((tool, at) => ({ tool, at, zones: zonesOf(tool) }))
+    .sort((a, b) => b.zones - a.zones || a.at - b.at)
+    .slice(0, mostWeighed)
+    .map(({ tool }) => tool)
+  let best: { seconds: number; picked: Map<Zone, Tool | null> } | null = null
+  for (let set = 0; set < 1 << weighed.length; set += 1) {
+    const inHand = weighed.filter((_, at) => set & (1 << at))
+    let seconds = inHand.length * anotherToolSeconds
+    const picked = new Map<Zone, Tool | null>(zones.map((zone) => [zone, null]))
+    for (const zone of reached) {
+      const one = quickest(served.get(zone) ?? [], (tool) => inHand.includes(tool))
+      seconds += one?.extraSeconds ?? Infinity
+      if (one) picked.set(zone, one.tool)
+      if (seconds >= (best?.seconds ?? Infinity)) break
+    }
+    if (seconds < (best?.seconds ?? Infinity)) best = { seconds, picked }
+  }
+  // Only where a zone is served by none of those that were weighed: each zone for itself.
+  return best?.picked ?? new Map(zones.map((zone) => [zone, served.get(zone)?.[0]?.tool ?? null]))
+}
