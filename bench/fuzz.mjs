@@ -139,7 +139,8 @@ function ask(address, { method, path: where, headers, body: sent }) {
         )
       },
     )
-    sending.setTimeout(60_000, () => sending.destroy(new Error(`no answer to ${method} ${where}`)))
+    // Several backups at once take their time.
+    sending.setTimeout(240_000, () => sending.destroy(new Error(`no answer to ${method} ${where}`)))
     // Of a body that nobody wants the rest is not waited for.
     sending.once('error', (error) =>
       ['ECONNRESET', 'EPIPE'].includes(error.code) ? resolve({ status: cutOff, text: '' }) : reject(error),
@@ -157,7 +158,7 @@ const openToAll = /^\/(pair$|api\/(pair|health|ready)$|api\/calendar\/|_next\/|i
 const baysToOpen =
   /^\/($|more$|rules$|due$|wheels$|wheels\/[0-9a-f-]{36}(\/(look|intake|protection|care|photographs(\/[0-9a-f-]{36})?))?$|api\/photographs\/[0-9a-f-]{36}$|jobs\/[^/]+(\/run|\/sheet)?$|api\/(clock|live)$|api\/jobs\/[^/]+\/events$)/
 const baysToWrite =
-  /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake)$|api\/jobs\/[^/]+\/events$|api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$|(api\/)?pair$)/
+  /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake|protection)$|api\/jobs\/[^/]+\/(events|corrections)$|api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$|(api\/)?pair$)/
 
 /**
  * What a request says of who sends it, and what they may open and write: the desk, a page of it, another site, a stranger of the
@@ -299,7 +300,7 @@ export async function fuzz(address, count, { seed = 'even', recorded = [] } = {}
         const why = wrongOf(asked, answer)
         if (why)
           bad.push(
-            `${why}: ${asked.sender.name} ${asked.method} ${asked.path.slice(0, 80)} ${asked.headers['next-action'] ?? asked.headers['content-type'] ?? ''} ${String(asked.body ?? '').slice(0, 80)}`,
+            `${why}: ${asked.sender.name} ${asked.method} ${asked.path.slice(0, 80)} ${asked.headers['next-action'] ?? asked.headers['content-type'] ?? ''} ${String(asked.body ?? '').slice(0, 600)}`,
           )
       }
     }),

@@ -30,11 +30,19 @@ function wheelOf(plan: Plan, corner: Corner) {
     }),
   )
   const rinses = here.filter(({ act }) => act === 'rinse' || act === 'preRinse').length
+  const chemicals = new Set(
+    plan.stages
+      .filter(
+        ({ kind, corners }) => corners.includes(corner.position) && (isWheelWork(kind) || isOnRubber(kind)),
+      )
+      .map(({ productId }) => productId),
+  ).size
+  const again = isNeglected(corner) ? 1 : 0
   const tools = new Set(here.filter(({ act }) => act === 'agitate').flatMap((step) => step.tools))
   return {
-    brushings: brushings - (isNeglected(corner) ? 1 : 0),
+    brushings: brushings - again,
     rinses,
-    moreRinses: rinses - stages.length - 3,
+    moreRinses: rinses - chemicals - again - 3,
     tools: tools.size,
   }
 }

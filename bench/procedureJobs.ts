@@ -23,7 +23,7 @@ export const practices: readonly Practice[] = [
   { service: 'maintain', metalTools: 4, wheelChanges: 9, steps: 62, minutes: usual },
   { service: 'coatedMaintenance', metalTools: 4, wheelChanges: 9, steps: 58, minutes: usual },
   { service: 'winter', metalTools: 5, wheelChanges: 10, steps: 66, minutes: (spokes) => (spokes >= 10 ? [35, 75] : [32, 60]) },
-  { service: 'decontaminate', metalTools: 5, wheelChanges: 17, steps: 84, minutes: (spokes) => (spokes >= 20 ? [60, 150] : [50, 120]) },
+  { service: 'decontaminate', metalTools: 5, wheelChanges: 17, steps: 84, minutes: (spokes) => (spokes >= 20 ? [50, 150] : [40, 120]) },
 ] // prettier-ignore
 
 const finishes: readonly Finish[] = [
@@ -36,7 +36,7 @@ const dirtOf: Record<string, Readonly<Record<string, readonly [from: number, to:
   maintain: { film: [1, 2], dust: [1, 2], bonded: [0, 0], browning: [0, 2], grit: [0, 1], tar: [0, 0] },
   coatedMaintenance: { film: [1, 2], dust: [1, 2], bonded: [0, 0], browning: [0, 1], grit: [0, 1], tar: [0, 0] },
   winter: { film: [1, 3], dust: [1, 2], bonded: [0, 1], browning: [1, 2], grit: [1, 3], tar: [0, 0] },
-  decontaminate: { film: [1, 3], dust: [1, 4], bonded: [1, 3], browning: [1, 3], grit: [0, 2], tar: [0, 1] },
+  decontaminate: { film: [1, 3], dust: [1, 3], bonded: [1, 3], browning: [1, 3], grit: [0, 2], tar: [0, 1] },
 } // prettier-ignore
 
 const protectionOf: Partial<Record<ServiceId, readonly Corner['protection'][]>> = {

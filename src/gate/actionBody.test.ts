@@ -33,3 +33,13 @@ it.each([
 it('a form of another site, which cannot name an action, is refused', async () => {
   expect(await sent('a=1', 'application/x-www-form-urlencoded', false)).toMatchObject({ status: 415 })
 })
+
+it.each([
+  ['["$undefined",{"a":"$$5","b":["$D2026-06-10T09:00:00.000Z","$n12"]}]', null],
+  ['["$041838a5-a5ed"]', 400],
+  ['[{"kind":"$frontLeft"}]', 400],
+  ['[{"deep":[{"er":"$1"}]}]', 400],
+])('values that stand for others are there, or it is refused: %s', async (body, status) => {
+  const refused = await sent(body)
+  expect(refused?.status ?? null).toBe(status)
+})

@@ -9,6 +9,32 @@ const unreadable = (found: string): Omit<Refused, 'status'> & { readonly status:
   mend: 'Send what a form of this program sends.',
 })
 
+/** Values that JSON has no word for, as the framework writes them; and texts that begin with a dollar sign. */
+const written = /^\$(?:\$|undefined$|NaN$|-?Infinity$|-0$|D\d{4}-|n-?\d+$)/
+/** A part of the body that stands for a value. */
+const reference = /^\$[A-Z@]?([0-9a-f]+)(?::|$)/
+
+/** Whether every text of a value can be read; the framework fails on one that points nowhere. */
+function isReadable(value: unknown, isPart: (name: string) => boolean): boolean {
+  if (typeof value === 'string') {
+    if (!value.startsWith('$') || written.test(value)) return true
+    const [, name] = reference.exec(value) ?? []
+    return name !== undefined && isPart(name)
+  }
+  if (typeof value !== 'object' || value === null) return true
+  return Object.values(value).every((inner) => isReadable(inner, isPart))
+}
+
+/** Whether a form's parts can be read: those that are JSON by what they hold, the others are texts and files. */
+function isReadableForm(form: FormData): boolean {
+  const names = [...form.keys()]
+  const isPart = (name: string): boolean => names.some((own) => own === name || own.startsWith(`${name}_`))
+  return [...form].every(([name, part]) => {
+    if (typeof part !== 'string' || !/^[0-9a-f]+$/.test(name)) return true
+    return isReadable(JSON.parse(part), isPart)
+  })
+}
+
 /**
  * Why what was sent to an action of a page cannot be taken; null: it can. The framework itself fails on what it cannot read.
  * @param body a copy of the request; the framework reads its own
@@ -20,12 +46,13 @@ export async function actionRefusal(body: Request): Promise<ReturnType<typeof un
   if (length > mostBytes) return { ...unreadable(`${length} bytes`), status: 413 }
   try {
     if (type === 'multipart/form-data') {
-      await body.formData()
-      return null
+      return isReadableForm(await body.formData()) ? null : unreadable('a value that is not there')
     }
     const text = await body.text()
     if (text.length > mostBytes) return { ...unreadable(`${text.length} bytes`), status: 413 }
-    return Array.isArray(JSON.parse(text)) ? null : unreadable('no list of arguments')
+    const sent: unknown = JSON.parse(text)
+    if (!Array.isArray(sent)) return unreadable('no list of arguments')
+    return isReadable(sent, () => false) ? null : unreadable('a value that is not there')
   } catch {
     return unreadable('a body that cannot be read')
   }

@@ -2,6 +2,7 @@ import type { Soil } from '@/core/soils/soil'
 import type { Mix } from '@/core/dilution/mix'
 import type { Delivery, ProtectionWear, Rating, Ratings } from './family'
 import { familyOf, type FamilyId } from './families'
+import type { LongestKind } from './longest'
 
 /** One bottle in the cabinet. What the label does not say comes from its family. */
 export interface Product {
@@ -11,6 +12,8 @@ export interface Product {
   /** Strength as used by the label, share of concentrate. */
   readonly strength: Mix
   readonly dwellSeconds: { readonly min: number; readonly max: number }
+  /** What the longest dwell means, where that differs from the family. */
+  readonly longest?: LongestKind
   readonly delivery: Delivery
   /** Ratings that differ from the family's. */
   readonly ratings: Ratings

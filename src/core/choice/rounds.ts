@@ -19,11 +19,9 @@ const gradeFor = (product: Product, group: WheelGroup): Grade =>
 export const isDelicate = (group: WheelGroup): boolean =>
   group.corners.some(({ finishes }) => Object.values(finishes).some(isDelicateFinish))
 
-/** A second round is for heavy dirt, and for finishes that stand nothing stronger; a third would be the wrong product. */
+/** A second round is planned for neglected dirt alone; elsewhere the look decides. A third would be the wrong product. */
 export const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>
-  product.family !== 'ironTarRemover' &&
-  !strongest.includes(product.family) &&
-  (gradeFor(product, group) >= 3 || (gradeFor(product, group) === 2 && isDelicate(group)))
+  product.family !== 'ironTarRemover' && !strongest.includes(product.family) && gradeFor(product, group) === 4
     ? [1, 2]
     : [1]
 

@@ -107,7 +107,7 @@ export const houseEstimates = {
   removalBand: one(0.35, 'share', 0, 1, 'How far a rating may be off on a given day, up or down.'),
   targetSlack: one(1.25, 'factor', 1, 2, 'Ratings are not known finer: no second wash for a quarter more than the target.'),
   targetMaintained: one(0.5, 'amount', 0.05, 0.95, 'Half of a light grade: nobody sees it.'),
-  targetDecontaminated: one(0.25, 'amount', 0.05, 0.95, 'A quarter of a light grade: protection bonds.'),
+  targetDecontaminated: one(0.5, 'amount', 0.05, 0.95, 'Half of a light grade: the look finds the rest.'),
 
   // What a wash takes off protection that is there.
   wearHardly: one(0.01, 'share', 0, 0.5, 'A hundred such washes for a sealant.'),

@@ -18,8 +18,14 @@ import { sayPairs } from './sayPairs'
 import { sayPattern, sayRoles } from './sayPattern'
 import { walksOf } from './walks'
 
-/** What a job in a pattern may take longer than in the shortest order that is known, all its minutes together. */
-export const calmShare = 1.06
+/**
+ * What a job in a pattern may take longer than in the shortest order that is known, all its minutes together. A change of wheel costs
+ * a person half a minute of attention. House estimate.
+ */
+export const calmShare = 1.12
+/** Where the shortest order changes wheel so much more often, it may take longer still. House estimates. */
+const restlessTimes = 4
+export const restlessShare = 1.2
 
 /** Where there is nothing to keep in mind fewer changes of wheel are worth less than that. */
 const freeShare = 1.03
@@ -36,7 +42,7 @@ interface Said {
 }
 
 /**
- * The calmest order within six hundredths of the shortest known: the same moves at every wheel where that goes, two wheels at a
+ * The calmest order within an eighth of the shortest known: the same moves at every wheel where that goes, two wheels at a
  * time, or one after the other with little else in between; else the shortest order with its comings to a wheel joined.
  * @param problem the steps as operations, with brakes that cool and the like
  * @param aroundSeconds what comes before the first wheel and after the last
@@ -49,10 +55,15 @@ export function calmSequence(
 ): CalmSequence {
   const within = (share: number): number =>
     Math.floor((aroundSeconds + shortest.makespanSeconds) * share) - aroundSeconds
-  const bySeconds = within(calmShare)
   const clock = clockOf(problem)
-  const { said, wouldTakeSeconds } = patternsOf(made, problem, clock, bySeconds)
   const changesOf = (schedule: Schedule): number => calmnessOf(problem, schedule).wheelChanges
+  const usual = patternsOf(made, problem, clock, within(calmShare))
+  const longer = patternsOf(made, problem, clock, within(restlessShare))
+  const isRestless = longer.said.some(
+    ({ schedule }) => changesOf(shortest) > restlessTimes * changesOf(schedule),
+  )
+  const { said, wouldTakeSeconds } = isRestless ? longer : usual
+  const bySeconds = within(isRestless ? restlessShare : calmShare)
   const about = (schedule: Schedule) => {
     const isShorter = schedule.makespanSeconds < shortest.makespanSeconds
     return {
@@ -75,9 +86,9 @@ export function calmSequence(
     const { schedule, sentences } = calmest
     return { schedule, pattern: { kind: 'pattern', sentences, because: null, ...about(schedule) } }
   }
-  const longer = wouldTakeSeconds - shortest.makespanSeconds
-  const because = Number.isFinite(longer)
-    ? `The same moves at every wheel would take ${Math.max(1, Math.round(longer / 60))} min longer.`
+  const moreSeconds = wouldTakeSeconds - shortest.makespanSeconds
+  const because = Number.isFinite(moreSeconds)
+    ? `The same moves at every wheel would take ${Math.max(1, Math.round(moreSeconds / 60))} min longer.`
     : 'No order with the same moves at every wheel comes near it.'
   const free = calmOrder(problem, shortest, clock, within(freeShare)).schedule
   return {

@@ -1,3 +1,4 @@
+import type { Longest } from '@/core/choice/longestHere'
 import type { Delivery } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Mix } from '@/core/dilution/mix'
@@ -52,6 +53,8 @@ export interface Stage {
   /** Strength that reaches the wheel, where a lance thins the bottle again; else the recipe's. */
   readonly surfaceFraction: number
   readonly dwellSeconds: { readonly min: number; readonly max: number }
+  /** What the longest dwell means on these wheels; absent in plans of earlier versions: it is off when the time is over. */
+  readonly longest?: Longest
   /** Applications one after the other. */
   readonly rounds: number
   readonly operatorSeconds: number

@@ -14,6 +14,8 @@ export interface StageTiming {
   readonly sections: number
   /** The parts are zones, barrel and backs before face and details; absent: sectors of the whole wheel. */
   readonly isByZones?: boolean
+  /** What is reached late is sprayed as one comes to it, and one rinse takes all of it; absent: all is sprayed at once. */
+  readonly isStaggered?: boolean
   /** Fine mists that keep it wet until the brush comes, per section. */
   readonly mists: number
   /** Nothing fits: do not start. */

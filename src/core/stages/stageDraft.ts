@@ -1,4 +1,6 @@
 import { familyOf } from '@/core/chemistry/families'
+import { longestHere } from '@/core/choice/longestHere'
+import { sitesOf } from '@/core/choice/sites'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { lanceSurfaceFraction } from '@/core/dilution/foamLance'
 import { millilitresAtCorner } from '@/core/effort/amounts'
@@ -144,6 +146,11 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
         ? lanceSurfaceFraction(recipe.realFraction, job.equipment.lance)
         : recipe.realFraction,
     dwellSeconds: draft.dwellSeconds,
+    longest: longestHere(
+      product,
+      fraction,
+      sitesOf({ corners, zones: draft.zones, tools: new Map(), mechanics: new Map() }, job),
+    ),
     rounds,
     operatorSeconds: corners.reduce(
       (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family),

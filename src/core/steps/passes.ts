@@ -5,7 +5,8 @@ import type { Corner, Job } from '@/core/job/job'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Act } from '@/core/work/act'
-import { secondsOfAct } from '@/core/effort/operatorTime'
+import { secondsWorked } from './secondsWorked'
+import { rinseWithin } from './rinseWithin'
 import type { Stage } from '@/core/plan/plan'
 import { isOnRubber } from '@/core/work/stageKind'
 
@@ -43,7 +44,8 @@ function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming
   if (isSolvent(one) || isSolvent(other)) return 'the solvent wants a dry wheel'
   if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
     return 'acid and alkaline must not meet'
-  if (one.keptOffWheel || other.keptOffWheel) return 'what is on the rubber must not stay on this wheel'
+  if ((one.keptOffWheel || other.keptOffWheel) && !(onRubber(one) && onRubber(other)))
+    return 'what is on the rubber must not stay on this wheel'
   if (isOverFoam(one, other, job)) return null
   if (!onRubber(one) && !onRubber(other)) return 'the first has to be off before the next works'
   const inParts = timings.some(
@@ -51,7 +53,6 @@ function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming
       (stageId === one.id || stageId === other.id) && (sections > 1 || mists > 0),
   )
   if (inParts) return 'the wheel is worked in parts or misted'
-  if ([one, other].some((stage) => !onRubber(stage) && stage.rounds > 1)) return 'the wheel is washed twice'
   return null
 }
 
@@ -59,6 +60,12 @@ function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming
 const isFoam = ({ family }: Stage): boolean => family === 'alkalineFoam'
 const isOverFoam = (one: Stage, other: Stage, { schools }: Job): boolean =>
   schools.overFoaming && !onRubber(one) && !onRubber(other) && isFoam(one) !== isFoam(other)
+
+/** Rubber goes on round by round; a wheel that is washed twice is rinsed in between, so that its second round has a pass of its own. */
+const roundsInPass = (stage: Stage): number => (onRubber(stage) ? stage.rounds : 1)
+/** Stages of a pass that have further rounds after its rinse. */
+export const goingOn = ({ stages, acts }: Pass): Stage[] =>
+  acts.length === 0 ? [] : stages.filter((stage) => stage.rounds > roundsInPass(stage))
 
 const workOf = (stage: Stage): 'scrub' | 'agitate' => (onRubber(stage) ? 'scrub' : 'agitate')
 
@@ -75,8 +82,8 @@ function actsTogether(stages: readonly Stage[], late: boolean): PassAct[] {
   // What was foamed over is brushed once, through the foam.
   const brushed = (stage: Stage): boolean => onRubber(stage) || stage === cleaners.at(-1)
   const worked = besideEachOther(stages).flatMap((beside) =>
-    Array.from({ length: Math.max(...beside.map(({ rounds }) => rounds)) }, (_, at): PassAct[] => {
-      const again = beside.filter(({ rounds }) => rounds > at)
+    Array.from({ length: Math.max(...beside.map(roundsInPass)) }, (_, at): PassAct[] => {
+      const again = beside.filter((stage) => roundsInPass(stage) > at)
       return [
         ...again
           .filter((stage) => at > 0 || waits(stage))
@@ -88,13 +95,12 @@ function actsTogether(stages: readonly Stage[], late: boolean): PassAct[] {
   return sameMixOnce([...first, ...worked])
 }
 
-/** The wheel washed from the bucket first, arch and tyre after it: where brushing takes longer than their label allows. */
+/** The wheel washed first, arch and tyre after it: where brushing takes longer than their label allows. */
 function rubberLast(stages: readonly Stage[]): PassAct[] | null {
-  const suds = stages.filter((stage) => !onRubber(stage))
+  const wheel = stages.filter((stage) => !onRubber(stage))
   const rubber = stages.filter(onRubber)
-  if (rubber.length === 0 || suds.length === 0 || suds.some(({ delivery }) => delivery !== 'bucket'))
-    return null
-  return [...actsTogether(suds, false), ...actsTogether(rubber, false)]
+  if (rubber.length === 0 || wheel.length === 0) return null
+  return [...actsTogether(wheel, false), ...actsTogether(rubber, false)]
 }
 
 /** Arch and tyre go round by round together; the wheel's own stages one by one. */
@@ -133,13 +139,13 @@ function breaks(
   const sprayed = new Map<Stage, number>()
   const wetted = new Map<Stage, number>()
   let now = 0
-  const wetLimit = (stage: Stage): number =>
+  const timingOf = (stage: Stage): StageTiming | undefined =>
     timings.find(({ stageId, corner: at }) => stageId === stage.id && at === corner.position)
-      ?.wetLimitSeconds ?? Infinity
-  const dries = (stage: Stage): boolean => now - (wetted.get(stage) ?? now) > wetLimit(stage)
+  const dries = (stage: Stage): boolean =>
+    now - (wetted.get(stage) ?? now) > (timingOf(stage)?.wetLimitSeconds ?? Infinity)
   for (const { stage, act, with: also } of acts) {
     if (act !== 'spray') now = Math.max(now, (sprayed.get(stage) ?? now) + stage.dwellSeconds.min)
-    now += change + secondsOfAct(act, stage.kind, corner, job)
+    now += change + secondsWorked(act, stage, corner, timingOf(stage), job)
     if (dries(stage)) return `the ${stage.productName} would dry`
     for (const one of also ? [stage, also] : [stage]) {
       if (act === 'spray') sprayed.set(one, now)
@@ -149,7 +155,7 @@ function breaks(
   now += change
   for (const stage of sprayed.keys()) {
     if (dries(stage)) return `the ${stage.productName} would dry`
-    if (now - (sprayed.get(stage) ?? now) > stage.dwellSeconds.max)
+    if (now - (sprayed.get(stage) ?? now) > rinseWithin(stage, timingOf(stage)))
       return `the label of ${stage.productName} allows ${sayMinutes(stage.dwellSeconds.max)}`
   }
   return null

@@ -7,11 +7,13 @@ import type { Zone } from '@/core/wheel/zone'
 import { stepCautions } from '@/core/words/cautions'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
 import { actsInParts, wheelPart } from './parts'
+import { rinseWithin } from './rinseWithin'
+import { secondsWorked } from './secondsWorked'
 import type { Pass } from './passes'
 import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
-import { isFinishing, type StageKind } from '@/core/work/stageKind'
+import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
 import { sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 
@@ -30,8 +32,16 @@ const brushRinse = ({ schools }: Job): string =>
 const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
   stage.zones.filter((zone) => isHere(zone, corner, job))
 
-/** The steps of a stage that has its rinse for itself, in rounds and parts. */
-export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMist }: StepContext): Step[] {
+/**
+ * The steps of a stage that has its rinse for itself, in rounds and parts.
+ * @param fromRound the first of its rounds that is worked here
+ */
+export function stageSteps(
+  stage: Stage,
+  corner: Corner,
+  { job, timings, nextMist }: StepContext,
+  fromRound = 1,
+): Step[] {
   const steps: Step[] = []
 
   const where = positionNames[corner.position].toLowerCase()
@@ -45,8 +55,12 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
   const sections = timing?.sections ?? 1
   const wetLimitSeconds = timing?.wetLimitSeconds ?? null
   // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
-  const acts = actsInParts(actsOfStage(stage.kind, stage.rounds, stage.family), sections, timing?.mists ?? 0)
-  let round = 0
+  const acts = actsInParts(
+    actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family),
+    sections,
+    timing?.mists ?? 0,
+  )
+  let round = fromRound - 1
   for (const { act, part } of acts) {
     if (part <= 1 && (act === 'spray' || (act === 'dry' && stage.kind === 'tar')))
       round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
@@ -55,11 +69,11 @@ export function stageSteps(stage: Stage, corner: Corner, { job, timings, nextMis
     const contact = contactZones.filter((zone) => mine.includes(zone))
     const shown = act === 'agitate' ? contact : mine
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
-    const whole = secondsOfAct(act, stage.kind, afterRounds(corner, round), job, stage.family)
+    const whole = secondsWorked(act, stage, afterRounds(corner, round), timing, job)
     const text = textOf(act, stage, piece ? `${where}, ${piece.name},` : where, shown, round, brushRinse(job))
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
-        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max }
+        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing) }
         : null
     const mistNumber = act === 'reMist' ? nextMist() : 0
     steps.push({
@@ -153,9 +167,17 @@ export function passSteps(
       ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
       tools: toolsFor(act, shown, stage, job),
-      operatorSeconds: secondsOfAct(act, stage.kind, corner, job),
+      operatorSeconds: secondsWorked(
+        act,
+        stage,
+        afterRounds(corner, isOnRubber(stage.kind) ? 1 : round),
+        timing,
+        job,
+      ),
       startsDwell:
-        act === 'spray' ? { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max } : null,
+        act === 'spray'
+          ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing) }
+          : null,
       ...(also ? { alsoStarts: [also.id] } : {}),
       stopsDwellOf: null,
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,

@@ -12,7 +12,7 @@ import { stepCautions } from '@/core/words/cautions'
 import { listed } from '@/core/words/listed'
 import { isFinishing, isOnRubber } from '@/core/work/stageKind'
 import { jobStep } from './jobSteps'
-import { passesOf } from './passes'
+import { goingOn, passesOf } from './passes'
 import { passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
 
 const whereIs = ({ position }: Corner): string => positionNames[position].toLowerCase()
@@ -166,6 +166,7 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
     if (tries.length > 0) steps.push(testSpot(tries, corner, context))
     if (pass.acts.length > 0) steps.push(...passSteps(pass, corner, context))
     else if (only) steps.push(...stageSteps(only, corner, context))
+    for (const stage of goingOn(pass)) steps.push(...stageSteps(stage, corner, context, 2))
   }
   if (service.isQuick && isHere('tyre', corner, job)) beforeLastRinse(steps, wipeTyre(corner, context))
   if (service.wheelsOff && job.vehicleKind !== 'looseSet') steps.push(hubStep(corner, context))

@@ -12,6 +12,7 @@ const work: ContactWork = {
   labelMaxSeconds: 300,
   mistSeconds: 12,
   toolChangeSeconds: 4,
+  spraySeconds: 14,
 }
 
 describe('the least split that stays wet', () => {

@@ -4,6 +4,8 @@ import { surfaceOfCorner } from '@/core/conditions/conditions'
 import { absorptances, surfaceCelsius } from '@/core/conditions/surface'
 import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '@/core/conditions/wetLimit'
 import type { Delivery } from '@/core/chemistry/family'
+import { wetTimes } from '@/core/chemistry/longest'
+import type { Longest } from '@/core/choice/longestHere'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageKind } from '@/core/work/stageKind'
@@ -15,6 +17,8 @@ export interface ContactWork {
   readonly labelMaxSeconds: number
   readonly mistSeconds: number
   readonly toolChangeSeconds: number
+  /** Putting it on once more, where a part is sprayed as one comes to it. */
+  readonly spraySeconds: number
 }
 
 /** Sections a wheel is split into, from whole to quarters. */
@@ -79,7 +83,32 @@ export function wetLimitAt(
   }
 }
 
+/**
+ * Whether a wheel keeps its label when what is reached late is sprayed as one comes to it: barrel and backs first, the rest before it is
+ * brushed. Nothing is on for more than twice the label's time, and what has been brushed does not dry before the rinse.
+ */
+export function staysFresh(work: ContactWork, wetLimit: number): boolean {
+  const total = work.dwellMinSeconds + work.contactSeconds + work.spraySeconds + 2 * work.toolChangeSeconds
+  return (
+    total <= wetTimes * work.labelMaxSeconds && work.contactSeconds + 2 * work.toolChangeSeconds <= wetLimit
+  )
+}
+
+/** In how few parts with a rinse of their own a wheel keeps so; null where the film is dry before. */
+function freshParts(work: ContactWork, wetLimit: number): number | null {
+  const parts = sectionCounts.find((count) =>
+    staysFresh({ ...work, contactSeconds: Math.ceil(work.contactSeconds / count) }, wetLimit),
+  )
+  return parts ?? null
+}
+
+const sayStaggered = (labelMaxSeconds: number, parts: number): string =>
+  parts === 1
+    ? `The label allows ${sayMinutes(labelMaxSeconds)} after each spray: barrel first, the face sprayed as you come to it; one rinse for all of it.`
+    : `The brush takes longer than twice the ${sayMinutes(labelMaxSeconds)} of the label: in ${partCounts[parts]} parts, barrel first, face and details last.`
+
 interface TimedStage {
+  readonly longest?: Longest
   readonly id: string
   readonly kind: StageKind
   readonly delivery: Delivery
@@ -103,6 +132,7 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     labelMaxSeconds: stage.labelMaxSeconds,
     mistSeconds: estimate('secondsReMist', estimates),
     toolChangeSeconds: estimate('secondsToolChange', estimates),
+    spraySeconds: estimate('secondsSpray', estimates),
   }
   const known = {
     stageId: stage.id,
@@ -115,6 +145,18 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
   if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
   if (stage.delivery === 'bucket') return bucketTiming(known, degrees, work, seconds)
+  const parts =
+    stage.longest?.kind === 'wet' && !leastSplit(work, seconds, 1) ? freshParts(work, seconds) : null
+  if (parts !== null)
+    return {
+      ...known,
+      sections: parts,
+      mists: 0,
+      isStaggered: true,
+      ...(parts > 1 ? { isByZones: true } : {}),
+      isNotNow: false,
+      text: sayStaggered(stage.labelMaxSeconds, parts),
+    }
   const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
   // Where the label is shorter than the brush, a quarter is worked for as long as it allows.
   const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds

@@ -26,3 +26,6 @@ export const GET = route('owner', async () => {
     },
   })
 })
+
+/** Nobody makes a whole backup to learn its size. */
+export const HEAD = route('owner', () => new Response(null, { status: 405, headers: { allow: 'GET' } }))

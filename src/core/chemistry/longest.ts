@@ -1,0 +1,19 @@
+import { familyOf } from './families'
+import type { Trait } from './family'
+import type { Product } from './product'
+
+/**
+ * What a label's longest time means. `contact`: it bites, and is off when the time is over. `wet`: it must not dry; the time counts from
+ * the last fresh application, and all in all it is on for twice as long at most.
+ */
+export const longestKinds = ['contact', 'wet'] as const
+export type LongestKind = (typeof longestKinds)[number]
+
+const bites: readonly Trait[] = ['strongAcid', 'strongAlkali', 'solvent']
+
+/** The kind of a product: its own, else by what its family does. House estimate. */
+export const longestOf = ({ longest, family }: Pick<Product, 'longest' | 'family'>): LongestKind =>
+  longest ?? (familyOf(family).traits.some((trait) => bites.includes(trait)) ? 'contact' : 'wet')
+
+/** Kept wet and applied anew as one comes to it, nothing is on for more than so many times the label's longest. */
+export const wetTimes = 2

@@ -1,0 +1,34 @@
+import { longestOf, type LongestKind } from '@/core/chemistry/longest'
+import type { Product } from '@/core/chemistry/product'
+import type { Condition } from '@/core/finishes/finish'
+import type { UseSite } from '@/core/rules/judge'
+
+/** What a label's longest time means at some places, and why it is stricter there than the product is by itself. */
+export interface Longest {
+  readonly kind: LongestKind
+  /** A clause; empty where it is as the product has it. */
+  readonly because: string
+}
+
+/** Above this a wheel takes more from what is on it, °C. House estimate. */
+const warmCelsius = 30
+/** What is mixed by its label to half and less bites when it is used neat. House estimate. */
+const thinnedShare = 0.5
+
+const doubtful: readonly Condition[] = ['peeling', 'corroded', 'unknown']
+
+/** Why what is mild elsewhere bites here, as a clause; empty where it does not. */
+function whyItBites({ strength }: Product, fraction: number, sites: readonly UseSite[]): string {
+  if (sites.some(({ surfaceCelsius = 0 }) => surfaceCelsius > warmCelsius)) return 'the wheel is warm'
+  const isDoubtful = ({ surface }: UseSite): boolean =>
+    surface !== null && (surface.finish === 'unknown' || doubtful.includes(surface.condition))
+  if (sites.some(isDoubtful)) return 'the finish is doubtful'
+  return fraction >= 1 && strength.from < thinnedShare ? 'it is used neat' : ''
+}
+
+/** The kind of a product's longest time at some places: a doubtful finish, a warm wheel and a high strength make it a contact limit. */
+export function longestHere(product: Product, fraction: number, sites: readonly UseSite[]): Longest {
+  const kind = longestOf(product)
+  const because = kind === 'wet' ? whyItBites(product, fraction, sites) : ''
+  return because === '' ? { kind, because } : { kind: 'contact', because }
+}

@@ -1,0 +1,17 @@
+import { secondsOfAct, type WorkedWheel } from '@/core/effort/operatorTime'
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Job } from '@/core/job/job'
+import type { Stage } from '@/core/plan/plan'
+import type { StageTiming } from '@/core/plan/stageTiming'
+import type { Act } from '@/core/work/act'
+
+/** Hand time of an act of a stage, seconds; what is sprayed as one comes to it is part of the brushing. */
+export const secondsWorked = (
+  act: Act,
+  { kind, family }: Pick<Stage, 'kind' | 'family'>,
+  at: WorkedWheel,
+  timing: Pick<StageTiming, 'isStaggered'> | undefined,
+  job: Job,
+): number =>
+  secondsOfAct(act, kind, at, job, family) +
+  (act === 'agitate' && timing?.isStaggered ? estimate('secondsSpray', job.estimates) : 0)
