@@ -3,6 +3,7 @@ import { readFileSync, readdirSync } from 'node:fs'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import type { Job } from '@/core/job/job'
 import { tapCount } from '@/core/cards/cardsOf'
+import { calmShare, restlessShare } from '@/core/order/calmSequence'
 import { planInOrder } from '@/core/order/orderPlan'
 import { Draws } from '@/core/sequence/problem/draws'
 import { serviceIds } from '@/core/visit-kinds/service'
@@ -92,7 +93,11 @@ process.stdout.write(
   `${JSON.stringify({
     jobs: rows.length,
     medianShare: median(rows.map(({ share }) => share)),
-    unexplained: rows.filter(({ share, because }) => share > 1.06 && because === null).length,
+    unexplained: rows.filter(
+      ({ share, because, wheelChanges, shortestWheelChanges }) =>
+        share > (shortestWheelChanges > 4 * wheelChanges ? restlessShare : calmShare) + 0.005 &&
+        because === null,
+    ).length,
     changes: median(
       rows.map(({ wheelChanges, shortestWheelChanges }) => wheelChanges / Math.max(1, shortestWheelChanges)),
     ),

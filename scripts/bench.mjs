@@ -7,6 +7,7 @@ import { benchFuzz } from '../bench/fuzz.mjs'
 import { benchLoop } from '../bench/loop.mjs'
 import { benchPages } from '../bench/pages.mjs'
 import { benchDurability } from '../bench/durability.mjs'
+import { benchProcedure } from '../bench/procedure.mjs'
 import { benchProtection } from '../bench/protection.mjs'
 import { benchReference } from '../bench/reference.mjs'
 import { benchScale } from '../bench/scale.mjs'
@@ -19,6 +20,7 @@ import { say } from './lib/run.mjs'
 const parts = {
   choice: benchChoice,
   reference: benchReference,
+  procedure: benchProcedure,
   bay: benchBay,
   sequence: benchSequence,
   tight: benchTight,

@@ -1,5 +1,6 @@
 import * as v from 'valibot'
 import { deliveries } from '@/core/chemistry/family'
+import { longestKinds } from '@/core/chemistry/longest'
 import { familyIds } from '@/core/chemistry/families'
 import { planNames } from '@/core/job/job'
 import { serviceIds } from '@/core/visit-kinds/service'
@@ -38,6 +39,7 @@ export const planStage = v.strictObject({
   recipe,
   surfaceFraction: fraction,
   dwellSeconds: v.strictObject({ min: amount, max: amount }),
+  longest: v.optional(v.strictObject({ kind: v.picklist(longestKinds), because: v.string() })),
   rounds: amount,
   operatorSeconds: amount,
   costMinor: amount,
@@ -157,6 +159,7 @@ export const planFile = v.strictObject({
       wetLimitSeconds: v.nullable(amount),
       labelMaxSeconds: amount,
       sections: amount,
+      isStaggered: v.optional(v.boolean()),
       isByZones: v.optional(v.boolean()),
       mists: amount,
       isNotNow: v.boolean(),

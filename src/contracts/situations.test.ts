@@ -37,7 +37,7 @@ const expectation = v.partial(
     ironAfterWash: v.boolean(),
     minimumStages: v.number(),
     more: v.tuple([v.picklist(positions), v.picklist(positions)]),
-    moreStagesThanAt: v.number(),
+    moreWorkThanAt: v.number(),
     lostAtLeast: v.number(),
     lostAtMost: v.number(),
     tyreRoundsAtLeast: v.number(),
@@ -134,9 +134,15 @@ const checks: { [K in keyof Expected]-?: Check<K> } = {
         .reduce((sum, { operatorSeconds }) => sum + operatorSeconds, 0)
     expect(effortAt(heavy)).toBeGreaterThan(effortAt(light))
   },
-  moreStagesThanAt: (plan, celsius, job) => {
+  moreWorkThanAt: (plan, celsius, job) => {
     const warm = makePlan({ ...job, conditions: { ...job.conditions, airCelsius: celsius } })
-    expect(effort(plan) > effort(warm) || text(wheelFamilies(plan)) !== text(wheelFamilies(warm))).toBe(true)
+    const dwell = (of: Plan) =>
+      of.stages.filter(onWheel).reduce((sum, { dwellSeconds }) => sum + dwellSeconds.min, 0)
+    expect(
+      effort(plan) > effort(warm) ||
+        text(wheelFamilies(plan)) !== text(wheelFamilies(warm)) ||
+        dwell(plan) > dwell(warm),
+    ).toBe(true)
   },
   lostAtLeast: (plan, wanted) => expect(lost(plan)).toBeGreaterThanOrEqual(wanted),
   lostAtMost: (plan, wanted) => expect(lost(plan)).toBeLessThanOrEqual(wanted),

@@ -114,7 +114,7 @@ function entriesFrom(
   away: AwaySeconds = [],
 ): SequenceEntry[] {
   const lead = together(before, 0)
-  if (open.length === 0) return [...lead.entries, ...together(after, lead.end).entries]
+  if (open.length === 0) return [...lead.entries, ...together(after, lead.end, problem.people).entries]
   if (!schedule) {
     const first = Math.min(...Array.from({ length: problem.people }, (_, person) => away[person] ?? 0))
     const steps = open.map((id) => made.steps[id] as Step)
@@ -131,7 +131,8 @@ function entriesFrom(
       }
     })
     .sort((a, b) => a.startSeconds - b.startSeconds || a.person - b.person)
-  return [...lead.entries, ...middle, ...together(after, lead.end + schedule.makespanSeconds).entries]
+  const end = lead.end + schedule.makespanSeconds
+  return [...lead.entries, ...middle, ...together(after, end, problem.people).entries]
 }
 
 /** A title within a sentence; names keep their capitals. */

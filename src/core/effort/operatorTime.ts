@@ -164,6 +164,8 @@ function protectId(id: FamilyId | undefined): EstimateId {
   return family.onWet ? 'secondsProtectSprayed' : 'secondsProtect'
 }
 
+/** What is gone round to the last corner where everything is to come off. */
+const thoroughly: readonly Act[] = ['agitate', 'wipe']
 /** What light hands do in less time on a quick round. */
 const lightened: readonly Act[] = ['agitate', 'protect']
 
@@ -181,7 +183,7 @@ export function secondsOfAct(
 ): number {
   const { estimates, pace } = hands
   const light = isQuick(hands) && lightened.includes(act) ? estimate('quickShare', estimates) : 1
-  const careful = act === 'agitate' && isThorough(hands) ? estimate('thoroughShare', estimates) : 1
+  const careful = thoroughly.includes(act) && isThorough(hands) ? estimate('thoroughShare', estimates) : 1
   const seconds = Math.max(5, houseSeconds(act, kind, at, estimates, family) * light * careful)
   return Math.max(1, Math.round(paced(act, seconds, pace)))
 }

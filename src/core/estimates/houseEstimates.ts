@@ -56,7 +56,7 @@ export const houseEstimates = {
   secondsWipeTyre: one(12, 's', 3, 300, 'A sidewall wiped with the suds that are at hand.'),
   twoTogetherShare: one(0.6, 'factor', 0.4, 1, 'Two look round, make ready and lift in little more than half the time.'),
   thoroughShare: one(1.35, 'factor', 1, 3, 'Where everything is to come off, every spoke root and seat is gone round.'),
-  spotTreatShare: one(3, 'factor', 1, 10, 'A second look after a decontamination finds spots, and treats them at once.'),
+  spotTreatShare: one(3.5, 'factor', 1, 10, 'A second look after a decontamination finds spots, and treats them at once.'),
   spotShare: one(0.35, 'factor', 0.05, 1, 'One spot that stayed is sprayed and brushed in about a third of the time of the wheel.'),
   quickShare: one(0.5, 'factor', 0.2, 1, 'On a quick round mitt and wand go over once, and little is made ready.'),
   lightDirtShare: one(0.67, 'factor', 0.3, 1, 'Light dirt is brushed in two thirds of the time.'),

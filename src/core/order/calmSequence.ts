@@ -58,10 +58,14 @@ export function calmSequence(
   const clock = clockOf(problem)
   const changesOf = (schedule: Schedule): number => calmnessOf(problem, schedule).wheelChanges
   const usual = patternsOf(made, problem, clock, within(calmShare))
-  const longer = patternsOf(made, problem, clock, within(restlessShare))
-  const isRestless = longer.said.some(
-    ({ schedule }) => changesOf(shortest) > restlessTimes * changesOf(schedule),
-  )
+  const fewest = Math.min(...usual.said.map(({ schedule }) => changesOf(schedule)), Infinity)
+  // Of an order that goes round once nothing calmer can be found.
+  const wheels = new Set(made.steps.flatMap(({ corner }) => corner ?? [])).size
+  const mayBeRestless = fewest >= wheels && changesOf(shortest) > restlessTimes * (wheels - 1)
+  const longer = mayBeRestless ? patternsOf(made, problem, clock, within(restlessShare)) : usual
+  const isRestless =
+    longer !== usual &&
+    longer.said.some(({ schedule }) => changesOf(shortest) > restlessTimes * changesOf(schedule))
   const { said, wouldTakeSeconds } = isRestless ? longer : usual
   const bySeconds = within(isRestless ? restlessShare : calmShare)
   const about = (schedule: Schedule) => {

@@ -98,15 +98,31 @@ function entriesOf(made: PlanProblem, schedule: Schedule, offsetSeconds: number)
     .sort((a, b) => a.startSeconds - b.startSeconds || a.person - b.person)
 }
 
-/** Steps that everybody does together, one after the other from a second on. */
-export function together(steps: readonly Step[], from: number): { entries: SequenceEntry[]; end: number } {
-  let at = from
-  const entries = steps.map((step) => {
-    const startSeconds = at
-    at += Math.round(step.operatorSeconds)
-    return { stepId: step.id, person: 0, startSeconds, endSeconds: at }
-  })
-  return { entries, end: at }
+/**
+ * Steps one after the other from a second on: those of the whole job are done by everybody together, dry work wheel by wheel by whoever
+ * is free.
+ */
+export function together(
+  steps: readonly Step[],
+  from: number,
+  people = 1,
+): { entries: SequenceEntry[]; end: number } {
+  const free = Array.from({ length: people }, () => from)
+  const entries: SequenceEntry[] = []
+  let [person, last]: [number, Step['corner']] = [0, null]
+  for (const step of steps) {
+    if (step.corner === null) {
+      person = 0
+      free.fill(Math.max(...free))
+    } else if (step.corner !== last) person = free.indexOf(Math.min(...free))
+    last = step.corner
+    const startSeconds = free[person] as number
+    const endSeconds = startSeconds + Math.round(step.operatorSeconds)
+    free[person] = endSeconds
+    if (step.corner === null) free.fill(endSeconds)
+    entries.push({ stepId: step.id, person, startSeconds, endSeconds })
+  }
+  return { entries, end: Math.max(...free) }
 }
 
 /** What is to be put in order, and what stands around it. */
@@ -143,7 +159,7 @@ function inOrder(
   const { job, plan, made, lead, problem, plain, misplaced } = ordering
   if (faultsOf(problem, schedule).length > 0) return null
   const entries = entriesOf(made, schedule, lead.end)
-  const tail = together(made.after, lead.end + schedule.makespanSeconds)
+  const tail = together(made.after, lead.end + schedule.makespanSeconds, job.crew.people)
   const all = [...lead.entries, ...entries, ...tail.entries]
   const around = tail.end - schedule.makespanSeconds
   const plainEnd = around + (plain?.makespanSeconds ?? schedule.makespanSeconds)
@@ -226,7 +242,18 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
   const best = scheduleIn(ordering, shortest.sequence)
   const around = (shortest.sequence?.endSeconds ?? best.makespanSeconds) - best.makespanSeconds
   const { schedule, pattern } = calmSequence(made, problem, best, around)
-  return inOrder(ordering, schedule, boundSeconds, pattern) ?? shortest
+  return inOrder(ordering, schedule, boundSeconds, withDryWork(made, pattern)) ?? shortest
+}
+
+/** What is said of an order, and that dry work goes round once more. */
+function withDryWork({ after }: PlanProblem, pattern: OrderPattern): OrderPattern {
+  const [first, ...rest] = pattern.sentences
+  const isDressed = after.some(({ act }) => act === 'dress')
+  const isDried = after.some(({ act, corner }) => act === 'dry' && corner !== null)
+  const work = isDried && isDressed ? 'dry and dress' : isDried ? 'dry' : isDressed ? 'dress the tyres' : null
+  return first === undefined || work === null
+    ? pattern
+    : { ...pattern, sentences: [`${first} At the end you go round once more to ${work}.`, ...rest] }
 }
 
 const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
@@ -263,10 +290,10 @@ export function* betterOrders(job: Job, effort: number): Generator<Plan | null, 
 }
 
 /** Seconds of a sequence that can be put in order, without what comes before and after. */
-const secondsBetween = ({ made, lead }: Ordering, { endSeconds }: PlanSequence): number =>
-  endSeconds - lead.end - together(made.after, 0).end
-const boundBetween = ({ made, lead }: Ordering, { lowerBoundSeconds }: PlanSequence): number =>
-  lowerBoundSeconds - lead.end - together(made.after, 0).end
+const secondsBetween = ({ job, made, lead }: Ordering, { endSeconds }: PlanSequence): number =>
+  endSeconds - lead.end - together(made.after, 0, job.crew.people).end
+const boundBetween = ({ job, made, lead }: Ordering, { lowerBoundSeconds }: PlanSequence): number =>
+  lowerBoundSeconds - lead.end - together(made.after, 0, job.crew.people).end
 
 /** The plan in an order that was found elsewhere; null where it names other steps, breaks a lag or ends later than the usual one. */
 export function takeOrder(job: Job, entries: readonly SequenceEntry[]): Plan | null {

@@ -1,11 +1,12 @@
 import { coolingOf } from '@/core/conditions/hotBrakes'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
-import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
+import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import { jobStepIds, triedStageIds } from '@/core/plan/stepId'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem/problem'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { isShadedBeside } from '@/core/steps/sunOrder'
+import { isPutOnWet } from '@/core/steps/wheelSteps'
 import { walkSecondsBetween } from './walking'
 
 /** The steps of a plan as operations; what comes before the first wheel and after the last is done by everybody together. */
@@ -14,6 +15,7 @@ export interface PlanProblem {
   /** By operation. */
   readonly steps: readonly Step[]
   readonly before: readonly Step[]
+  /** Dry work, wheel after wheel, and what comes at the end of the job. */
   readonly after: readonly Step[]
   readonly places: readonly (Position | 'vehicle')[]
 }
@@ -24,6 +26,14 @@ const isBefore = (step: Step): boolean =>
   ['lookRound', 'coolCheck', 'getReady'].includes(step.act) &&
   step.id !== jobStepIds.wheelsOn
 const isAfter = (step: Step): boolean => step.corner === null && step.act !== 'body' && !isBefore(step)
+
+/** Dry work at a wheel: nothing wet comes after it, so it waits until all wheels are rinsed. */
+function isDryWork({ act, corner, stageId }: Step, stages: readonly Stage[]): boolean {
+  if (corner === null) return false
+  const stage = stages.find(({ id }) => id === stageId)
+  if (!stage) return act === 'dry'
+  return stage.kind === 'dress' || stage.kind === 'polish' || (stage.kind === 'protect' && !isPutOnWet(stage))
+}
 
 /** What is held during a step: one name for what is one thing. */
 function toolOf(step: Step): string {
@@ -82,8 +92,12 @@ const restSeconds = 600
 /** Builds the problem of a plan. Lags come from the steps: dwell and label from `startsDwell`, the wet limit from `wetLimitSeconds`. */
 export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): PlanProblem {
   const before = plan.steps.filter(isBefore)
-  const after = plan.steps.filter(isAfter)
-  const steps = plan.steps.filter((step) => !isBefore(step) && !isAfter(step))
+  const isAtWheel = (step: Step): boolean => !isBefore(step) && !isAfter(step)
+  // Where all there is is dry work it is put in order itself.
+  const hasWetWork = plan.steps.some((step) => isAtWheel(step) && !isDryWork(step, plan.stages))
+  const isLast = (step: Step): boolean => isAfter(step) || (hasWetWork && isDryWork(step, plan.stages))
+  const after = plan.steps.filter(isLast)
+  const steps = plan.steps.filter((step) => !isBefore(step) && !isLast(step))
   const places = [...new Set(steps.map(({ corner }) => corner ?? ('vehicle' as const)))]
   const beside = estimate('secondsWalk', job.estimates)
   const operations: Operation[] = steps.map((step, id) => ({

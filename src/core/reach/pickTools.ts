@@ -20,7 +20,11 @@ const tooThickSeconds = 15
 /** More than so many tools are not weighed against each other; those that serve fewer zones are left out. */
 const mostWeighed = 12
 
+/** A shop that works the face by brush does so where there is one, s: more than any other tool saves. */
+const againstTheShopSeconds = 60
+
 const largeZones: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'face', 'lip']
+const byBrush: readonly Zone[] = ['face', 'lip']
 const cornerKinds: readonly ToolKind[] = ['detailBrush', 'lugBrush']
 
 /** A tool that may work a zone, and how much longer it takes than the best. */
@@ -32,11 +36,13 @@ interface Serving {
 function servingOf(zone: Zone, kit: readonly Tool[], site: ToolSite): Serving[] {
   const allowed = candidates(zone, kit, site).filter((tool) => isAllowed(tool, zone, site))
   const kinds = [...new Set(allowed.map(({ kind }) => kind))]
+  const isByBrush = site.schools.face === 'brush' && kinds[0] === 'faceBrush' && byBrush.includes(zone)
   return allowed.map((tool) => ({
     tool,
     extraSeconds:
       kinds.indexOf(tool.kind) * (nextBestSeconds[zone] ?? usualNextBestSeconds) +
       (largeZones.includes(zone) && cornerKinds.includes(tool.kind) ? smallOnLargeSeconds : 0) +
+      (isByBrush && tool.kind !== 'faceBrush' ? againstTheShopSeconds : 0) +
       (zone === 'windows' && tool.squeezedMillimetres > site.gapMillimetres ? tooThickSeconds : 0),
   }))
 }

@@ -35,8 +35,8 @@ interface Case {
 
 const cases: readonly Case[] = [
   { name: 'wheelsOrder', value: 'last', shows: (plan) => /body is washed first/.test(texts(plan)) },
-  { name: 'rinseFirst', value: 'always', corner: { loads: { face: { film: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
-  { name: 'rinseFirst', value: 'never', corner: { loads: { face: { film: 2, grit: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
+  { name: 'rinseFirst', value: 'always', corner: { loads: { face: { film: 3 } } }, shows: (plan) => acts(plan).includes('preRinse') },
+  { name: 'rinseFirst', value: 'never', corner: { loads: { face: { film: 3, grit: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
   { name: 'ironOn', value: 'dirty', corner: { loads: { barrel: { bondedDust: 3 } } }, shows: (plan) => kinds(plan).indexOf('iron') < kinds(plan).indexOf('wash') },
   { name: 'acidOnLacquer', value: true, shows: (plan) => plan.verdicts.find(({ productId }) => productId === 'acidCleaner')?.verdict },
   { name: 'wheelAndTyre', value: 'one', shows: (plan) => plan.stages.find(({ kind }) => kind === 'tyre')?.family },

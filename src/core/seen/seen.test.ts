@@ -107,7 +107,15 @@ describe('iron', () => {
   it('that is done gets no second application where one was planned', () => {
     const heavy = testJob(
       fourCorners({ loads: { barrel: { bondedDust: 4 }, face: { bondedDust: 4 } }, finishes: {} }),
-      { cabinet: starterCabinet.filter(({ family }) => family !== 'acidCleaner' && family !== 'heavyGel') },
+      {
+        cabinet: starterCabinet
+          .filter(({ family }) => family !== 'acidCleaner' && family !== 'heavyGel')
+          .map((product) =>
+            product.family === 'ironRemover' || product.family === 'ironClayLubricant'
+              ? { ...product, ratings: { bondedDust: 3 as const } }
+              : product,
+          ),
+      },
     )
     const plans = makePlan(heavy)
     const applications = (state: RunState) =>

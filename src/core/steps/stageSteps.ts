@@ -14,7 +14,7 @@ import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
-import { sharedRinseText, textOf } from '@/core/words/stepTexts'
+import { asYouComeToIt, sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 
 /** What all stages of a plan share while their steps are written. */
@@ -87,6 +87,7 @@ export function stageSteps(
       stageId: stage.id,
       ...text,
       title: text.title.replace(/,$/, ''),
+      ...(timing?.isStaggered ? asYouComeToIt(act, text, brushRinse(job)) : {}),
       zones: shown,
       tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
       operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,
@@ -158,12 +159,14 @@ export function passSteps(
     const zones = also ? [...zonesOf(stage), ...zonesOf(also)] : zonesOf(stage)
     const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
     const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
+    const text = textOf(act, stage, where, shown, round, brushRinse(job))
     steps.push({
       id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),
       act,
       corner: corner.position,
       stageId: stage.id,
-      ...textOf(act, stage, where, shown, round, brushRinse(job)),
+      ...text,
+      ...(timing?.isStaggered ? asYouComeToIt(act, text, brushRinse(job)) : {}),
       ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
       tools: toolsFor(act, shown, stage, job),

@@ -105,7 +105,7 @@ function freshParts(work: ContactWork, wetLimit: number): number | null {
 const sayStaggered = (labelMaxSeconds: number, parts: number): string =>
   parts === 1
     ? `The label allows ${sayMinutes(labelMaxSeconds)} after each spray: barrel first, the face sprayed as you come to it; one rinse for all of it.`
-    : `The brush takes longer than twice the ${sayMinutes(labelMaxSeconds)} of the label: in ${partCounts[parts]} parts, barrel first, face and details last.`
+    : `The label allows ${sayMinutes(labelMaxSeconds)} after each spray, and the brush takes longer than twice that: in ${partCounts[parts]} parts, barrel first, face and details last.`
 
 interface TimedStage {
   readonly longest?: Longest

@@ -17,6 +17,15 @@ interface ActText {
   readonly why: string
 }
 
+/** How an act reads where what is reached late is sprayed as one comes to it. */
+export function asYouComeToIt(act: Act, { detail }: ActText, brushRinse: string): Pick<ActText, 'detail'> {
+  if (act === 'spray') return { detail: 'Barrel and spoke backs first. Keep it wet.' }
+  if (act !== 'agitate') return { detail }
+  return {
+    detail: `Brush the barrel and the spoke backs. Then spray the face and the rest, give it a moment, and brush that. ${brushRinse}`,
+  }
+}
+
 /** What a person reads at one act of a stage: what to do, how, and why. */
 export function textOf(
   act: Act,
