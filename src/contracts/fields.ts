@@ -75,7 +75,7 @@ export const isUuid = (value: unknown): value is string => v.is(uuid, value)
 export const idText = v.pipe(v.string(), v.minLength(1), v.maxLength(200))
 
 /** The version a form was made from. */
-export const versionNumber = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(2 ** 31 - 1))
+export const versionNumber = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(2_147_483_647))
 
 /**
  * How long ago something was, by the clock of the device it waited on: right however wrong that clock is. Absent: just now.

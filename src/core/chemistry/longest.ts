@@ -11,6 +11,13 @@ export type LongestKind = (typeof longestKinds)[number]
 
 const bites: readonly Trait[] = ['strongAcid', 'strongAlkali', 'solvent']
 
+/** What a label's longest time means at some places, and why it is stricter there than the product is by itself. */
+export interface Longest {
+  readonly kind: LongestKind
+  /** A clause; empty where it is as the product has it. */
+  readonly because: string
+}
+
 /** The kind of a product: its own, else by what its family does. House estimate. */
 export const longestOf = ({ longest, family }: Pick<Product, 'longest' | 'family'>): LongestKind =>
   longest ?? (familyOf(family).traits.some((trait) => bites.includes(trait)) ? 'contact' : 'wet')

@@ -1,14 +1,7 @@
-import { longestOf, type LongestKind } from '@/core/chemistry/longest'
+import { longestOf, type Longest } from '@/core/chemistry/longest'
 import type { Product } from '@/core/chemistry/product'
 import type { Condition } from '@/core/finishes/finish'
 import type { UseSite } from '@/core/rules/judge'
-
-/** What a label's longest time means at some places, and why it is stricter there than the product is by itself. */
-export interface Longest {
-  readonly kind: LongestKind
-  /** A clause; empty where it is as the product has it. */
-  readonly because: string
-}
 
 /** Above this a wheel takes more from what is on it, °C. House estimate. */
 const warmCelsius = 30

@@ -1,4 +1,4 @@
-import type { Longest } from '@/core/choice/longestHere'
+import type { Longest } from '@/core/chemistry/longest'
 import type { Delivery } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Mix } from '@/core/dilution/mix'
