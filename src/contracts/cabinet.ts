@@ -1,3 +1,4 @@
+import { longestKinds } from '@/core/chemistry/longest'
 import * as v from 'valibot'
 import { deliveries } from '@/core/chemistry/family'
 import { familyIds, familyOf } from '@/core/chemistry/families'
@@ -40,6 +41,8 @@ const productFields = v.strictObject({
   packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml')),
   packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor units')),
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml')),
+  /** What the longest dwell means, where that differs from the family. */
+  longest: v.optional(oneOf(longestKinds)),
   wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
   otherPacks: v.optional(
     list(

@@ -22,7 +22,7 @@ const mostProblems = 200
 
 const ratingColumns = soils.map((soil) => `rating ${soil}`)
 const columns = [
-  'id', 'name', 'family', 'strength', 'shortest dwell s', 'longest dwell s', 'delivery', 'pack ml', 'pack price',
+  'id', 'name', 'family', 'strength', 'shortest dwell s', 'longest dwell s', 'longest means', 'delivery', 'pack ml', 'pack price',
   'stock ml', 'other packs', 'wear', 'note', 'contains fluoride', 'fluoride checked', 'archived', ...ratingColumns,
 ] as const // prettier-ignore
 const needed = ['id', 'name', 'family'] as const
@@ -36,6 +36,7 @@ export function writeCabinetCsv(products: readonly Product[], currency: string):
     writeDilution(product.strength, 'percent'),
     product.dwellSeconds.min,
     product.dwellSeconds.max,
+    product.longest ?? '',
     product.delivery,
     writeTableNumber(product.packMillilitres),
     writeTableNumber(product.packPriceMinor / minorPerUnit(currency)),
@@ -124,6 +125,7 @@ function productOfRow(row: Record<string, string>, currency: string, decimal: De
     family: text('family'),
     strength: optional('strength'),
     ...(min !== undefined || max !== undefined ? { dwellSeconds: { min: min ?? 0, max: max ?? min } } : {}),
+    longest: optional('longest means'),
     delivery: optional('delivery'),
     packMillilitres: number('pack ml'),
     packPriceMinor: price === '' ? undefined : minorIn(price, currency, decimal),
@@ -166,6 +168,7 @@ function unclearIn(row: Record<string, string>, line: number, decimal: DecimalMa
 const fieldOfColumn: Partial<Record<string, string>> = {
   'shortest dwell s': 'dwellSeconds',
   'longest dwell s': 'dwellSeconds',
+  'longest means': 'longest',
   'pack ml': 'packMillilitres',
   'pack price': 'packPriceMinor',
   'stock ml': 'stockMillilitres',

@@ -9,6 +9,11 @@ import type { Product } from './product'
 export const longestKinds = ['contact', 'wet'] as const
 export type LongestKind = (typeof longestKinds)[number]
 
+export const longestNames: Record<LongestKind, string> = {
+  contact: 'rinse when the time is over',
+  wet: 'keep it wet, fresh product is fine',
+}
+
 const bites: readonly Trait[] = ['strongAcid', 'strongAlkali', 'solvent']
 
 /** What a label's longest time means at some places, and why it is stricter there than the product is by itself. */

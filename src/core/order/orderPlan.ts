@@ -144,7 +144,8 @@ function orderingOf(job: Job, plan: Plan, effort: number): Ordering | null {
   const cooling = withCooling(job, made, lead.end)
   const placed = withPlaced(job, made, cooling, lead.end)
   // What was put to a time by hand and cannot be there is left out again, and said.
-  const misplaced = placed !== cooling && solveWithin(placed, effort).schedule === null
+  const isDryWork = (job.wishes.placed ?? []).some(({ stepId }) => made.after.some(({ id }) => id === stepId))
+  const misplaced = isDryWork || (placed !== cooling && solveWithin(placed, effort).schedule === null)
   const problem = misplaced ? cooling : placed
   return { job, plan, made, lead, problem, plain: plainSchedule(problem), misplaced }
 }
@@ -172,7 +173,7 @@ function inOrder(
     lowerBoundSeconds: Math.round(around + Math.min(schedule.makespanSeconds, boundSeconds)),
     plainSeconds: plainEnd,
     text: misplaced
-      ? 'That step cannot be at that time: something would dry, or somebody would be in two places. The order stays as it was.'
+      ? 'That step cannot be at that time: something would dry, it is dry work before the last rinse, or somebody would be in two places. The order stays as it was.'
       : isOneAtATime(job) && plain
         ? 'One wheel at a time, as the shop has set it.'
         : saved >= 60

@@ -1,3 +1,4 @@
+import { longestOf, wetTimes } from '@/core/chemistry/longest'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
 import { cornersToTreat, zonesToTreat } from '@/core/choice/spots'
@@ -35,14 +36,15 @@ function dwellOf(
  * works a cold wheel in parts for the sake of the wait.
  */
 function roomToDwell(
-  { labelMaxSeconds }: Option,
+  { labelMaxSeconds, product }: Option,
   kind: StageKind,
   { corners }: WheelGroup,
   job: Job,
 ): number {
   const act = kind === 'tar' || kind === 'waterless' ? 'wipe' : 'agitate'
   const contact = Math.max(0, ...corners.map((corner) => secondsOfAct(act, kind, corner, job)))
-  return labelMaxSeconds - contact - 2 * estimate('secondsToolChange', job.estimates)
+  const times = longestOf(product) === 'wet' ? wetTimes : 1
+  return times * labelMaxSeconds - contact - 2 * estimate('secondsToolChange', job.estimates)
 }
 
 function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDraft, 'corners'> {

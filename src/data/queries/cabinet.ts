@@ -1,6 +1,7 @@
 import { currentTime } from '@/clock'
 import type { Delivery, ProtectionWear, Rating, Ratings } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
+import type { LongestKind } from '@/core/chemistry/longest'
 import type { Pack, Product } from '@/core/chemistry/product'
 import type { Database, Queryable } from '../database'
 import { countStock } from './stock'
@@ -13,6 +14,7 @@ interface ProductRow {
   strength_to: number
   dwell_min_seconds: number
   dwell_max_seconds: number
+  longest: LongestKind | null
   delivery: Delivery
   pack_millilitres: number
   pack_price_minor: number
@@ -38,6 +40,7 @@ const productOfRow = (row: ProductRow): StoredProduct => ({
   family: row.family,
   strength: { from: row.strength_from, to: row.strength_to },
   dwellSeconds: { min: row.dwell_min_seconds, max: row.dwell_max_seconds },
+  ...(row.longest === null ? {} : { longest: row.longest }),
   delivery: row.delivery,
   ratings: (row.ratings ?? {}) as Ratings,
   packMillilitres: row.pack_millilitres,
@@ -104,6 +107,7 @@ const values = (product: Product, currency: string) => [
   product.archived,
   product.note ?? '',
   product.fluorideChecked ?? false,
+  product.longest ?? null,
 ]
 
 async function writeDetails(database: Queryable, product: Product): Promise<void> {
@@ -127,9 +131,9 @@ async function writeDetails(database: Queryable, product: Product): Promise<void
 export async function addProduct(database: Queryable, product: Product, currency: string): Promise<void> {
   await database.query(
     `insert into product (id, name, family, strength_from, strength_to, dwell_min_seconds, dwell_max_seconds, delivery,
-       pack_millilitres, pack_price_minor, currency, wear, contains_fluoride, archived, note, fluoride_checked,
+       pack_millilitres, pack_price_minor, currency, wear, contains_fluoride, archived, note, fluoride_checked, longest,
        stock_millilitres)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, 0)`,
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, 0)`,
     values(product, currency),
   )
   await writeDetails(database, product)
@@ -162,8 +166,8 @@ async function overwriteProduct(
   const rows = await database.query(
     `update product set name = $2, family = $3, strength_from = $4, strength_to = $5, dwell_min_seconds = $6,
          dwell_max_seconds = $7, delivery = $8, pack_millilitres = $9, pack_price_minor = $10, currency = $11,
-         wear = $12, contains_fluoride = $13, archived = $14, note = $15, fluoride_checked = $16, version = version + 1
-       where id = $1 and version = $17 returning id`,
+         wear = $12, contains_fluoride = $13, archived = $14, note = $15, fluoride_checked = $16, longest = $17, version = version + 1
+       where id = $1 and version = $18 returning id`,
     [...values(product, currency), fromVersion],
   )
   if (rows.length === 0) return false

@@ -1,3 +1,4 @@
+import { longestKinds, longestNames, longestOf } from '@/core/chemistry/longest'
 import { deliveries, deliveryNames, protectionWearNames } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
 import { capital } from '@/core/words/sayPlan'
@@ -84,6 +85,18 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
       />
       {number('dwellMin', 'Shortest dwell, seconds', 'dwellSeconds.min')}
       {number('dwellMax', 'Longest dwell, seconds', 'dwellSeconds.max', 'dwellSeconds')}
+      {family.purpose === 'clean' && (
+        <ChoiceField
+          id="longest"
+          label="What the longest dwell means"
+          value={values.longest ?? ''}
+          choices={[
+            ['', `as its family: ${longestNames[longestOf({ family: values.family })]}`],
+            ...longestKinds.map((kind) => [kind, longestNames[kind]] as const),
+          ]}
+          set={(longest) => change({ longest })}
+        />
+      )}
       {number('packMillilitres', 'Pack, ml', 'packMillilitres')}
       {number('packPrice', `Price of the pack, ${currency}`, 'packPriceMinor')}
       {isNew && number('stockMillilitres', 'In stock, ml', 'stockMillilitres')}

@@ -13,6 +13,8 @@ export interface ProductValues {
   readonly strength: string
   readonly dwellMin: string
   readonly dwellMax: string
+  /** What it means; empty: as its family. Absent in drafts of earlier versions. */
+  readonly longest?: string
   readonly delivery: string
   readonly packMillilitres: string
   readonly packPrice: string
@@ -36,6 +38,7 @@ export function valuesOfFamily(family: FamilyId): ProductValues {
     strength: writeDilution(strength),
     dwellMin: String(dwellSeconds.min),
     dwellMax: String(dwellSeconds.max),
+    longest: '',
     delivery,
     packMillilitres: String(usualPacks[family].packMillilitres),
     packPrice: '',
@@ -62,6 +65,7 @@ export function valuesOf(product: Product, currency: string): ProductValues {
     ),
     dwellMin: String(product.dwellSeconds.min),
     dwellMax: String(product.dwellSeconds.max),
+    longest: product.longest ?? '',
     delivery: product.delivery,
     packMillilitres: String(product.packMillilitres),
     packPrice: String(product.packPriceMinor / perUnit),
@@ -107,6 +111,7 @@ export const inputOf = (values: ProductValues, currency: string): unknown => ({
   family: values.family,
   strength: values.strength,
   dwellSeconds: { min: numberOf(values.dwellMin), max: numberOf(values.dwellMax) },
+  longest: values.longest || undefined,
   delivery: values.delivery,
   packMillilitres: numberOf(values.packMillilitres),
   packPriceMinor: minorOf(values.packPrice, currency),

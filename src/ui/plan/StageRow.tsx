@@ -6,9 +6,11 @@ import { nameCorners } from '@/core/words/sayPlan'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
+import { isFinishing } from '@/core/work/stageKind'
 import { Cost } from '../frame/CostsShown'
 import { formatMillilitres, formatMoney } from '../format/format'
 import { BottleDrawing } from './BottleDrawing'
+import { longestWords } from './longestWords'
 import { StageTime } from './StageTime'
 
 /** More wheels than this are counted, not named. */
@@ -89,6 +91,7 @@ export function StageRow(props: StageRowProps) {
             .filter(({ verdict }) => verdict === 'withCare')
             .map(({ reason }) => reason)
             .join(' ')}{' '}
+          {isFinishing(stage.kind) ? '' : `${longestWords(stage)} `}
           It is {/^[aeiou]/.test(familyOf(stage.family).name) ? 'an' : 'a'} {familyOf(stage.family).name}:{' '}
           {familyOf(stage.family).purposeText}.{' '}
           <Cost>{formatMoney(stage.costMinor, currency)} of product.</Cost>
