@@ -135,6 +135,17 @@ export const planFile = v.strictObject({
       ),
     }),
   ),
+  secondRounds: v.optional(
+    v.array(
+      v.strictObject({
+        stageId: v.string(),
+        corners: v.array(position),
+        soil: v.picklist(soils),
+        share: fraction,
+        seconds: amount,
+      }),
+    ),
+  ),
   verdicts: v.array(
     v.strictObject({
       productId: v.string(),

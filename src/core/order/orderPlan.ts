@@ -1,5 +1,6 @@
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/planning/makePlan'
+import { listed } from '@/core/words/listed'
 import { headlineOf } from '@/core/words/sayPlan'
 import { cardsOf } from '@/core/cards/cardsOf'
 import { calmnessOf } from '@/core/patterns/calmness'
@@ -190,7 +191,7 @@ function inOrder(
   const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
   return {
     ...plan,
-    headline: headlineOf(job, plan.stages, plan.operatorSeconds, tail.end),
+    headline: headlineOf(job, plan.stages, plan.operatorSeconds, tail.end, moreSeconds(job, plan)),
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }
@@ -246,16 +247,30 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
   return inOrder(ordering, schedule, boundSeconds, withDryWork(made, pattern)) ?? shortest
 }
 
+/** What second rounds may take, shared by those who work. */
+const moreSeconds = ({ crew }: Job, { secondRounds = [] }: Plan): number =>
+  secondRounds.reduce((sum, { seconds }) => sum + seconds, 0) / crew.people
+
 /** What is said of an order, and that dry work goes round once more. */
 function withDryWork({ after }: PlanProblem, pattern: OrderPattern): OrderPattern {
-  const [first, ...rest] = pattern.sentences
-  const isDressed = after.some(({ act }) => act === 'dress')
-  const isDried = after.some(({ act, corner }) => act === 'dry' && corner !== null)
-  const work = isDried && isDressed ? 'dry and dress' : isDried ? 'dry' : isDressed ? 'dress the tyres' : null
-  return first === undefined || work === null
+  const acts = new Set(after.flatMap(({ act, corner }) => (corner === null ? [] : [act])))
+  const work = dryWorkNames.flatMap(([act, name]) => (acts.has(act) ? [name] : []))
+  const last = pattern.sentences.at(-1)
+  return last === undefined || work.length === 0
     ? pattern
-    : { ...pattern, sentences: [`${first} At the end you go round once more to ${work}.`, ...rest] }
+    : {
+        ...pattern,
+        sentences: [
+          ...pattern.sentences.slice(0, -1),
+          `${last} At the end you go round once more to ${listed(work)}.`,
+        ],
+      }
 }
+const dryWorkNames = [
+  ['dry', 'dry'],
+  ['protect', 'seal'],
+  ['dress', 'dress the tyres'],
+] as const
 
 const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
   other?.sequence && other.sequence.endSeconds < (one?.sequence?.endSeconds ?? Infinity) ? other : one

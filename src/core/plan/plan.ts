@@ -169,6 +169,17 @@ export interface SoilCourse {
   readonly left: readonly (Left & { readonly stageId: string | null })[]
 }
 
+/** Another application that the look may ask for. */
+export interface SecondRound {
+  readonly stageId: string
+  readonly corners: readonly Position[]
+  readonly soil: Soil
+  /** How likely, 0 to 1. Estimate. */
+  readonly share: number
+  /** What it takes at these wheels, all together. */
+  readonly seconds: number
+}
+
 /** What the rule book says of a product of the cabinet on these wheels. */
 export interface ProductVerdict {
   readonly productId: string
@@ -259,6 +270,8 @@ export interface Plan {
   readonly amounts: readonly ProductAmount[]
   readonly protections: readonly PlannedProtection[]
   readonly soil: readonly SoilCourse[]
+  /** Absent in plans of earlier versions. */
+  readonly secondRounds?: readonly SecondRound[]
   readonly verdicts: readonly ProductVerdict[]
   /** What would change the choice. */
   readonly wouldChange: readonly string[]

@@ -13,6 +13,7 @@ import { alternativesOf, minutesOf } from './alternatives'
 import { assumptionsOf } from './assumptions'
 import { tooMuchPressure } from './pressure'
 import { verdictsOf } from './productVerdicts'
+import { secondRounds } from './secondRounds'
 import { soilCourses } from './soilCourses'
 import { sayTooFewMinutes } from './tooFewMinutes'
 import { fixedCosts, versionOf, type Version } from './version'
@@ -52,6 +53,7 @@ export function workablePlan(job: Job): Plan {
       summary !== capital(summaryOf(job, stages)) &&
       chosen.operatorSeconds - operatorSeconds >= worthAWordSeconds,
   )
+  const soil = soilCourses(job, choices, chosen)
   const usedIds = stages.filter(onWheel).map(({ productId }) => productId)
   return {
     headline: headlineOf(job, stages, chosen.operatorSeconds),
@@ -67,7 +69,8 @@ export function workablePlan(job: Job): Plan {
     fills: chosen.fills,
     amounts,
     protections: chosen.protections,
-    soil: soilCourses(job, choices, chosen),
+    soil,
+    secondRounds: secondRounds(job, stages, soil),
     verdicts: verdictsOf(job, groups),
     wouldChange: [
       ...(other

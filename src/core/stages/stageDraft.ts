@@ -10,7 +10,7 @@ import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import type { Stage, ZoneTool } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Finish } from '@/core/finishes/finish'
-import { surfaceOf, type Judgement } from '@/core/rules/judge'
+import { surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
 import { cautionsFor } from '@/core/words/cautions'
 import { cleansWheel, type StageKind } from '@/core/work/stageKind'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
@@ -121,6 +121,9 @@ function wasTried({ product, corners, zones }: StageDraft, { testSpots = [] }: J
   )
 }
 
+const sitesOfDraft = ({ corners, zones }: StageDraft, job: Job): UseSite[] =>
+  sitesOf({ corners, zones, tools: new Map(), mechanics: new Map() }, job)
+
 /** The stage of a draft; its price is told once it is known what is filled together. */
 export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
   const { product, corners, rounds, fraction, kind, judgement } = draft
@@ -146,11 +149,9 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
         ? lanceSurfaceFraction(recipe.realFraction, job.equipment.lance)
         : recipe.realFraction,
     dwellSeconds: draft.dwellSeconds,
-    longest: longestHere(
-      product,
-      fraction,
-      sitesOf({ corners, zones: draft.zones, tools: new Map(), mechanics: new Map() }, job),
-    ),
+    ...(familyOf(product.family).purpose === 'clean'
+      ? { longest: longestHere(product, fraction, sitesOfDraft(draft, job)) }
+      : {}),
     rounds,
     operatorSeconds: corners.reduce(
       (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family),

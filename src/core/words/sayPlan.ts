@@ -100,17 +100,21 @@ const worthAWordMinutes = 3
 /**
  * The answer as a colleague would say it.
  * @param clockSeconds from the first look to the note, where the steps stand in an order; else hand time stands alone
+ * @param moreSeconds that second rounds may take, if the look asks for them
  */
 export function headlineOf(
   job: Job,
   stages: readonly Stage[],
   operatorSeconds: number,
   clockSeconds: number = operatorSeconds,
+  moreSeconds = 0,
 ): string {
   const summary = summaryOf(job, stages)
   const [minutes, clock] = [Math.round(operatorSeconds / 60), Math.round(clockSeconds / 60)]
   if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
   const hands = job.crew.people === 1 ? 'one pair of hands' : 'two pairs of hands'
   const work = Math.abs(minutes - clock) >= worthAWordMinutes ? `, ${minutes} of hand work` : ''
-  return `${capital(summary)}. ${clock} minutes, ${hands}${work}.`
+  const most = Math.round((clockSeconds + moreSeconds) / 60)
+  const range = most > clock ? `, up to ${most}` : ''
+  return `${capital(summary)}. ${clock} minutes${range}, ${hands}${work}.`
 }

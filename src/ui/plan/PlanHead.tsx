@@ -4,6 +4,7 @@ import { Cost } from '../frame/CostsShown'
 import { formatMoney } from '../format/format'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
+import { secondRoundWords } from './secondRoundWords'
 import type { PlanState } from './usePlan'
 
 /** How far a job has come. */
@@ -13,7 +14,7 @@ interface PlanHeadProps {
   readonly jobId: string
   readonly wheelSetId: string
   readonly state: JobState
-  readonly current: Pick<PlanState, 'plan' | 'working' | 'keeping' | 'whenKept'>
+  readonly current: Pick<PlanState, 'plan' | 'file' | 'working' | 'keeping' | 'whenKept'>
 }
 
 const saidOf = ({ working, keeping }: PlanHeadProps['current']): string =>
@@ -22,7 +23,7 @@ const saidOf = ({ working, keeping }: PlanHeadProps['current']): string =>
 /** The answer in a few figures, and the way into the bay. */
 export function PlanHead(props: PlanHeadProps) {
   'use memo'
-  const { plan } = props.current
+  const { plan, file } = props.current
   return (
     <div className="plan-head">
       <div aria-live="polite">
@@ -30,6 +31,14 @@ export function PlanHead(props: PlanHeadProps) {
         {plan.sequence?.pattern && (
           <p className="plan-pattern">{plan.sequence.pattern.sentences.join(' ')}</p>
         )}
+        {secondRoundWords(
+          plan,
+          file.corners.map(({ position }) => position),
+        ).map((text) => (
+          <p key={text} className="plan-pattern">
+            {text}
+          </p>
+        ))}
         <div className="plan-figures">
           <Cost>
             <span>
