@@ -39,6 +39,8 @@ it.each([
   ['["$041838a5-a5ed"]', 400],
   ['[{"kind":"$frontLeft"}]', 400],
   ['[{"deep":[{"er":"$1"}]}]', 400],
+  ['[{"shop":{"name":"a"}},{"shop":"$0:0:shop"}]', null],
+  ['[{"shop":{"name":"a"}},{"shop":"$0:0:nothing"}]', 400],
 ])('values that stand for others are there, or it is refused: %s', async (body, status) => {
   const refused = await sent(body)
   expect(refused?.status ?? null).toBe(status)

@@ -11,28 +11,44 @@ const unreadable = (found: string): Omit<Refused, 'status'> & { readonly status:
 
 /** Values that JSON has no word for, as the framework writes them; and texts that begin with a dollar sign. */
 const written = /^\$(?:\$|undefined$|NaN$|-?Infinity$|-0$|D\d{4}-|n-?\d+$)/
-/** A part of the body that stands for a value. */
-const reference = /^\$[A-Z@]?([0-9a-f]+)(?::|$)/
+/** A part of the body that stands for a value, or a value within it: what is sent twice is written once. */
+const reference = /^\$[A-Z@]?([0-9a-f]+)((?::.*)?)$/s
+
+/** Finds a part by its name; undefined: there is none. */
+type PartNamed = (name: string) => unknown
+
+/** Whether a path of keys leads to something. */
+const leadsSomewhere = (part: unknown, path: readonly string[]): boolean =>
+  path.length === 0
+    ? part !== undefined
+    : typeof part === 'object' &&
+      part !== null &&
+      Object.hasOwn(part, path[0] as string) &&
+      leadsSomewhere((part as Record<string, unknown>)[path[0] as string], path.slice(1))
 
 /** Whether every text of a value can be read; the framework fails on one that points nowhere. */
-function isReadable(value: unknown, isPart: (name: string) => boolean): boolean {
+function isReadable(value: unknown, partNamed: PartNamed): boolean {
   if (typeof value === 'string') {
     if (!value.startsWith('$') || written.test(value)) return true
-    const [, name] = reference.exec(value) ?? []
-    return name !== undefined && isPart(name)
+    const [, name, path = ''] = reference.exec(value) ?? []
+    return name !== undefined && leadsSomewhere(partNamed(name), path.split(':').slice(1))
   }
   if (typeof value !== 'object' || value === null) return true
-  return Object.values(value).every((inner) => isReadable(inner, isPart))
+  return Object.values(value).every((inner) => isReadable(inner, partNamed))
 }
 
 /** Whether a form's parts can be read: those that are JSON by what they hold, the others are texts and files. */
 function isReadableForm(form: FormData): boolean {
-  const names = [...form.keys()]
-  const isPart = (name: string): boolean => names.some((own) => own === name || own.startsWith(`${name}_`))
-  return [...form].every(([name, part]) => {
-    if (typeof part !== 'string' || !/^[0-9a-f]+$/.test(name)) return true
-    return isReadable(JSON.parse(part), isPart)
-  })
+  const parts = new Map(
+    [...form].map(([name, part]): [string, unknown] => [
+      name,
+      typeof part === 'string' && /^[0-9a-f]+$/.test(name) ? JSON.parse(part) : part,
+    ]),
+  )
+  // The fields of a form within the form are named after it.
+  const partNamed: PartNamed = (name) =>
+    parts.get(name) ?? [...parts.keys()].find((own) => own.startsWith(`${name}_`))
+  return [...parts.values()].every((part) => part instanceof Blob || isReadable(part, partNamed))
 }
 
 /**
@@ -52,7 +68,8 @@ export async function actionRefusal(body: Request): Promise<ReturnType<typeof un
     if (text.length > mostBytes) return { ...unreadable(`${text.length} bytes`), status: 413 }
     const sent: unknown = JSON.parse(text)
     if (!Array.isArray(sent)) return unreadable('no list of arguments')
-    return isReadable(sent, () => false) ? null : unreadable('a value that is not there')
+    const partNamed: PartNamed = (name) => (name === '0' ? sent : undefined)
+    return isReadable(sent, partNamed) ? null : unreadable('a value that is not there')
   } catch {
     return unreadable('a body that cannot be read')
   }
