@@ -82,29 +82,12 @@ export function wetLimitAt(
   }
 }
 
-/**
- * Whether a wheel keeps its label when what is reached late is sprayed as one comes to it: barrel and backs first, the rest before it is
- * brushed. Nothing is on for more than twice the label's time, and what has been brushed does not dry before the rinse.
- */
-export function staysFresh(work: ContactWork, wetLimit: number): boolean {
-  const total = work.dwellMinSeconds + work.contactSeconds + work.spraySeconds + 2 * work.toolChangeSeconds
-  return (
-    total <= wetTimes * work.labelMaxSeconds && work.contactSeconds + 2 * work.toolChangeSeconds <= wetLimit
-  )
-}
-
-/** In how few parts with a rinse of their own a wheel keeps so; null where the film is dry before. */
-function freshParts(work: ContactWork, wetLimit: number): number | null {
-  const parts = sectionCounts.find((count) =>
-    staysFresh({ ...work, contactSeconds: Math.ceil(work.contactSeconds / count) }, wetLimit),
-  )
-  return parts ?? null
-}
-
-const sayStaggered = (labelMaxSeconds: number, parts: number): string =>
-  parts === 1
-    ? `The label allows ${sayMinutes(labelMaxSeconds)} after each spray: barrel first, the face sprayed as you come to it; one rinse for all of it.`
-    : `The label allows ${sayMinutes(labelMaxSeconds)} after each spray, and the brush takes longer than twice that: in ${partCounts[parts]} parts, barrel first, face and details last.`
+/** The same work where what is reached late is sprayed as one comes to it: twice the label's time, and a spray more. */
+export const keptFresh = (work: ContactWork): ContactWork => ({
+  ...work,
+  labelMaxSeconds: wetTimes * work.labelMaxSeconds,
+  contactSeconds: work.contactSeconds + work.spraySeconds,
+})
 
 interface TimedStage {
   readonly longest?: Longest
@@ -144,24 +127,12 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
   if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
   if (stage.delivery === 'bucket') return bucketTiming(known, degrees, work, seconds)
-  const parts =
-    stage.longest?.kind === 'wet' && !leastSplit(work, seconds, 1) ? freshParts(work, seconds) : null
-  if (parts !== null)
-    return {
-      ...known,
-      sections: parts,
-      mists: 0,
-      isStaggered: true,
-      ...(parts > 1 ? { isByZones: true } : {}),
-      isNotNow: false,
-      text: sayStaggered(stage.labelMaxSeconds, parts),
-    }
+  const once = leastSplit(work, seconds)
+  const fresh = stage.longest?.kind === 'wet' ? leastSplit(keptFresh(work), seconds) : null
+  const isStaggered = fresh !== null && isLess(fresh, once)
+  const own = isStaggered ? keptFresh(work) : work
+  const split = isStaggered ? fresh : (once ?? asLongAsItGoes(work, seconds))
   const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
-  // Where the label is shorter than the brush, a quarter is worked for as long as it allows.
-  const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
-  const split =
-    leastSplit(work, seconds) ??
-    (room > 0 ? leastSplit({ ...work, contactSeconds: Math.min(contactSeconds, 4 * room) }, seconds) : null)
   if (!split) {
     return {
       ...known,
@@ -172,22 +143,43 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     }
   }
   // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
-  const byLabel = leastSplit(work, Infinity)?.sections ?? sectionCounts.length
-  if (split.sections > 1 && byLabel >= split.sections) {
-    return {
-      ...known,
-      ...split,
-      isByZones: true,
-      isNotNow: false,
-      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} from spray to rinse: in ${partCounts[split.sections]} parts, barrel first, face and details last${sayMists(split.mists)}.`,
-    }
-  }
+  const byLabel = leastSplit(own, Infinity)?.sections ?? sectionCounts.length
+  const isByLabel = split.sections > 1 && byLabel >= split.sections
   return {
     ...known,
     ...split,
+    ...(isByLabel ? { isByZones: true } : {}),
+    ...(isStaggered ? { isStaggered } : {}),
     isNotNow: false,
-    text: `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
+    text:
+      isByLabel || isStaggered
+        ? sayByLabel(stage.labelMaxSeconds, split, isStaggered)
+        : `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
   }
+}
+
+interface Split {
+  readonly sections: number
+  readonly mists: number
+}
+
+const isLess = (one: Split, other: Split | null): boolean =>
+  other === null ||
+  one.sections < other.sections ||
+  (one.sections === other.sections && one.mists < other.mists)
+
+/** Where the label is shorter than the brush, a quarter is worked for as long as it allows. */
+function asLongAsItGoes(work: ContactWork, wetLimit: number): Split | null {
+  const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
+  const contactSeconds = Math.min(work.contactSeconds, 4 * room)
+  return room > 0 ? leastSplit({ ...work, contactSeconds }, wetLimit) : null
+}
+
+function sayByLabel(labelMaxSeconds: number, { sections, mists }: Split, isStaggered: boolean): string {
+  const allows = `The label allows ${sayMinutes(labelMaxSeconds)} ${isStaggered ? 'after each spray' : 'from spray to rinse'}`
+  return sections === 1
+    ? `${allows}: barrel first, the face sprayed as you come to it${sayMists(mists)}; one rinse for all of it.`
+    : `${allows}${isStaggered ? ', and the brush takes longer than twice that' : ''}: in ${partCounts[sections]} parts, barrel first, face and details last${sayMists(mists)}.`
 }
 
 const partCounts = ['', 'one', 'two', 'three', 'four'] as const
@@ -232,7 +224,7 @@ const dryKinds: readonly StageKind[] = ['tar', 'waterless']
 
 /** Liners, tyres, tar spots and waterless work are not split: they are kept wet with mists, or done a little at a time. */
 function unsplitTiming(
-  { kind, delivery }: TimedStage,
+  { kind, delivery, longest }: TimedStage,
   known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
   degrees: string,
   work: ContactWork,
@@ -241,7 +233,8 @@ function unsplitTiming(
   const whole = { ...known, sections: 1, isNotNow: false }
   if (wetLimit === Infinity) return { ...whole, mists: 0, text: `At ${degrees} nothing dries.` }
   const stays = `At ${degrees} it stays wet ${sayMinutes(wetLimit)}`
-  const split = delivery === 'bucket' ? { mists: 0 } : leastSplit(work, wetLimit, 1)
+  const own = longest?.kind === 'wet' ? { ...work, labelMaxSeconds: wetTimes * work.labelMaxSeconds } : work
+  const split = delivery === 'bucket' ? { mists: 0 } : leastSplit(own, wetLimit, 1)
   if (dryKinds.includes(kind))
     return {
       ...whole,
