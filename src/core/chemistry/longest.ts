@@ -10,8 +10,8 @@ export const longestKinds = ['contact', 'wet'] as const
 export type LongestKind = (typeof longestKinds)[number]
 
 export const longestNames: Record<LongestKind, string> = {
-  contact: 'rinse when the time is over',
-  wet: 'keep it wet, fresh product is fine',
+  contact: 'rinse within this time',
+  wet: 'keep it wet and reapply as you go',
 }
 
 const bites: readonly Trait[] = ['strongAcid', 'strongAlkali', 'solvent']

@@ -9,6 +9,6 @@ export function longestWords({
 }: Pick<Stage, 'longest' | 'dwellSeconds'>): string {
   if (!longest || max === 0) return ''
   return longest.kind === 'wet'
-    ? `Keep it wet. Spray it fresh after ${formatDuration(max)}, and rinse within ${formatDuration(wetTimes * max)}.`
+    ? `Keep it wet. Reapply after ${formatDuration(max)} and rinse within ${formatDuration(wetTimes * max)}.`
     : `Rinse within ${formatDuration(max)}${longest.because ? `, because ${longest.because}` : ': it bites'}.`
 }

@@ -23,7 +23,7 @@ export const secondRoundWords = (
     const stage = stages.find(({ id }) => id === stageId)
     return stage
       ? [
-          `The look decides on a second round of ${familyOf(stage.family).name} ${nameCorners(corners, positions)} (${oddsOf(share)}): ${formatDuration(seconds)} more.`,
+          `The final check may call for a second round of ${familyOf(stage.family).name} ${nameCorners(corners, positions)} (${oddsOf(share)}): ${formatDuration(seconds)} more.`,
         ]
       : []
   })
