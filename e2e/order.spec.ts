@@ -92,6 +92,7 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   await expect(page.getByText('by the simulated thermometer')).toBeVisible()
   await page.getByRole('button', { name: 'Forget the readings, use the estimate' }).click()
   await expect(row).toContainText('estimate')
+  await settled(page)
   await page.reload()
   await openDeeper(page, 'Weather and hands')
   await expect(row).toContainText('estimate')
