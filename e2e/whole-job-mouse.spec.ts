@@ -38,7 +38,9 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
 
   await page.getByRole('link', { name: 'Start in the bay' }).click()
   const taps = await workThrough(page, () => page.locator('.run-acts [data-best]').click())
-  expect(taps).toBeGreaterThan(40)
+  // What good hands need for a decontamination, at most.
+  expect(taps).toBeGreaterThan(20)
+  expect(taps).toBeLessThanOrEqual(46)
   await page.getByRole('button', { name: 'some left' }).click()
   await page
     .getByLabel('What you would do otherwise')
