@@ -87,7 +87,7 @@ export function stageSteps(
       stageId: stage.id,
       ...text,
       title: text.title.replace(/,$/, ''),
-      ...(timing?.isStaggered ? asYouComeToIt(act, text, brushRinse(job)) : {}),
+      ...(timing?.isStaggered && part === 0 ? asYouComeToIt(act, text, brushRinse(job)) : {}),
       zones: shown,
       tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
       operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,
