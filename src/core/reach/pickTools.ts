@@ -73,8 +73,18 @@ export function pickTools(
   const reached = zones.filter((zone) => served.get(zone)?.length)
   const zonesOf = (tool: Tool): number =>
     reached.filter((zone) => serves(tool, served.get(zone) ?? [])).length
+  const extra = (tool: Tool, zone: Zone): number =>
+    served.get(zone)?.find((one) => one.tool === tool)?.extraSeconds ?? Infinity
+  // Whatever it serves, another serves as well: of two alike the one that is named first stays.
+  const isSpare = (tool: Tool, at: number): boolean =>
+    kit.some(
+      (other, place) =>
+        other !== tool &&
+        reached.every((zone) => extra(other, zone) <= extra(tool, zone)) &&
+        (place < at || reached.some((zone) => extra(other, zone) < extra(tool, zone))),
+    )
   const weighed = kit
-    .filter((tool) => zonesOf(tool) > 0)
+    .filter((tool, at) => zonesOf(tool) > 0 && !isSpare(tool, at))
     .map((tool, at) => ({ tool, at, zones: zonesOf(tool) }))
     .sort((a, b) => b.zones - a.zones || a.at - b.at)
     .slice(0, mostWeighed)
@@ -83,6 +93,7 @@ export function pickTools(
   for (let set = 0; set < 1 << weighed.length; set += 1) {
     const inHand = weighed.filter((_, at) => set & (1 << at))
     let seconds = inHand.length * anotherToolSeconds
+    if (best && seconds >= best.seconds) continue
     const picked = new Map<Zone, Tool | null>(zones.map((zone) => [zone, null]))
     for (const zone of reached) {
       const one = quickest(served.get(zone) ?? [], (tool) => inHand.includes(tool))

@@ -1,0 +1,59 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { defaultSchools } from '@/core/schools/schools'
+import { starterTools } from '@/core/tools/starterTools'
+import type { Tool } from '@/core/tools/tool'
+import { wheelZones, type Zone } from '@/core/wheel/zone'
+import { pickTool, type ToolSite } from './pickTool'
+import { pickTools } from './pickTools'
+
+const siteOf =
+  (gapMillimetres: number, changes: Partial<ToolSite> = {}) =>
+  (): ToolSite => ({
+    gapMillimetres,
+    surface: { finish: 'paintedGloss', condition: 'sound' },
+    liner: 'plastic',
+    schools: defaultSchools,
+    vehicleKind: 'car',
+    ...changes,
+  })
+const idsOf = (picked: Map<Zone, Tool | null>) =>
+  [...new Set([...picked.values()].flatMap((tool) => tool?.id ?? []))].sort()
+
+describe('the tools for a wheel', () => {
+  it.each([
+    ['an open wheel', 60, ['detail-brush', 'large-barrel-brush', 'wheel-mitt']],
+    ['narrow gaps', 20, ['detail-brush', 'flat-flexible-brush', 'thin-angled-wand', 'wheel-mitt']],
+  ])('are few on %s', (_, gap, ids) => {
+    expect(idsOf(pickTools(wheelZones, starterTools, siteOf(gap)))).toEqual(ids)
+  })
+
+  it('have the face brush where the shop works the face with one', () => {
+    const schools = { ...defaultSchools, face: 'brush' as const }
+    expect(pickTools(wheelZones, starterTools, siteOf(60, { schools })).get('face')?.id).toBe(
+      'soft-face-brush',
+    )
+  })
+
+  it('reach every zone that a tool of the kit reaches, with as many tools as there are zones at most', () => {
+    fc.assert(
+      fc.property(fc.subarray([...starterTools]), fc.integer({ min: 0, max: 80 }), (kit, gap) => {
+        const picked = pickTools(wheelZones, kit, siteOf(gap))
+        for (const zone of wheelZones)
+          expect([zone, picked.get(zone) !== null]).toEqual([
+            zone,
+            pickTool(zone, kit, siteOf(gap)()) !== null,
+          ])
+        const alone = new Set(wheelZones.flatMap((zone) => pickTool(zone, kit, siteOf(gap)())?.id ?? []))
+        expect(idsOf(picked).length).toBeLessThanOrEqual(alone.size)
+      }),
+    )
+  })
+
+  it('are the same where the kit has some of them twice', () => {
+    const twice = [...starterTools, ...starterTools.map((tool) => ({ ...tool, id: `${tool.id}-2` }))]
+    expect(idsOf(pickTools(wheelZones, twice, siteOf(60)))).toEqual(
+      idsOf(pickTools(wheelZones, starterTools, siteOf(60))),
+    )
+  })
+})
