@@ -42,7 +42,7 @@ interface Said {
 }
 
 /**
- * The calmest order within an eighth of the shortest known: the same moves at every wheel where that goes, two wheels at a
+ * The calmest order that takes little longer than the shortest known (`calmShare`, `restlessShare`): the same moves at every wheel where that goes, two wheels at a
  * time, or one after the other with little else in between; else the shortest order with its comings to a wheel joined.
  * @param problem the steps as operations, with brakes that cool and the like
  * @param aroundSeconds what comes before the first wheel and after the last

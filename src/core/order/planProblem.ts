@@ -118,7 +118,6 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
       restLag(id, here.slice(at + 1))
     })
   }
-  finishAfterBody()
   shadeFirst()
   triedFirst()
   /** What a step that puts something on asks of the steps after it, up to its rinse. */
@@ -180,14 +179,6 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     if (next === undefined || (step.act !== 'rinse' && step.act !== 'preRinse')) return
     if (steps[next]?.startsDwell)
       lags.push({ from: id, to: next, minSeconds: 0, maxSeconds: restSeconds, why: restWhy })
-  }
-  /** Where the body is washed in between, drying and dressing wait until nothing wet comes any more. */
-  function finishAfterBody(): void {
-    const rinse = steps.findIndex((step) => step.id === jobStepIds.bodyRinse)
-    if (rinse < 0) return
-    steps.forEach((step, id) => {
-      if (step.act === 'dress' || (step.act === 'dry' && step.stageId === null)) order(rinse, id, 'body')
-    })
   }
   /** What is tried at one wheel comes to no other before. */
   function triedFirst(): void {

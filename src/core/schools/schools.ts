@@ -183,7 +183,7 @@ export const schoolTexts: { readonly [K in SchoolName]: SchoolText<K> } = {
   order: {
     question: 'Order of the work',
     choices: [
-      { value: 'calm', text: 'Calm: the same moves at every wheel, within 6 % of the shortest' },
+      { value: 'calm', text: 'Calm: the same moves at every wheel, within 12 % of the shortest' },
       { value: 'tight', text: 'Tight: the shortest, whatever it jumps about' },
     ],
     reason: 'Nobody follows eighty clock times with a lance in the hand; everybody keeps a pattern.',
