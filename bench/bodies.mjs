@@ -7,6 +7,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { bin, must, node, root, say } from '../scripts/lib/run.mjs'
 import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
+import { megabytesOf } from './measure.mjs'
 
 const sentBytes = 200_000_000
 const chunk = Buffer.alloc(1 << 16, 'x')
@@ -14,10 +15,6 @@ const atOnce = [1, 8]
 const mostGrowthMegabytes = 80
 /** Over TLS with the shop's own certificate. */
 const trusting = { rejectUnauthorized: false }
-
-/** Memory of a process as the system counts it, MB. */
-const megabytesOf = (pid) =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
 
 /** Sends without a length until all is sent or the other end has enough; gives the status, 0 where it was cut off. */
 function pour(address, path) {

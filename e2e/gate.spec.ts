@@ -131,6 +131,8 @@ test('a phone of the bay sees no costs', async ({ browser }) => {
   for (const path of pages) {
     await page.goto(path)
     expect(await page.locator('main').innerText(), path).not.toMatch(/€|EUR/)
+    // Nor in what the page was drawn with.
+    expect(await page.content(), path).not.toMatch(/packPriceMinor|priceMinor|costMinor[\\"]*:[1-9]/)
   }
   await end()
 })

@@ -4,8 +4,10 @@ import { benchBodies } from '../bench/bodies.mjs'
 import { benchChoice } from '../bench/choice.mjs'
 import { benchDue } from '../bench/due.mjs'
 import { benchFuzz } from '../bench/fuzz.mjs'
+import { benchHour } from '../bench/hour.mjs'
 import { benchLoop } from '../bench/loop.mjs'
 import { benchPages } from '../bench/pages.mjs'
+import { benchPhotographs } from '../bench/photographs.mjs'
 import { benchDurability } from '../bench/durability.mjs'
 import { benchProcedure } from '../bench/procedure.mjs'
 import { benchProtection } from '../bench/protection.mjs'
@@ -31,8 +33,10 @@ const parts = {
   loop: benchLoop,
   scale: benchScale,
   fuzz: benchFuzz,
+  photographs: benchPhotographs,
   bodies: benchBodies,
   durability: benchDurability,
+  hour: benchHour,
 }
 
 await ensureInstalled()

@@ -7,6 +7,7 @@ import type { Result } from '@/core/result'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import type { PlanProtocol } from './planProtocol'
+import { planOfAnswer, resumedOfAnswer } from './workerAnswers'
 
 /** Longer than this and the worker is taken for stuck: it is ended and started anew, ms. */
 const longestMilliseconds = 20_000
@@ -33,7 +34,7 @@ export class PlanClient {
 
   /** The plan, or null when a newer wish came meanwhile. Throws when the worker failed twice. */
   plan(file: JobFile): Promise<Result<PlanFile> | null> {
-    return this.ask((remote) => remote.planFromFile(file) as Promise<Result<PlanFile>>)
+    return this.ask(async (remote) => planOfAnswer(await remote.planFromFile(file)))
   }
 
   /** The order of what is left, or null when a newer question came meanwhile. Throws when the worker failed twice. */
@@ -43,7 +44,9 @@ export class PlanClient {
     settled: readonly SettledStep[],
     away: AwaySeconds,
   ): Promise<Resumed | null> {
-    return this.ask((remote) => remote.resumeFromFile(file, plan, settled, away))
+    return this.ask(async (remote) =>
+      resumedOfAnswer(await remote.resumeFromFile(file, plan, settled, away)),
+    )
   }
 
   /** Looks on for a better order until it rests or `stop` ends the worker; tells of every better one. */

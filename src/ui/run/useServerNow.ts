@@ -1,6 +1,9 @@
 import { useEffect, useState } from 'react'
+import * as v from 'valibot'
 
 const tickMilliseconds = 200
+
+const clockAnswer = v.object({ milliseconds: v.pipe(v.number(), v.finite()) })
 
 /**
  * The server's clock in this browser, ticking. Dwell clocks count from instants that the server keeps, so a phone whose
@@ -16,13 +19,14 @@ export function useServerNow(renderedAt: number): { nowMilliseconds: number; ser
     void (async () => {
       try {
         const asked = Date.now()
-        const answer = (await (await fetch('/api/clock', { cache: 'no-store' })).json()) as {
-          milliseconds: number
-        }
+        const answer = v.parse(
+          clockAnswer,
+          await (await fetch('/api/clock', { cache: 'no-store' })).json(),
+        )
         // The answer was made half-way between asking and receiving.
         if (!stopped) setOffset(answer.milliseconds - (asked + Date.now()) / 2)
       } catch {
-        // Without an answer the device's own clock stands.
+        // Without an answer, or with one that is none, the device's own clock stands.
       }
     })()
     return () => {
