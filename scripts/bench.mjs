@@ -1,4 +1,5 @@
 // Measures what the project promises, as ratios within one run. `npm run bench -- pages` runs one part.
+import { benchBackup } from '../bench/backup.mjs'
 import { benchBay } from '../bench/bay.mjs'
 import { benchBodies } from '../bench/bodies.mjs'
 import { benchChoice } from '../bench/choice.mjs'
@@ -34,6 +35,7 @@ const parts = {
   scale: benchScale,
   fuzz: benchFuzz,
   photographs: benchPhotographs,
+  backup: benchBackup,
   bodies: benchBodies,
   durability: benchDurability,
   hour: benchHour,

@@ -3,6 +3,7 @@ import { reasonOf } from '@/core/reasonOf'
 import { accessSync, constants, existsSync } from 'node:fs'
 import { join } from 'node:path'
 import type { PGlite } from '@electric-sql/pglite'
+import { forgetIncoming } from './backup/incomingPictures'
 import { damageIn, dataVersionOf, keptCounts, recount } from './checkDatabase'
 import { overEngine, type Database } from './database'
 import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
@@ -208,6 +209,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     const database = overEngine(engine.postgres, folder, engine.files)
     await database.query("set time zone 'UTC'")
     await bringUp(database, engine, folder, options.migrations ?? readMigrations())
+    await forgetIncoming(database)
     // The engine has no cleaner of its own: dead rows and old statistics would slow every query.
     if (options.upkeep) await database.query('vacuum analyze')
     return keptDatabase(folder, database, engine, lock, options)

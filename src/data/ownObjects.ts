@@ -10,6 +10,8 @@ export interface OwnObjects {
 }
 
 const migrationTable = 'schema_migration'
+/** Where pictures of a restore wait until it is complete; ours, but none of the tables that hold the data. */
+export const incomingTable = 'incoming_picture'
 const firstMigration = '0001_first_tables.sql'
 
 const named = (kind: 'table' | 'sequence' | 'function', scripts: readonly string[]): string[] => [
@@ -47,7 +49,7 @@ export async function foreignObjects(database: Queryable): Promise<string[]> {
        -- Sequences of identity columns belong to their table.
        and not exists (select 1 from pg_depend d where d.objid = c.oid and d.deptype in ('e', 'i', 'a'))
      order by 1`,
-    [[...tables, ...sequences]],
+    [[...tables, ...sequences, incomingTable]],
   )
   return rows.map(({ name }) => name)
 }

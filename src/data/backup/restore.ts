@@ -3,10 +3,10 @@ import { recountScript } from '../checkDatabase'
 import type { Database, DatabaseTransaction } from '../database'
 import { applyMigration, createMigrationTable, type Migration } from '../migrate'
 import { ownObjects } from '../ownObjects'
+import { receivePictures, type IncomingPictures } from './incomingPictures'
 import { parseRows } from './documents'
 import type { DumpReader } from './dump'
 import { rowContract } from './rowContract'
-import { addPicture } from '../queries/photographs'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
 
 /** Where a restore takes everything from. It is read table by table, so that little is held at a time. */
@@ -75,16 +75,6 @@ async function dropOwn(transaction: DatabaseTransaction): Promise<void> {
   }
 }
 
-/** Puts pictures in the place of those that are there. */
-async function fillPictures(
-  transaction: DatabaseTransaction,
-  pictures: AsyncIterable<PictureFile>,
-): Promise<void> {
-  await transaction.query('delete from photograph_file')
-  for await (const { photographId, size, jpeg } of pictures)
-    await addPicture(transaction, photographId, size, jpeg)
-}
-
 async function fill(
   transaction: DatabaseTransaction,
   name: string,
@@ -112,24 +102,21 @@ const sequencesScript = `
     end if;
   end $$`
 
-/**
- * Replaces everything that is stored, brought up to this program's version: all of it or nothing.
- * @param migrations at least those of the source
- * @throws RowRefused for a row that its table cannot hold; nothing is changed then
- */
-export function restore(
+/** Replaces everything in one transaction. */
+const replace = (
   database: Database,
   migrations: readonly Migration[],
   source: RestoreSource,
-): Promise<void> {
-  return database.transaction(async (transaction) => {
+  pictures: IncomingPictures,
+): Promise<void> =>
+  database.transaction(async (transaction) => {
     const kept = await ownRows(transaction)
     await dropOwn(transaction)
     await createMigrationTable(transaction)
     for (const migration of migrations.slice(0, source.dataVersion))
       await applyMigration(transaction, migration)
     for (const { name, columns } of await tablesInOrder(transaction)) {
-      if (name === pictureTable) await fillPictures(transaction, source.pictures())
+      if (name === pictureTable) await pictures.take(transaction)
       if (isLeftOut(name) || name === pictureTable) continue
       const rows = await source.rowsOf(name)
       if (!rows) continue
@@ -150,4 +137,23 @@ export function restore(
     }
     await transaction.script(recountScript())
   })
+
+/**
+ * Replaces everything that is stored, brought up to this program's version: all of it or nothing.
+ * @param migrations at least those of the source
+ * @throws RowRefused for a row that its table cannot hold; nothing is changed then
+ */
+export async function restore(
+  database: Database,
+  migrations: readonly Migration[],
+  source: RestoreSource,
+): Promise<void> {
+  const pictures = await receivePictures(database, source.pictures())
+  try {
+    await replace(database, migrations, source, pictures)
+  } catch (error) {
+    await pictures.forget().catch(() => undefined)
+    throw error
+  }
+  await pictures.forget()
 }

@@ -8,6 +8,7 @@ import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { wheelSetInput } from '@/contracts/wheelSet'
 import { dump as dumpWith } from '@/data/backup/dump'
+import { restore, sourceOf } from '@/data/backup/restore'
 import { dumpInMemory } from '@/data/backup/testDump'
 import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
@@ -132,6 +133,48 @@ describe('a backup', () => {
       expect(await countWheelSets(other)).toBe(2)
       await other.close()
     }
+  })
+
+  it('is restored picture by picture: what others ask is answered in between', async () => {
+    const other = await openInMemory()
+    const restoring = restoreBackup(other, zipFile)
+    const waiting = async (): Promise<number> => {
+      const [row] = await other.query<{ rows: number }>(
+        `select coalesce((select n_live_tup from pg_stat_user_tables where relname = 'incoming_picture'), -1)::int as rows`,
+      )
+      return row?.rows ?? -1
+    }
+    const seen: number[] = []
+    let isDone = false
+    void restoring.finally(() => (isDone = true))
+    while (!isDone) {
+      seen.push(await waiting())
+      await new Promise(setImmediate)
+    }
+    expect(await restoring).toEqual({ ok: true, value: null })
+    expect(Math.max(...seen), 'somebody asked while pictures came in').toBeGreaterThanOrEqual(0)
+    expect(await waiting()).toBe(-1)
+    await other.close()
+  })
+
+  it('whose pictures cannot all be read changes nothing, and leaves nothing', async () => {
+    const other = await openInMemory()
+    await addSet(other, 'Another car')
+    const before = await dump(other)
+    const broken = dumpWith(shop, (reader) =>
+      restore(other, readMigrations(), {
+        ...sourceOf(reader),
+        pictures: async function* () {
+          const [first] = reader.pictures
+          if (first) yield { ...first, jpeg: await reader.picture(first) }
+          throw new Error('the disk went out')
+        },
+      }),
+    )
+    await expect(broken).rejects.toThrow('the disk went out')
+    expect(await dump(other)).toEqual(before)
+    expect(await other.query("select to_regclass('incoming_picture') as t")).toEqual([{ t: null }])
+    await other.close()
   })
 
   it('that cannot be read or written to its end is no backup: the reason is thrown, and no file stays', async () => {
