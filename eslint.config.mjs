@@ -56,7 +56,7 @@ const coreZones = inOrder('./src/core', [
   ['timing'],
   ['words'],
   ['stages', 'steps'],
-  ['cards'],
+  ['cards', 'passes'],
   ['planning', 'sequence', 'run'],
   ['patterns'],
   ['order'],

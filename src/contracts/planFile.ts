@@ -5,6 +5,8 @@ import { familyIds } from '@/core/chemistry/families'
 import { planNames } from '@/core/job/job'
 import { serviceIds } from '@/core/visit-kinds/service'
 import { soils } from '@/core/soils/soil'
+import { passKinds } from '@/core/passes/planPass'
+import { planPasses } from '@/core/passes/planPasses'
 import { acts, stageKinds, tapEnds, type Plan } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { verdicts } from '@/core/rules/rule'
@@ -75,9 +77,31 @@ export const planStep = v.strictObject({
   alsoStops: v.optional(v.array(v.string())),
   wetLimitSeconds: v.nullable(amount),
   part: v.nullable(v.strictObject({ number: amount, of: amount })),
+  apartBecause: v.optional(v.string()),
   asks: v.optional(v.picklist(questions)),
   why: v.string(),
   cautions: v.array(v.string()),
+})
+
+const planPass = v.strictObject({
+  id: v.string(),
+  kind: v.picklist(passKinds),
+  title: v.string(),
+  corners: v.array(position),
+  stageIds: v.array(v.string()),
+  moves: v.array(
+    v.strictObject({
+      act: v.picklist(acts),
+      words: v.string(),
+      corners: v.array(position),
+      stepIds: v.array(v.string()),
+      tools: v.array(v.string()),
+      cautions: v.array(v.string()),
+    }),
+  ),
+  secondsAtWheel: amount,
+  parts: amount,
+  because: v.nullable(v.string()),
 })
 
 /** A plan as a file, version 1. Costs are in minor units of the currency; fractions are shares of concentrate. */
@@ -104,6 +128,8 @@ export const planFile = v.strictObject({
   ),
   stages: v.array(planStage),
   steps: v.array(planStep),
+  /** The steps as passes at the wheels; files of earlier versions have none. */
+  passes: v.optional(v.array(planPass)),
   fills: v.array(
     v.strictObject({
       container: v.picklist(deliveries),
@@ -221,4 +247,8 @@ type Fixed<T> = T extends object ? { readonly [K in keyof T]: Fixed<T[K]> } : T
 export type PlanFile = Fixed<v.InferOutput<typeof planFile>>
 
 /** A plan as a file: plain values that JSON and threads carry. */
-export const writePlan = (plan: Plan): PlanFile => ({ format: planFormat, ...plan })
+export const writePlan = (plan: Plan): PlanFile => ({
+  format: planFormat,
+  ...plan,
+  passes: planPasses(plan).passes,
+})

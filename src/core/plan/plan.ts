@@ -95,6 +95,8 @@ export interface Step {
   readonly wetLimitSeconds: number | null
   /** Part of the wheel, where it is worked in parts: 1 of 2, … */
   readonly part: { readonly number: number; readonly of: number } | null
+  /** Why what follows this rinse does not share it, as a clause; absent where nothing follows or nothing keeps them apart. */
+  readonly apartBecause?: string
   /** What the person is asked when it is done; absent in plans of earlier versions. */
   readonly asks?: Question
   /** What was seen at the work and brought this step into the plan; absent for what was planned. */
@@ -203,7 +205,6 @@ export interface SequenceEntry {
   readonly endSeconds: number
 }
 
-/** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
 /** What a tap says: a clock has begun or ended, a question is answered, or just that it is done. */
 export const tapEnds = ['sprayed', 'rinsed', 'foam', 'bled', 'looked', 'tested', 'done'] as const
 export type TapEnd = (typeof tapEnds)[number]
@@ -238,6 +239,7 @@ export interface OrderPattern {
   readonly shortestWheelChanges: number
 }
 
+/** The steps in order of time, so that nothing dries and nobody waits longer than has to be. */
 export interface PlanSequence {
   readonly people: number
   readonly entries: readonly SequenceEntry[]

@@ -1,22 +1,56 @@
+import { waterPartsOf } from '@/core/dilution/mix'
 import { mixingRecipe, type MixingRecipe } from '@/core/dilution/recipe'
+import { roundToStep } from '@/core/quantity/rounding'
 
-/** Steps in which a mix is made ready, ml: small amounts to ten, larger ones to fifty. */
-const stepOf = (millilitres: number): number => (millilitres < 500 ? 10 : 50)
+/** From here on it is a bucket: filled with water to a mark, then the dose, ml. */
+const bucketMillilitres = 5000
+/** Marks of a bucket, ml. */
+const bucketStep = 50
+/** So far from the label's strength a dose in a bucket may be. */
+const bucketTolerance = 0.05
 
-const roundedUp = (millilitres: number): number => {
-  const step = stepOf(millilitres)
-  return Math.max(10, Math.ceil(millilitres / step - 1e-9) * step)
+const stepsUp = (millilitres: number, step: number): number => Math.ceil(millilitres / step - 1e-9) * step
+
+/** What is used neat comes straight from its bottle, and is not rounded up to another. */
+function neatRecipe(wantedMillilitres: number, measure: number): MixingRecipe {
+  const recipe = mixingRecipe(1, Math.max(1, Math.ceil(wantedMillilitres)), measure)
+  if (!recipe.ok) throw new Error('No workable recipe for a neat product')
+  return recipe.value
 }
 
 /**
- * The least workable recipe for an amount: raised to what the person's measure can do. What is used neat comes straight
- * from its bottle, and is not rounded up to another.
+ * The least recipe for an amount that a jug can measure: concentrate in whole marks, water so many times that the strength is the
+ * label's (40 ml + 360 ml for 1:9). A bucket is filled with water first, and gets the nearest dose in whole marks.
+ *
+ * @param fraction share of concentrate, 0 < fraction ≤ 1
+ * @param wantedMillilitres of mix; the recipe makes at least so much
+ * @param measure finest step the person can measure, ml
  */
 export function workableRecipe(fraction: number, wantedMillilitres: number, measure: number): MixingRecipe {
-  const wanted = fraction === 1 ? Math.max(1, Math.ceil(wantedMillilitres)) : roundedUp(wantedMillilitres)
-  const recipe = mixingRecipe(fraction, wanted, measure)
-  if (recipe.ok) return recipe.value
-  const least = mixingRecipe(fraction, roundedUp(measure / fraction), measure)
-  if (!least.ok) throw new Error(`No workable recipe for ${fraction}`)
-  return least.value
+  if (fraction === 1) return neatRecipe(wantedMillilitres, measure)
+  const waterParts = waterPartsOf(fraction)
+  const filled = bucket(waterParts, wantedMillilitres, measure)
+  if (filled) return filled
+  const concentrate = Math.max(measure, stepsUp(wantedMillilitres * fraction, measure))
+  const water = waterParts * concentrate
+  return recipeOf(concentrate, Number(water.toFixed(water < 100 ? 1 : 0)))
+}
+
+/** Water to a mark of the bucket and the nearest dose in it; null where that is no bucket, or another strength. */
+function bucket(waterParts: number, wantedMillilitres: number, measure: number): MixingRecipe | null {
+  if (wantedMillilitres < bucketMillilitres) return null
+  const water = stepsUp(wantedMillilitres, bucketStep)
+  const dose = roundToStep(water / waterParts, measure)
+  const isNear = Math.abs((dose * waterParts) / water - 1) <= bucketTolerance
+  return isNear ? recipeOf(dose, water) : null
+}
+
+const recipeOf = (concentrateMillilitres: number, waterMillilitres: number): MixingRecipe => {
+  const totalMillilitres = concentrateMillilitres + waterMillilitres
+  return {
+    concentrateMillilitres,
+    waterMillilitres,
+    totalMillilitres,
+    realFraction: concentrateMillilitres / totalMillilitres,
+  }
 }

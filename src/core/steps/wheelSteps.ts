@@ -161,7 +161,11 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
     const [only] = pass.stages
     const before = steps.at(-1)
     if (pass.because !== null && before?.act === 'rinse')
-      steps[steps.length - 1] = { ...before, why: `A rinse of its own: ${pass.because}.` }
+      steps[steps.length - 1] = {
+        ...before,
+        apartBecause: pass.because,
+        why: `A rinse of its own: ${pass.because}.`,
+      }
     const tries = tested(pass.stages, corner)
     if (tries.length > 0) steps.push(testSpot(tries, corner, context))
     if (pass.acts.length > 0) steps.push(...passSteps(pass, corner, context))

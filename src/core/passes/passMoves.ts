@@ -1,0 +1,110 @@
+import { exhaustive } from '@/core/exhaustive'
+import { stagesOfStep, type Act, type Stage, type Step } from '@/core/plan/plan'
+import type { Position } from '@/core/wheel/position'
+import { listed } from '@/core/words/listed'
+import { cleansWheel } from '@/core/work/stageKind'
+import { merged } from './merged'
+
+/** One move of a pass in two or three words, as it is done at its wheels. */
+export interface PassMove {
+  readonly act: Act
+  /** Two or three words, without the wheel: "scrub tyre". */
+  readonly words: string
+  readonly corners: readonly Position[]
+  readonly stepIds: readonly string[]
+  /** Names of the tools it takes. */
+  readonly tools: readonly string[]
+  readonly cautions: readonly string[]
+}
+
+/** What a spray goes on, in one word each. */
+function targetsOf(step: Step, stages: ReadonlyMap<string, Stage>): string[] {
+  const kinds = stagesOfStep(step).flatMap((id) => stages.get(id)?.kind ?? [])
+  return [...new Set(kinds.map((kind) => (kind === 'arch' || kind === 'tyre' ? kind : 'wheel')))]
+}
+
+const metalWords = (step: Step): string => {
+  const zones = new Set(step.zones)
+  const [barrel, face] = [
+    zones.has('barrel') || zones.has('spokeBacks'),
+    zones.has('face') || zones.has('lip') || zones.has('windows'),
+  ]
+  return barrel && face ? 'barrel, then face' : barrel ? 'barrel' : face ? 'face' : 'wheel'
+}
+
+/** Says a step without its wheel and product. */
+export function moveWords(step: Step, stages: ReadonlyMap<string, Stage>): string {
+  const kinds = stagesOfStep(step).flatMap((id) => stages.get(id)?.kind ?? [])
+  const inParts = step.part === null ? '' : step.part.number === 1 ? ' (first part)' : ' (next part)'
+  switch (step.act) {
+    case 'preRinse':
+      return 'pre-rinse'
+    case 'spray':
+      if (kinds.includes('tar')) return 'tar remover on the spots'
+      return `spray ${listed(targetsOf(step, stages))}${inParts}`
+    case 'reMist':
+      return 'keep wet'
+    case 'agitate':
+      return `brush ${metalWords(step)}${inParts}`
+    case 'scrub':
+      return `scrub ${kinds.includes('arch') ? 'arch' : 'tyre'}`
+    case 'wipe':
+      return kinds.includes('tar') ? 'wipe spots off' : kinds.some(cleansWheel) ? 'wipe clean' : 'polish'
+    case 'rinse':
+      return kinds.includes('protect') ? 'rinse at once' : 'rinse'
+    case 'lookAgain':
+      return 'check the wet wheel'
+    case 'testSpot':
+      return 'test spot'
+    case 'dry':
+      return 'dry'
+    case 'protect':
+      return 'apply protection'
+    case 'dress':
+      return 'dress tyre'
+    case 'hub':
+      return 'clean hub'
+    case 'lookRound':
+    case 'coolCheck':
+    case 'getReady':
+    case 'roll':
+    case 'body':
+    case 'brakes':
+    case 'writeDown':
+      return step.title.toLowerCase()
+    default:
+      return exhaustive(step.act)
+  }
+}
+
+interface WheelMoves {
+  readonly corner: Position
+  readonly steps: readonly Step[]
+}
+
+/** Names of moves at one wheel: what is done again is another move. */
+function movesAtWheel({ corner, steps }: WheelMoves, say: (step: Step) => string) {
+  const times = new Map<string, number>()
+  return steps.map((step) => {
+    const words = say(step)
+    const time = (times.get(words) ?? 0) + 1
+    times.set(words, time)
+    return { corner, step, words: time === 1 ? words : `${words} again`, name: `${words}.${time}` }
+  })
+}
+
+/** The moves of a pass that some wheels get, each once with its wheels, in the order of work. */
+export function movesOf(wheels: readonly WheelMoves[], say: (step: Step) => string): PassMove[] {
+  const each = wheels.map((wheel) => movesAtWheel(wheel, say))
+  return merged(each.map((moves) => moves.map(({ name }) => name))).map((name) => {
+    const mine = each.flat().filter((move) => move.name === name)
+    return {
+      act: mine[0]?.step.act ?? 'rinse',
+      words: mine[0]?.words ?? '',
+      corners: mine.map(({ corner }) => corner),
+      stepIds: mine.map(({ step }) => step.id),
+      tools: [...new Set(mine.flatMap(({ step }) => step.tools))],
+      cautions: [...new Set(mine.flatMap(({ step }) => step.cautions))],
+    }
+  })
+}

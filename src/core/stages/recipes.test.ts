@@ -1,0 +1,51 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { fractionFromRatio } from '@/core/dilution/mix'
+import { sayDilution } from '@/core/dilution/writeDilution'
+import { workableRecipe } from './recipes'
+
+describe('a recipe for the jug', () => {
+  it.each([
+    ['1:9', 9, 400, 40, 360],
+    ['1:10', 10, 160, 15, 150],
+    ['1:4', 4, 777, 160, 640],
+    ['1:500 in a bucket', 500, 10_000, 20, 10_000],
+    ['1:1000 in a bucket', 1000, 10_000, 10, 10_000],
+    ['1:256 in a bucket, to its marks', 256, 10_000, 40, 10_000],
+    ['1:1000 in less than its least dose', 1000, 8000, 10, 10_000],
+  ])('%s', (_, parts, wanted, concentrate, water) => {
+    const recipe = workableRecipe(fractionFromRatio(parts), wanted, 5)
+    expect([recipe.concentrateMillilitres, recipe.waterMillilitres]).toEqual([concentrate, water])
+  })
+
+  it('has whole marks of concentrate, makes enough, and is said as the label says it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.integer({ min: 20, max: 4900 }),
+        fc.constantFrom(1, 5, 10),
+        (parts, wanted, measure) => {
+          const recipe = workableRecipe(fractionFromRatio(parts), wanted, measure)
+          expect(recipe.concentrateMillilitres % measure).toBe(0)
+          expect(recipe.totalMillilitres).toBeGreaterThanOrEqual(wanted - 1e-6)
+          expect(recipe.waterMillilitres).toBeCloseTo(recipe.concentrateMillilitres * parts, 6)
+          expect(sayDilution(recipe.realFraction)).toBe(sayDilution(fractionFromRatio(parts)))
+        },
+      ),
+    )
+  })
+
+  it('is near the label in a bucket, too', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 2000 }),
+        fc.integer({ min: 5000, max: 15_000 }),
+        (parts, wanted) => {
+          const recipe = workableRecipe(fractionFromRatio(parts), wanted, 5)
+          expect(recipe.totalMillilitres).toBeGreaterThanOrEqual(wanted)
+          expect(Math.abs(recipe.realFraction / fractionFromRatio(parts) - 1)).toBeLessThanOrEqual(0.06)
+        },
+      ),
+    )
+  })
+})
