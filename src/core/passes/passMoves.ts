@@ -23,6 +23,9 @@ function targetsOf(step: Step, stages: ReadonlyMap<string, Stage>): string[] {
   return [...new Set(kinds.map((kind) => (kind === 'arch' || kind === 'tyre' ? kind : 'wheel')))]
 }
 
+const isFromBucket = ({ stageId }: Step, stages: ReadonlyMap<string, Stage>): boolean =>
+  stageId !== null && stages.get(stageId)?.delivery === 'bucket'
+
 const metalWords = (step: Step): string => {
   const zones = new Set(step.zones)
   const [barrel, face] = [
@@ -41,7 +44,9 @@ export function moveWords(step: Step, stages: ReadonlyMap<string, Stage>): strin
       return 'pre-rinse'
     case 'spray':
       if (kinds.includes('tar')) return 'tar remover on the spots'
-      return `spray ${listed(targetsOf(step, stages))}${inParts}`
+      return isFromBucket(step, stages)
+        ? `suds on the wheel${inParts}`
+        : `spray ${listed(targetsOf(step, stages))}${inParts}`
     case 'reMist':
       return 'keep wet'
     case 'agitate':
@@ -82,14 +87,34 @@ interface WheelMoves {
   readonly steps: readonly Step[]
 }
 
-/** Names of moves at one wheel: what is done again is another move. */
-function movesAtWheel({ corner, steps }: WheelMoves, say: (step: Step) => string) {
+/** A move at one wheel: one step, or sprays of arch and tyre that follow each other. */
+interface WheelMove {
+  readonly corner: Position
+  readonly steps: readonly Step[]
+  readonly words: string
+  /** What is done again is another move. */
+  readonly name: string
+}
+
+/** Arch and tyre sprayed one after the other are one move, with one product or with two. */
+const rubberSpray = /^spray (?:arch and tyre|arch|tyre)$/
+
+function joined(said: readonly { step: Step; words: string }[]): { steps: Step[]; words: string }[] {
+  return said.reduce<{ steps: Step[]; words: string }[]>((moves, { step, words }) => {
+    const last = moves.at(-1)
+    if (!last || !rubberSpray.test(last.words) || !rubberSpray.test(words))
+      return [...moves, { steps: [step], words }]
+    const both = last.words === words ? words : 'spray arch and tyre'
+    return [...moves.slice(0, -1), { steps: [...last.steps, step], words: both }]
+  }, [])
+}
+
+function movesAtWheel({ corner, steps }: WheelMoves, say: (step: Step) => string): WheelMove[] {
   const times = new Map<string, number>()
-  return steps.map((step) => {
-    const words = say(step)
+  return joined(steps.map((step) => ({ step, words: say(step) }))).map(({ steps: own, words }) => {
     const time = (times.get(words) ?? 0) + 1
     times.set(words, time)
-    return { corner, step, words: time === 1 ? words : `${words} again`, name: `${words}.${time}` }
+    return { corner, steps: own, words: time === 1 ? words : `${words} again`, name: `${words}.${time}` }
   })
 }
 
@@ -98,13 +123,14 @@ export function movesOf(wheels: readonly WheelMoves[], say: (step: Step) => stri
   const each = wheels.map((wheel) => movesAtWheel(wheel, say))
   return merged(each.map((moves) => moves.map(({ name }) => name))).map((name) => {
     const mine = each.flat().filter((move) => move.name === name)
+    const own = mine.flatMap((move) => move.steps)
     return {
-      act: mine[0]?.step.act ?? 'rinse',
+      act: own[0]?.act ?? 'rinse',
       words: mine[0]?.words ?? '',
       corners: mine.map(({ corner }) => corner),
-      stepIds: mine.map(({ step }) => step.id),
-      tools: [...new Set(mine.flatMap(({ step }) => step.tools))],
-      cautions: [...new Set(mine.flatMap(({ step }) => step.cautions))],
+      stepIds: own.map(({ id }) => id),
+      tools: [...new Set(own.flatMap(({ tools }) => tools))],
+      cautions: [...new Set(own.flatMap(({ cautions }) => cautions))],
     }
   })
 }

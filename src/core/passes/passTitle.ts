@@ -2,12 +2,23 @@ import { exhaustive } from '@/core/exhaustive'
 import { isOnRubber, type StageKind } from '@/core/work/stageKind'
 import type { PassKind } from './planPass'
 
-/** A pass as a person names it. @param isAgain whether its product was on these wheels before */
-export function passTitle(kind: PassKind, stages: readonly StageKind[], isAgain: boolean): string {
+/**
+ * A pass as a person names it.
+ * @param stages what is worked in it
+ * @param isFirst whether it is the first of its kind
+ * @param isAgain whether its product was on these wheels before
+ */
+export function passTitle(
+  kind: PassKind,
+  stages: readonly StageKind[],
+  isFirst: boolean,
+  isAgain: boolean,
+): string {
   switch (kind) {
     case 'wash':
       if (stages.length > 0 && stages.every(isOnRubber)) return 'Arch and tyre'
-      return stages.some(isOnRubber) || !isAgain ? 'Wash' : 'Second application'
+      if (isFirst || stages.some(isOnRubber)) return 'Wash'
+      return isAgain ? 'Second application' : 'Wheel wash'
     case 'presoak':
       return 'Pre-soak'
     case 'waterless':

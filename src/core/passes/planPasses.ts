@@ -121,6 +121,7 @@ function asOne(
     title: passTitle(
       kind,
       stageIds.flatMap((stageId) => stages.get(stageId)?.kind ?? []),
+      id === kind,
       steps.some(isAgain),
     ),
     corners: mine.map(({ corner }) => corner),

@@ -17,14 +17,14 @@ function sharedFills(stages: readonly Stage[]): Stage[][] {
 export const fillsOf = (job: Job, stages: readonly Stage[]): Fill[] =>
   sharedFills(stages).map((same) => {
     const [first] = same as [Stage, ...Stage[]]
-    const total =
-      first.delivery === 'bucket'
-        ? first.recipe.totalMillilitres
-        : same.reduce((sum, { recipe }) => sum + recipe.totalMillilitres, 0)
+    const total = same.reduce((sum, { recipe }) => sum + recipe.totalMillilitres, 0)
     return {
       container: first.delivery,
       productName: first.productName,
-      recipe: workableRecipe(first.strength.from, total, job.equipment.smallestMeasureMillilitres),
+      recipe:
+        first.delivery === 'bucket'
+          ? first.recipe
+          : workableRecipe(first.strength.from, total, job.equipment.smallestMeasureMillilitres),
       stageIds: same.map(({ id }) => id),
     }
   })

@@ -16,7 +16,7 @@ import { PlanChoice } from './PlanChoice'
 import { PlanDetails } from './PlanDetails'
 import { PlanHead, type JobState } from './PlanHead'
 import { PlanSide } from './PlanSide'
-import { PlanStages } from './PlanStages'
+import { PlanPasses } from './PlanPasses'
 import { usePlan } from './usePlan'
 import { WishBar } from './WishBar'
 
@@ -31,14 +31,14 @@ interface PlanBoardProps {
   readonly devices: Devices
 }
 
-/** The other plans in a few words; what else can be wished where there are none. */
+/** The other plans in a few words; what else can be changed where there are none. */
 const otherWays = ({ alternatives, chosen }: PlanFile): string =>
   alternatives
     .filter(({ name }) => name !== chosen)
     .map(({ name, operatorSeconds }) => `${name} ${formatDuration(operatorSeconds)}`)
-    .join(', ') || 'minutes, money, what to do without'
+    .join(', ') || 'minutes, cost, products to leave out'
 
-/** The plan: the answer and the start first, then the stages; the other ways, weather and charts one look deeper. */
+/** The plan in the order it is worked: answer and start, bottles, passes; timeline, options and reasons one look deeper. */
 export function PlanBoard(props: PlanBoardProps) {
   'use memo'
   const { jobId, wheelSetId, state, dilutionStyle } = props
@@ -75,14 +75,31 @@ export function PlanBoard(props: PlanBoardProps) {
             </span>
           </Alert>
         ))}
-        <PlanStages
+        <PlanPasses
+          jobId={jobId}
           plan={plan}
-          positions={file.corners.map(({ position }) => position)}
+          jobFile={file}
           dilutionStyle={dilutionStyle}
           forbid={canChange ? forbid : null}
         />
+        {plan.sequence && (
+          <Deeper title="Timeline" hint={`who does what when, ${formatDuration(plan.sequence.endSeconds)}`}>
+            <Timeline
+              plan={plan}
+              sequence={plan.sequence}
+              startAt={file.conditions.startAt}
+              search={canChange ? search : null}
+              place={canChange ? place : null}
+            />
+          </Deeper>
+        )}
+        {wishes.placed.length > 0 && canChange && (
+          <button type="button" className="link-button" onClick={() => wish({ placed: [] })}>
+            Clear manual times ({wishes.placed.length})
+          </button>
+        )}
         {(canChange || plan.alternatives.length > 1) && (
-          <Deeper title="Another way" hint={otherWays(plan)}>
+          <Deeper title="Other options" hint={otherWays(plan)}>
             <PlanChoice
               alternatives={plan.alternatives}
               chosen={plan.chosen}
@@ -95,27 +112,7 @@ export function PlanBoard(props: PlanBoardProps) {
             {canChange && <WishBar wishes={wishes} currency={plan.currency} nameOf={nameOf} wish={wish} />}
           </Deeper>
         )}
-        {plan.sequence && (
-          <Timeline
-            plan={plan}
-            sequence={plan.sequence}
-            startAt={file.conditions.startAt}
-            search={canChange ? search : null}
-            place={canChange ? place : null}
-          />
-        )}
-        {wishes.placed.length > 0 && canChange && (
-          <button type="button" className="link-button" onClick={() => wish({ placed: [] })}>
-            Forget what was put to a time by hand ({wishes.placed.length})
-          </button>
-        )}
-        <PlanDetails
-          plan={plan}
-          jobFile={file}
-          wishes={wishes}
-          wish={canChange ? wish : null}
-          dilutionStyle={dilutionStyle}
-        />
+        <PlanDetails plan={plan} jobFile={file} wishes={wishes} wish={canChange ? wish : null} />
       </section>
       <PlanSide wheelSetId={wheelSetId} current={current} canChange={canChange} devices={props.devices} />
     </div>

@@ -1,9 +1,6 @@
-import { deliveryNames } from '@/core/chemistry/family'
-import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Wishes } from '@/core/job/job'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
-import { formatMillilitres } from '../format/format'
 import { MinutesBehind } from './MinutesBehind'
 import { Verdicts } from './Verdicts'
 
@@ -12,11 +9,10 @@ interface PlanDetailsProps {
   readonly jobFile: JobFile
   readonly wishes: Wishes
   readonly wish: ((changes: Partial<Wishes>) => void) | null
-  readonly dilutionStyle: DilutionStyle
 }
 
 /** What stands behind the plan, each on demand. */
-export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: PlanDetailsProps) {
+export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
   'use memo'
   return (
     <>
@@ -27,7 +23,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
       )}
       {plan.wouldChange.length > 0 && (
         <section className="plan-notes" aria-labelledby="change">
-          <h3 id="change">What would change this</h3>
+          <h3 id="change">What would change the plan</h3>
           <ul>
             {plan.wouldChange.map((text) => (
               <li key={text}>{text}</li>
@@ -37,7 +33,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
       )}
       {plan.ladder.length > 0 && (
         <details className="order">
-          <summary>If it does not come clean</summary>
+          <summary>If it doesn't come clean</summary>
           <ol>
             {plan.ladder.map(({ text, why }) => (
               <li key={text}>
@@ -48,24 +44,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
         </details>
       )}
       <details className="order">
-        <summary>Bottles to fill, {plan.fills.length}</summary>
-        <ul className="rows">
-          {plan.fills.map(({ productName, container, recipe, stageIds }) => (
-            <li key={stageIds.join()} className="row-item fill-row">
-              <b>{productName}</b>
-              <span>
-                {deliveryNames[container]}, {sayDilution(recipe.realFraction, dilutionStyle)}
-              </span>
-              <span className="number">
-                {formatMillilitres(recipe.concentrateMillilitres)}
-                {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
-              </span>
-            </li>
-          ))}
-        </ul>
-      </details>
-      <details className="order">
-        <summary>Every bottle on these wheels, {plan.verdicts.length}</summary>
+        <summary>All products on these wheels, {plan.verdicts.length}</summary>
         <Verdicts verdicts={plan.verdicts} wishes={wishes} wish={wish} />
       </details>
       <MinutesBehind jobFile={jobFile} />
@@ -81,7 +60,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish, dilutionStyle }: Plan
         </ol>
       </details>
       <details className="order">
-        <summary>What is taken for granted</summary>
+        <summary>Assumptions</summary>
         <ul>
           {[...plan.assumptions, ...plan.schools].map((text) => (
             <li key={text}>{text}</li>

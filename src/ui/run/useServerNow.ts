@@ -19,10 +19,7 @@ export function useServerNow(renderedAt: number): { nowMilliseconds: number; ser
     void (async () => {
       try {
         const asked = Date.now()
-        const answer = v.parse(
-          clockAnswer,
-          await (await fetch('/api/clock', { cache: 'no-store' })).json(),
-        )
+        const answer = v.parse(clockAnswer, await (await fetch('/api/clock', { cache: 'no-store' })).json())
         // The answer was made half-way between asking and receiving.
         if (!stopped) setOffset(answer.milliseconds - (asked + Date.now()) / 2)
       } catch {

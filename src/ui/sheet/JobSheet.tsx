@@ -1,12 +1,14 @@
-import { Fragment } from 'react'
 import { deliveryNames } from '@/core/chemistry/family'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
-import type { Plan } from '@/core/plan/plan'
+import type { PlanPass } from '@/core/passes/planPass'
+import { planPasses } from '@/core/passes/planPasses'
+import type { Plan, Stage } from '@/core/plan/plan'
 import { services } from '@/core/visit-kinds/service'
+import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
+import { listed } from '@/core/words/listed'
 import { formatClock, formatDuration, formatMillilitres } from '../format/format'
-import { PatternWords } from '../plan/PatternWords'
-import { cardTitle, lineTitle } from '../run/cardWords'
+import { longestWords } from '../plan/longestWords'
 
 interface JobSheetProps {
   readonly title: string
@@ -17,27 +19,25 @@ interface JobSheetProps {
   readonly utcOffsetMinutes: number
 }
 
-/** The job on paper: bottles to fill, then every step with its clock time, tools and cautions. */
+/** The job on one sheet of paper: bottles to fill, the passes with a box for every wheel, the end, cautions. */
 export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes }: JobSheetProps) {
-  const steps = new Map(plan.steps.map((step) => [step.id, step]))
-  const entries =
-    plan.sequence?.entries ??
-    plan.steps.map(({ id, operatorSeconds }) => ({
-      stepId: id,
-      person: 0,
-      startSeconds: 0,
-      endSeconds: operatorSeconds,
-    }))
+  const { before, passes, after } = planPasses(plan)
+  const starts = new Map(plan.sequence?.entries.map(({ stepId, startSeconds }) => [stepId, startSeconds]))
+  const corners = [...new Set(passes.flatMap((pass) => pass.corners))]
   const clock = (seconds: number): string =>
     startAt
       ? new Date(new Date(startAt).getTime() + utcOffsetMinutes * 60_000 + seconds * 1000)
           .toISOString()
           .slice(11, 16)
       : formatClock(seconds)
+  /** When a pass begins at a wheel; empty where the steps stand in no order. */
+  const startOf = ({ moves }: PlanPass, corner: Position): string => {
+    const here = moves.flatMap(({ stepIds }) =>
+      stepIds.filter((id) => id.startsWith(`${corner}.`)).flatMap((id) => starts.get(id) ?? []),
+    )
+    return here.length === 0 ? '' : clock(Math.min(...here))
+  }
   const people = plan.sequence?.people ?? 1
-  // Two people's cards lie in each other's way on paper: there every step names its wheel.
-  const cards = people > 1 ? [] : (plan.sequence?.cards ?? [])
-  const cardAt = new Map(cards.map((card) => [card.taps[0]?.stepIds[0], card]))
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
@@ -50,78 +50,100 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
             Done after <b>{formatDuration(plan.sequence.endSeconds)}</b>
             {people > 1 && ' with two people'}.
           </>
-        )}
+        )}{' '}
+        {plan.sequence?.pattern?.sentences.join(' ')}
       </p>
-      {plan.sequence?.pattern && <PatternWords pattern={plan.sequence.pattern} />}
       <h2>Fill</h2>
       <ul className="sheet-fills">
         {plan.fills.map(({ container, productName, recipe, stageIds }) => (
-          <li key={`${productName}.${container}.${stageIds.join()}`}>
-            <b>{productName}</b>, {deliveryNames[container]}
-            <br />
-            {sayDilution(recipe.realFraction, dilutionStyle)}:{' '}
-            {formatMillilitres(recipe.concentrateMillilitres)}
-            {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+          <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
+            <b>
+              {formatMillilitres(recipe.concentrateMillilitres)}
+              {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+            </b>{' '}
+            {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {deliveryNames[container]}
           </li>
         ))}
       </ul>
-      <h2 className="mt-3">Steps</h2>
-      <table className="sheet-steps">
+      <table className="sheet-passes">
         <thead>
           <tr>
-            <th aria-label="Done" />
-            <th>Time</th>
-            {people > 1 && <th>Who</th>}
-            <th>What</th>
-            <th>With</th>
+            <th>Pass</th>
+            <th>Moves</th>
+            {corners.map((corner) => (
+              <th key={corner} aria-label={positionNames[corner]}>
+                {positionShortNames[corner]}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
-          {entries.map(({ stepId, person, startSeconds }) => {
-            const step = steps.get(stepId)
-            if (!step) return null
-            const card = cardAt.get(stepId)
-            return (
-              <Fragment key={stepId}>
-                {card && (
-                  <tr className="sheet-card">
-                    <th colSpan={people > 1 ? 5 : 4} scope="rowgroup">
-                      {cardTitle(
-                        card,
-                        card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => steps.get(id) ?? [])),
-                      )}
-                    </th>
-                  </tr>
-                )}
-                <tr>
-                  <td className="sheet-box" />
-                  <td className="sheet-time">{clock(startSeconds)}</td>
-                  {people > 1 && <td>{person + 1}</td>}
-                  <td>
-                    <b>{cards.length > 0 ? lineTitle(step) : step.title}</b>
-                    <br />
-                    <span className="soft">
-                      {step.detail}
-                      {step.startsDwell &&
-                        `${step.startsDwell.minSeconds > 0 ? ` Dwell ${sayMinutes(step.startsDwell.minSeconds)}, rinse` : ' Rinse'} within ${sayMinutes(step.startsDwell.maxSeconds)}.`}
-                    </span>
-                  </td>
-                  <td>{step.tools.join(', ')}</td>
-                </tr>
-              </Fragment>
-            )
-          })}
+          {passes.map((pass) => (
+            <tr key={pass.id}>
+              <th scope="row">{pass.title}</th>
+              <td>
+                <Moves pass={pass} stages={plan.stages} />
+              </td>
+              {corners.map((corner) => (
+                <td key={corner} className="sheet-wheel">
+                  {pass.corners.includes(corner) && (
+                    <span className="sheet-box">{startOf(pass, corner)}</span>
+                  )}
+                </td>
+              ))}
+            </tr>
+          ))}
         </tbody>
       </table>
-      <h2 className="mt-3">Mind</h2>
-      <ul>
-        {cautions.map((caution) => (
-          <li key={caution}>{caution}</li>
-        ))}
-      </ul>
+      <p className="sheet-around">
+        <b>Before:</b> {before.map((step) => step.title).join(' · ')}
+        {after.length > 0 && (
+          <>
+            {' '}
+            <b>After:</b> {after.map((step) => step.title).join(' · ')}
+          </>
+        )}
+      </p>
+      {cautions.length > 0 && (
+        <>
+          <h2>Precautions</h2>
+          <p>{cautions.join(' ')}</p>
+        </>
+      )}
       <p className="soft">
         Times and amounts are estimates. Labels, safety data sheets and local rules come first.
       </p>
     </article>
+  )
+}
+
+/** Moves of a pass in a line, with their tools; then how long its products dwell. */
+function Moves({ pass, stages }: { readonly pass: PlanPass; readonly stages: readonly Stage[] }) {
+  const dwelling = stages.filter(
+    ({ id, kind, dwellSeconds }) =>
+      pass.stageIds.includes(id) && kind !== 'protect' && kind !== 'dress' && dwellSeconds.max > 0,
+  )
+  const said = new Set<string>()
+  return (
+    <>
+      {pass.moves.map(({ words, corners, stepIds, tools }, at) => (
+        <span key={`${words}.${stepIds[0]}`}>
+          {at > 0 && ' · '}
+          <b>{words}</b>
+          {corners.length < pass.corners.length &&
+            ` (${corners.map((corner) => positionShortNames[corner]).join(', ')})`}
+          {tools.length > 0 && <span className="soft"> {listed(tools)}</span>}
+        </span>
+      ))}
+      {dwelling
+        .filter(({ productId }) => !said.has(productId) && said.add(productId))
+        .map((stage) => (
+          <span key={stage.id} className="sheet-dwell">
+            {stage.productName}:{' '}
+            {stage.dwellSeconds.min > 0 && `dwell ${sayMinutes(stage.dwellSeconds.min)}. `}
+            {longestWords(stage)}
+          </span>
+        ))}
+    </>
   )
 }

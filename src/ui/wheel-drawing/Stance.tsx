@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import type { Position } from '@/core/wheel/position'
 
 /** Place of each position in the two columns, front above rear, left at the left. */
-const placeOf: Record<Position, { readonly column: string; readonly row: number }> = {
+export const placeOf: Record<Position, { readonly column: string; readonly row: number }> = {
   front: { column: '1', row: 1 },
   rear: { column: '2', row: 1 },
   frontLeft: { column: '1', row: 1 },
@@ -29,6 +29,7 @@ export function Stance<T extends { readonly position: Position }>({
         <div
           key={wheel.position}
           className="stance-wheel"
+          data-wheel={wheel.position}
           style={
             wheels.length === 1
               ? undefined

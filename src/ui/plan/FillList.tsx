@@ -1,0 +1,76 @@
+import { deliveryNames } from '@/core/chemistry/family'
+import { sayDilution, type DilutionStyle } from '@/core/dilution'
+import type { Fill, Plan, StageKind } from '@/core/plan/plan'
+import { listed } from '@/core/words/listed'
+import { isOnRubber } from '@/core/work/stageKind'
+import { formatMillilitres } from '../format/format'
+import { BottleDrawing } from './BottleDrawing'
+import { useTicks } from './useTicks'
+
+interface FillListProps {
+  readonly jobId: string
+  readonly plan: Pick<Plan, 'fills' | 'stages' | 'amounts'>
+  readonly dilutionStyle: DilutionStyle
+}
+
+const targetNames: Partial<Record<StageKind, string>> = { arch: 'arches', tyre: 'tyres', dress: 'tyres' }
+
+/** What a filled bottle is for: "arches and tyres". */
+function targetsOf({ stageIds }: Fill, { stages }: FillListProps['plan']): string {
+  const kinds = stageIds.flatMap((id) => stages.find((stage) => stage.id === id)?.kind ?? [])
+  const names = kinds.map((kind) =>
+    isOnRubber(kind) || kind === 'dress' ? (targetNames[kind] ?? 'tyres') : 'wheels',
+  )
+  return listed([...new Set(names)])
+}
+
+const idOf = ({ productName, container, stageIds }: Fill): string =>
+  `${productName}.${container}.${stageIds.join()}`
+
+/** Bottles and buckets to make ready, in the jug's marks, with ticks. */
+export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
+  'use memo'
+  const { ticked, toggle } = useTicks(`fill.${jobId}`)
+  if (plan.fills.length === 0) return null
+  return (
+    <section aria-labelledby="fill" className="plan-fill">
+      <h2 id="fill">Fill</h2>
+      <ul className="fills">
+        {plan.fills.map((fill) => {
+          const { container, productName, recipe } = fill
+          const id = idOf(fill)
+          const short = plan.amounts.find((amount) => amount.productName === productName)?.shortMillilitres
+          return (
+            <li key={id}>
+              <label className={`fill${ticked.has(id) ? ' is-ticked' : ''}`}>
+                <input
+                  type="checkbox"
+                  className="form-check-input"
+                  checked={ticked.has(id)}
+                  onChange={() => toggle(id)}
+                  aria-label={`${productName} is filled`}
+                />
+                <BottleDrawing recipe={recipe} delivery={container} id={`fill-${fill.stageIds.join('-')}`} />
+                <span className="recipe">
+                  <b>
+                    {formatMillilitres(recipe.concentrateMillilitres)}
+                    {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+                  </b>
+                  <span>
+                    {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}
+                  </span>
+                  <span className="soft">
+                    {deliveryNames[container]}, {targetsOf(fill, plan)}
+                  </span>
+                  {short !== undefined && short > 0 && (
+                    <span className="fill-short">{formatMillilitres(short)} short in stock</span>
+                  )}
+                </span>
+              </label>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}

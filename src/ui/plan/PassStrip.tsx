@@ -1,0 +1,101 @@
+import type { PassMove } from '@/core/passes/passMoves'
+import type { PlanPass } from '@/core/passes/planPass'
+import type { ToolKind } from '@/core/tools/tool'
+import type { Position } from '@/core/wheel/position'
+import { listed } from '@/core/words/listed'
+import { nameCorners } from '@/core/words/sayPlan'
+import type { ReactNode } from 'react'
+import { formatDuration } from '../format/format'
+import { ToolPicture } from './ToolPicture'
+import { WheelMarks } from './WheelMarks'
+
+interface PassStripProps {
+  readonly pass: PlanPass
+  /** Its number among the passes at the wheels; null for what comes at the end. */
+  readonly number: number | null
+  readonly positions: readonly Position[]
+  readonly kindOfTool: (name: string) => ToolKind | null
+  /** Cautions that earlier passes have said already. */
+  readonly said: ReadonlySet<string>
+  /** Its products. */
+  readonly children: ReactNode
+}
+
+/** Some wheels, short enough for a move: "fronts only". */
+const shortly = (corners: readonly Position[], positions: readonly Position[]): string =>
+  nameCorners(corners, positions).replace(/^on the /, '')
+
+/** One pass: its moves in order, the tools where they are taken up, its products below. */
+export function PassStrip({ pass, number, positions, kindOfTool, said, children }: PassStripProps) {
+  'use memo'
+  const { title, corners, moves, secondsAtWheel, parts, because } = pass
+  const isOnAll = corners.length === positions.length
+  const cautious = newCautions(moves, said)
+  return (
+    <li className="pass" data-wheels={corners.join(' ')}>
+      <div className="pass-head">
+        {number !== null && <span className="stage-number">{number}</span>}
+        <h3>{title}</h3>
+        {!isOnAll && <WheelMarks corners={corners} positions={positions} />}
+        <span className="soft">
+          {isOnAll ? '' : `${shortly(corners, positions)}, `}
+          {formatDuration(secondsAtWheel)}
+          {positions.length > 1 && ' a wheel'}
+          {parts > 1 && `, in ${parts} parts`}
+        </span>
+      </div>
+      {because && <p className="pass-because">{because.charAt(0).toUpperCase() + because.slice(1)}.</p>}
+      <ol className="moves">
+        {moves.map((move) => (
+          <Move
+            key={`${move.words}.${move.stepIds[0]}`}
+            move={move}
+            where={move.corners.length === corners.length ? null : shortly(move.corners, positions)}
+            kindOfTool={kindOfTool}
+          />
+        ))}
+      </ol>
+      {cautious.map(({ words, cautions }) => (
+        <p key={words} className="caution">
+          <b>{words.charAt(0).toUpperCase() + words.slice(1)}:</b> {cautions.join(' ')}
+        </p>
+      ))}
+      {children}
+    </li>
+  )
+}
+
+/** The cautions of each move that nothing before it has said. */
+function newCautions(moves: readonly PassMove[], said: ReadonlySet<string>) {
+  const known = new Set(said)
+  return moves.flatMap(({ words, cautions }) => {
+    const fresh = cautions.filter((text) => !known.has(text))
+    for (const text of fresh) known.add(text)
+    return fresh.length > 0 ? [{ words, cautions: fresh }] : []
+  })
+}
+
+interface MoveProps {
+  readonly move: PassMove
+  /** The wheels that get it; null: all of the pass. */
+  readonly where: string | null
+  readonly kindOfTool: (name: string) => ToolKind | null
+}
+
+function Move({ move: { act, words, tools }, where, kindOfTool }: MoveProps) {
+  const kinds = [...new Set(tools.flatMap((name) => kindOfTool(name) ?? []))]
+  return (
+    <li className={`move${act === 'rinse' || act === 'preRinse' ? ' is-water' : ''}`}>
+      <span className="move-words">{words}</span>
+      {where && <span className="soft">{where}</span>}
+      {tools.length > 0 && (
+        <span className="move-tools">
+          {kinds.map((kind) => (
+            <ToolPicture key={kind} kind={kind} />
+          ))}
+          <span className="soft">{listed(tools)}</span>
+        </span>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,38 @@
+import type { StageTiming } from '@/core/plan/stageTiming'
+import { positionNames, type Position } from '@/core/wheel/position'
+import { nameCorners } from '@/core/words/sayPlan'
+
+/** More wheels than this are counted, not named. */
+const maxNamed = 2
+
+/** What the wet limit asks of a stage, and at which of its wheels; `where` is null where it is all of them. */
+export interface StageSaying {
+  readonly text: string
+  readonly isNotNow: boolean
+  readonly where: string | null
+}
+
+/** What the wet limit asks for, wheels with the same words together; silent where a whole wheel simply stays wet. */
+export function stageSayings(
+  timings: readonly StageTiming[],
+  positions: readonly Position[],
+): readonly StageSaying[] {
+  const byText = new Map<string, StageTiming[]>()
+  for (const timing of timings) {
+    if (timing.sections === 1 && timing.mists === 0 && !timing.isNotNow) continue
+    byText.set(timing.text, [...(byText.get(timing.text) ?? []), timing])
+  }
+  return [...byText].map(([text, alike]) => {
+    const corners = alike.map(({ corner }) => corner)
+    return {
+      text,
+      isNotNow: alike.some(({ isNotNow }) => isNotNow),
+      where:
+        alike.length === timings.length
+          ? null
+          : alike.length <= maxNamed
+            ? corners.map((corner) => positionNames[corner].toLowerCase()).join(', ')
+            : nameCorners(corners, positions),
+    }
+  })
+}
