@@ -198,6 +198,7 @@ export const planFile = v.strictObject({
       sections: amount,
       isStaggered: v.optional(v.boolean()),
       isByZones: v.optional(v.boolean()),
+      freshCoats: v.optional(amount),
       mists: amount,
       isNotNow: v.boolean(),
       text: v.string(),

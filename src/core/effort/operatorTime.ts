@@ -125,6 +125,8 @@ function houseSeconds(
   switch (act) {
     case 'agitate':
       return (estimate('secondsAgitate', own) * factor + hardwareSeconds) * dirtFactor(kind, at, own)
+    case 'spray':
+      return estimate('secondsSpray', own) + (kind === 'tar' ? estimate('secondsDrySpots', own) : 0)
     case 'scrub':
       return kind === 'arch'
         ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)
@@ -212,7 +214,7 @@ export function actsOfStage(kind: StageKind, rounds: number, family?: FamilyId):
     case 'mineral':
       return inRounds('spray', 'agitate', 'rinse')
     case 'tar':
-      return inRounds('dry', 'spray', 'wipe', 'rinse')
+      return inRounds('spray', 'wipe', 'rinse')
     case 'waterless':
       return inRounds('spray', 'wipe')
     case 'presoak':

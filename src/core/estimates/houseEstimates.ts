@@ -40,6 +40,7 @@ export const houseEstimates = {
   secondsRinse: one(25, 's', 5, 600, 'Everything that is on the wheel, from the top down.'),
   secondsLookAgain: one(60, 's', 0, 900, 'All wheels, wet and then dry.'),
   secondsDry: one(32, 's', 5, 900, 'Blower in lug holes and behind spokes, towel for the rest.'),
+  secondsDrySpots: one(10, 's', 0, 120, 'Tar spots patted dry, because solvent works on dry spots.'),
   secondsProtect: one(75, 's', 5, 1800, 'Wiped on thin and even, all reachable zones.'),
   secondsProtectSprayed: one(12, 's', 3, 300, 'Sprayed on the wet wheel; its rinse comes on top.'),
   secondsProtectCoating: one(720, 's', 60, 3600, 'Coating spoke by spoke, and levelling.'),

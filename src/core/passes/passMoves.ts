@@ -30,7 +30,7 @@ const metalWords = (step: Step): string => {
   const zones = new Set(step.zones)
   const [barrel, face] = [
     zones.has('barrel') || zones.has('spokeBacks'),
-    zones.has('face') || zones.has('lip') || zones.has('windows'),
+    zones.has('face') || zones.has('lip'),
   ]
   return barrel && face ? 'barrel, then face' : barrel ? 'barrel' : face ? 'face' : 'wheel'
 }
@@ -111,10 +111,15 @@ function joined(said: readonly { step: Step; words: string }[]): { steps: Step[]
 
 function movesAtWheel({ corner, steps }: WheelMoves, say: (step: Step) => string): WheelMove[] {
   const times = new Map<string, number>()
+  const sprayed = new Set<string>()
   return joined(steps.map((step) => ({ step, words: say(step) }))).map(({ steps: own, words }) => {
     const time = (times.get(words) ?? 0) + 1
     times.set(words, time)
-    return { corner, steps: own, words: time === 1 ? words : `${words} again`, name: `${words}.${time}` }
+    // The tyre alone, after arch and tyre: that is again, too.
+    const targets = rubberSpray.test(words) ? words.replace('spray ', '').split(' and ') : []
+    const isAgain = time > 1 || (targets.length > 0 && targets.every((target) => sprayed.has(target)))
+    for (const target of targets) sprayed.add(target)
+    return { corner, steps: own, words: isAgain ? `${words} again` : words, name: `${words}.${time}` }
   })
 }
 

@@ -16,6 +16,8 @@ export interface StageTiming {
   readonly isByZones?: boolean
   /** What is reached late is sprayed as one comes to it, and one rinse takes all of it; absent: all is sprayed at once. */
   readonly isStaggered?: boolean
+  /** Put on so often before the one rinse, each time all over what is on: absent: once. */
+  readonly freshCoats?: number
   /** Fine mists that keep it wet until the brush comes, per section. */
   readonly mists: number
   /** Nothing fits: do not start. */

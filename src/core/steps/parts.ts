@@ -64,3 +64,15 @@ export function actsInParts(
     ).flat(),
   )
 }
+
+/** The acts of a stage that is put on anew for every part of the wheel, round by round: one rinse for all parts. */
+export const actsInCoats = (acts: readonly Act[], coats: number): { act: Act; part: number }[] =>
+  acts.flatMap((act, at) => {
+    if (act === 'agitate') return []
+    if (act !== 'spray') return [{ act, part: 0 }]
+    const works = acts[at + 1] === 'agitate'
+    return Array.from({ length: works ? coats : 1 }, (_, coat): { act: Act; part: number }[] => [
+      { act, part: coat + 1 },
+      ...(works ? [{ act: 'agitate' as const, part: coat + 1 }] : []),
+    ]).flat()
+  })

@@ -41,18 +41,20 @@ const isSolvent = (stage: Stage): boolean => stage.kind === 'tar' || stage.kind 
 
 /** Where chemistry or the way of working keeps two stages apart, as a clause; null where they may be wet together. */
 function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming[]): string | null {
-  if (isSolvent(one) || isSolvent(other)) return 'the solvent wants a dry wheel'
+  if (isSolvent(one) || isSolvent(other)) return 'tar remover works on dry spots only'
   if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
-    return 'acid and alkaline must not meet'
+    return 'acid and alkaline products must not meet'
   if ((one.keptOffWheel || other.keptOffWheel) && !(onRubber(one) && onRubber(other)))
-    return 'what is on the rubber must not stay on this wheel'
+    return 'this tyre cleaner can harm the wheel'
   if (isOverFoam(one, other, job)) return null
-  if (!onRubber(one) && !onRubber(other)) return 'the first has to be off before the next works'
+  if (!onRubber(one) && !onRubber(other)) return 'rinse off the first product completely before the next'
   const inParts = timings.some(
     ({ stageId, sections, mists }) =>
       (stageId === one.id || stageId === other.id) && (sections > 1 || mists > 0),
   )
-  if (inParts) return 'the wheel is worked in parts or misted'
+  if (inParts) return 'the wheel is worked in parts'
+  if (timings.some(({ stageId, freshCoats }) => freshCoats && (stageId === one.id || stageId === other.id)))
+    return 'the wheel takes longer than the label allows, so it is sprayed again halfway'
   return null
 }
 

@@ -6,7 +6,7 @@ import { positionNames } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { stepCautions } from '@/core/words/cautions'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
-import { actsInParts, wheelPart } from './parts'
+import { actsInCoats, actsInParts, wheelPart } from './parts'
 import { rinseWithin } from './rinseWithin'
 import { secondsWorked } from './secondsWorked'
 import type { Pass } from './passes'
@@ -14,7 +14,7 @@ import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
-import { asYouComeToIt, sharedRinseText, textOf } from '@/core/words/stepTexts'
+import { asYouComeToIt, freshCoat, sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 
 /** What all stages of a plan share while their steps are written. */
@@ -52,24 +52,24 @@ export function stageSteps(
   // Rubber and liners are scrubbed in rounds and rinsed once at the end.
   const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
   const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
-  const sections = timing?.sections ?? 1
+  const coats = timing?.freshCoats ?? 1
+  const sections = coats > 1 ? coats : (timing?.sections ?? 1)
   const wetLimitSeconds = timing?.wetLimitSeconds ?? null
   // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
-  const acts = actsInParts(
-    actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family),
-    sections,
-    timing?.mists ?? 0,
-  )
+  const wanted = actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family)
+  const acts = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, sections, timing?.mists ?? 0)
   let round = fromRound - 1
   for (const { act, part } of acts) {
-    if (part <= 1 && (act === 'spray' || (act === 'dry' && stage.kind === 'tar')))
-      round = act === 'spray' && stage.kind === 'tar' ? round : round + 1
-    const piece = part > 0 ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
+    if (part <= 1 && act === 'spray') round += 1
+    const isFreshCoat = coats > 1 && act === 'spray' && part > 1
+    const piece =
+      part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
     const mine = piece?.zones ?? zones
     const contact = contactZones.filter((zone) => mine.includes(zone))
     const shown = act === 'agitate' ? contact : mine
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
-    const whole = secondsWorked(act, stage, afterRounds(corner, round), timing, job)
+    // Coats are steps of their own.
+    const whole = secondsWorked(act, stage, afterRounds(corner, round), coats > 1 ? undefined : timing, job)
     const text = textOf(act, stage, piece ? `${where}, ${piece.name},` : where, shown, round, brushRinse(job))
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
@@ -87,14 +87,18 @@ export function stageSteps(
       stageId: stage.id,
       ...text,
       title: text.title.replace(/,$/, ''),
-      ...(timing?.isStaggered && part === 0 ? asYouComeToIt(act, text, brushRinse(job)) : {}),
+      ...(isFreshCoat ? freshCoat(where, stage) : {}),
+      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, brushRinse(job)) : {}),
       zones: shown,
       tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
-      operatorSeconds: part > 0 && act !== 'reMist' ? Math.max(5, Math.ceil(whole / sections)) : whole,
+      operatorSeconds:
+        part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
+          ? Math.max(5, Math.ceil(whole / sections))
+          : whole,
       startsDwell,
       stopsDwellOf: act === 'rinse' ? stage.id : null,
       wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
-      part: part > 0 ? { number: part, of: sections } : null,
+      part: part > 0 && coats === 1 ? { number: part, of: sections } : null,
       ...(part === 0 || part === sections ? asking(act, [stage]) : {}),
       cautions:
         act === 'spray' || act === 'protect' ? stage.cautions : act === 'dress' ? [stepCautions.brakes] : [],

@@ -145,6 +145,18 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
   const byLabel = leastSplit(own, Infinity)?.sections ?? sectionCounts.length
   const isByLabel = split.sections > 1 && byLabel >= split.sections
+  // A mild product is put on anew instead of being rinsed off halfway.
+  if (isByLabel && isStaggered && split.sections === freshCoats && split.mists === 0)
+    return {
+      ...known,
+      sections: 1,
+      mists: 0,
+      isByZones: true,
+      isStaggered,
+      freshCoats,
+      isNotNow: false,
+      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} after each spray: brush the barrel, spray all of it again, brush the face; one rinse.`,
+    }
   return {
     ...known,
     ...split,
@@ -157,6 +169,9 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
         : `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
   }
 }
+
+/** Barrel and backs with the first, face and details with the second. */
+const freshCoats = 2
 
 interface Split {
   readonly sections: number

@@ -26,6 +26,13 @@ export function asYouComeToIt(act: Act, { detail }: ActText, brushRinse: string)
   }
 }
 
+/** How a spray reads that goes on anew, halfway through the wheel. */
+export const freshCoat = (where: string, { productName }: Stage): ActText => ({
+  title: `Spray ${where} again with ${productName}`,
+  detail: 'The face, and the barrel once more. Give it a moment.',
+  why: 'Fresh product keeps all of it wet until the rinse.',
+})
+
 /** What a person reads at one act of a stage: what to do, how, and why. */
 export function textOf(
   act: Act,
@@ -55,7 +62,7 @@ export function textOf(
       if (stage.kind === 'tar' && stage.family === 'tarRemover') {
         return {
           title: `Dab ${stage.productName} on the lumps, ${where}`,
-          detail: `Only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
+          detail: `Dry the spots, then only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
           why: 'Solvent elsewhere only costs protection.',
         }
       }
