@@ -8,6 +8,7 @@ import { ensureBuilt } from '../scripts/lib/build.mjs'
 import { bin, must, node, root, say } from '../scripts/lib/run.mjs'
 import { freePort, serve, stop } from '../scripts/lib/serve.mjs'
 import { megabytesOf } from './measure.mjs'
+import { dayBegun } from './mixedWork.mjs'
 
 const sentBytes = 200_000_000
 const chunk = Buffer.alloc(1 << 16, 'x')
@@ -67,6 +68,7 @@ export async function benchBodies() {
   try {
     // What the first requests of every kind leave behind is not what is measured.
     for (const path of places) await pour(address, path)
+    await dayBegun(folder)
     const before = megabytesOf(child.pid)
     let highest = before
     const watch = setInterval(() => (highest = Math.max(highest, megabytesOf(child.pid))), 50)

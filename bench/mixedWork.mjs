@@ -1,6 +1,6 @@
 // People who read and people who write, on a shop with many wheel sets: what benches of load share.
 import { randomUUID } from 'node:crypto'
-import { readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { bin, node, root } from '../scripts/lib/run.mjs'
@@ -8,6 +8,7 @@ import { bin, node, root } from '../scripts/lib/run.mjs'
 export const readers = 20
 /** Somebody who reads opens another page after so long, and who writes sends the next, ms; more or less. */
 export const asPeopleDo = { reading: 5000, writing: 2000 }
+const dayBegunMilliseconds = 300_000
 const json = { 'content-type': 'application/json' }
 
 export const percentile = (times, share) => [...times].sort((a, b) => a - b)[Math.floor(times.length * share)]
@@ -181,4 +182,15 @@ export async function addSets(folder, sets) {
     env: { NODE_OPTIONS: '--conditions=react-server' },
   })
   return JSON.parse(output.trim().split('\n').at(-1))
+}
+
+/** Comes when the copy and the backup of the day are made: once a day, before or while people work. */
+export async function dayBegun(folder) {
+  const made = (name) =>
+    existsSync(join(folder, name)) && readdirSync(join(folder, name)).some((one) => !one.endsWith('.part'))
+  const began = performance.now()
+  while (!made('copies') || !made('backups')) {
+    if (performance.now() - began > dayBegunMilliseconds) throw new Error('No backup of the day was made.')
+    await pause(500)
+  }
 }

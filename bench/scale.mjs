@@ -1,6 +1,6 @@
 // Two thousand wheel sets with three years of records beside the demo data: how long the main views take against the demo alone, and
 // how long writes take while twenty people read and five write for a minute.
-import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureBuilt } from '../scripts/lib/build.mjs'
@@ -10,7 +10,7 @@ import { median } from './measure.mjs'
 import {
   addSets,
   asPeopleDo,
-  pause,
+  dayBegun,
   percentile,
   readers,
   timed,
@@ -24,18 +24,6 @@ const rounds = 15
 /** The next at once: as much as the program can take. */
 const withoutPause = { reading: 0, writing: 0 }
 const minuteMilliseconds = 60_000
-const dayBegunMilliseconds = 300_000
-
-/** Comes when the copy and the backup of the day are made: once a day, before or while people work. */
-async function dayBegun(folder) {
-  const made = (name) =>
-    existsSync(join(folder, name)) && readdirSync(join(folder, name)).some((one) => !one.endsWith('.part'))
-  const began = performance.now()
-  while (!made('copies') || !made('backups')) {
-    if (performance.now() - began > dayBegunMilliseconds) throw new Error('No backup of the day was made.')
-    await pause(500)
-  }
-}
 
 async function viewTimes(address, set) {
   const times = {}

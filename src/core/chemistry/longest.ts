@@ -4,7 +4,7 @@ import type { Product } from './product'
 
 /**
  * What a label's longest time means. `contact`: it bites, and is off when the time is over. `wet`: it must not dry; the time counts from
- * the last fresh application, and all in all it is on for twice as long at most.
+ * the last fresh application, and kept wet it is on for twice as long at most from then.
  */
 export const longestKinds = ['contact', 'wet'] as const
 export type LongestKind = (typeof longestKinds)[number]
@@ -27,5 +27,5 @@ export interface Longest {
 export const longestOf = ({ longest, family }: Pick<Product, 'longest' | 'family'>): LongestKind =>
   longest ?? (familyOf(family).traits.some((trait) => bites.includes(trait)) ? 'contact' : 'wet')
 
-/** Kept wet and applied anew as one comes to it, nothing is on for more than so many times the label's longest. */
+/** Kept wet, nothing is on for more than so many times the label's longest since fresh product was put on. */
 export const wetTimes = 2

@@ -1,5 +1,7 @@
 import { estimate } from '@/core/estimates/houseEstimates'
-import { type Job } from '@/core/job/job'
+import type { Corner, Job } from '@/core/job/job'
+import type { Soil } from '@/core/soils/soil'
+import { zones, type Zone } from '@/core/wheel/zone'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { wearOf } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -37,11 +39,20 @@ export interface GroupChoice {
 function startsDry(group: WheelGroup, job: Job): boolean {
   if (job.conditions.raining || wantsPresoak(group, job)) return false
   if (job.schools.rinseFirst !== 'byFinish') return job.schools.rinseFirst === 'never'
-  const worst = (soil: 'grit' | 'film' | 'freshDust') => worstGrade(group.corners, group.zones, soil)
-  const soft = group.corners.some(({ finishes }) => Object.values(finishes).some(isDarkOrSoft))
-  const known = group.corners.every(({ finishes }) => finishes.face !== undefined)
-  // Dust is rinsed off before anything touches it; only film gains by undiluted chemistry.
-  return known && !soft && worst('grit') === 0 && worst('film') >= 2 && worst('freshDust') <= 1
+  // The same moves at every wheel: one that has to be rinsed first is enough to rinse them all.
+  return job.corners.every((corner) => gainsByDryStart(corner, group.zones))
+}
+
+/** Dust and grit are rinsed off before anything touches them, in the arch too; only film gains by undiluted chemistry. */
+function gainsByDryStart(corner: Corner, wheel: readonly Zone[]): boolean {
+  const worst = (soil: Soil, at: readonly Zone[]) => worstGrade([corner], at, soil)
+  return (
+    corner.finishes.face !== undefined &&
+    !Object.values(corner.finishes).some(isDarkOrSoft) &&
+    worst('grit', zones) === 0 &&
+    worst('film', wheel) >= 2 &&
+    worst('freshDust', wheel) <= 1
+  )
 }
 
 /** The most that each role can do for one soil alone. */

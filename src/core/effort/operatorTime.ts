@@ -125,8 +125,6 @@ function houseSeconds(
   switch (act) {
     case 'agitate':
       return (estimate('secondsAgitate', own) * factor + hardwareSeconds) * dirtFactor(kind, at, own)
-    case 'spray':
-      return estimate('secondsSpray', own) + (kind === 'tar' ? estimate('secondsDrySpots', own) : 0)
     case 'scrub':
       return kind === 'arch'
         ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)
@@ -134,7 +132,7 @@ function houseSeconds(
     case 'wipe':
       return wipingSeconds(kind, at, own)
     case 'dry':
-      return estimate('secondsDry', own) * factor
+      return kind === 'tar' ? estimate('secondsDrySpots', own) : estimate('secondsDry', own) * factor
     case 'protect':
       return estimate(protectId(family), own) * (protectId(family) === 'secondsProtectSprayed' ? 1 : factor)
     default:
@@ -214,7 +212,10 @@ export function actsOfStage(kind: StageKind, rounds: number, family?: FamilyId):
     case 'mineral':
       return inRounds('spray', 'agitate', 'rinse')
     case 'tar':
-      return inRounds('spray', 'wipe', 'rinse')
+      // Pure solvent works on dry spots; what takes iron too goes on the wet wheel.
+      return family === undefined || family === 'tarRemover'
+        ? inRounds('dry', 'spray', 'wipe', 'rinse')
+        : inRounds('spray', 'wipe', 'rinse')
     case 'waterless':
       return inRounds('spray', 'wipe')
     case 'presoak':

@@ -11,6 +11,7 @@ const clock: DwellClock = {
   startedAt: at(0),
   minSeconds: 60,
   maxSeconds: 300,
+  limit: 'contact',
   wettedBy: 'front.iron.spray',
   wettedAt: at(0),
   wetSeconds: null,

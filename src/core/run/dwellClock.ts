@@ -1,3 +1,4 @@
+import type { LongestKind } from '@/core/chemistry/longest'
 import type { Position } from '@/core/wheel/position'
 
 /** A chemical that is on a wheel now, with its two clocks: the label's, since the spray, and the film's, since it was last wetted. */
@@ -10,6 +11,8 @@ export interface DwellClock {
   readonly isEstimated?: boolean
   readonly minSeconds: number
   readonly maxSeconds: number
+  /** What ends its time: a label that bites is never stretched; what only must not dry is, by a mist. */
+  readonly limit: LongestKind
   /** The step that wetted it last: the spray, a brush, a mist. */
   readonly wettedBy: string
   readonly wettedAt: Date

@@ -41,6 +41,7 @@ describe('the run', () => {
         corner: 'frontLeft',
         stageId: 'iron',
         productName: 'House iron remover',
+        limit: 'contact',
         startedAt: at(90),
         ...dwell,
         wettedBy: 'spray again',
@@ -90,6 +91,20 @@ describe('the run', () => {
     expect(runState(plan, misted).clocks).toMatchObject([
       { startedAt: at(0), wettedBy: 'brush', wettedAt: at(150), wetSeconds: 120 },
     ])
+  })
+
+  it('stretches by a mist what only must not dry, to twice its label, and never what bites', () => {
+    const sprayed = [event('done', 'look', 0), event('done', 'spray', 10), event('misted', 'spray', 60)]
+    const of = (kind: 'contact' | 'wet') => ({
+      ...plan,
+      stages: [{ ...plan.stages[0], longest: { kind, because: '' }, dwellSeconds: { min: 60, max: 300 } }],
+    })
+    const [contact, wet] = (['contact', 'wet'] as const).map(
+      (kind) => runState(of(kind) as unknown as Plan, sprayed).clocks[0],
+    )
+    expect([contact?.maxSeconds, wet?.maxSeconds]).toEqual([300, 600])
+    const twice = [...sprayed, event('misted', 'spray', 90)]
+    expect(runState(of('wet') as unknown as Plan, twice).clocks[0]?.maxSeconds).toBe(600)
   })
 
   it('settles nothing by a mist, and takes it back alone', () => {

@@ -1,4 +1,5 @@
-import { stagesOfStep, takesOff, type Plan, type Step } from '@/core/plan/plan'
+import { wetTimes } from '@/core/chemistry/longest'
+import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
 import type { Answer } from './answer'
 import { isWorked, settles, type RunEvent } from './runEvent'
@@ -32,6 +33,16 @@ export interface RunState {
   readonly undoable: Undoable | null
 }
 
+/** A clock after a mist: the film begins anew, and what only must not dry may stay for twice the label's time. */
+const misted = (clock: DwellClock, wettedAt: Date, stage: Stage | undefined): DwellClock => ({
+  ...clock,
+  wettedAt,
+  maxSeconds:
+    clock.limit === 'wet'
+      ? Math.max(clock.maxSeconds, wetTimes * (stage?.dwellSeconds.max ?? 0))
+      : clock.maxSeconds,
+})
+
 /** The chemicals on the wheels after these events. */
 function clocksAfter(
   plan: Plan,
@@ -40,6 +51,7 @@ function clocksAfter(
   steps: ReadonlyMap<string, Step>,
 ): DwellClock[] {
   const clocks = new Map<string, DwellClock>()
+  const stageOf = (stageId: string): Stage | undefined => plan.stages.find(({ id }) => id === stageId)
   for (const event of standing) {
     const { stepId, kind } = event
     const at = times.get(event)?.at ?? event.at
@@ -48,7 +60,7 @@ function clocksAfter(
     const key = `${step.corner}.${step.stageId}`
     const running = clocks.get(key)
     if (kind === 'misted') {
-      if (running) clocks.set(key, { ...running, wettedAt: at })
+      if (running) clocks.set(key, misted(running, at, stageOf(running.stageId)))
       continue
     }
     for (const [clockKey, clock] of clocks)
@@ -59,7 +71,8 @@ function clocksAfter(
         clocks.set(`${step.corner}.${stageId}`, {
           corner: step.corner,
           stageId,
-          productName: plan.stages.find(({ id }) => id === stageId)?.productName ?? '',
+          productName: stageOf(stageId)?.productName ?? '',
+          limit: stageOf(stageId)?.longest?.kind ?? 'contact',
           startedAt: at,
           ...(times.get(event)?.isEstimated ? { isEstimated: true } : {}),
           ...step.startsDwell,

@@ -12,6 +12,7 @@ const clock = (changes: Partial<DwellClock> = {}): DwellClock => ({
   startedAt: new Date(start),
   minSeconds: 120,
   maxSeconds: 400,
+  limit: 'contact',
   wettedBy: 'frontLeft.iron.spray',
   wettedAt: new Date(start),
   wetSeconds: null,

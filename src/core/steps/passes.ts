@@ -41,7 +41,10 @@ const isSolvent = (stage: Stage): boolean => stage.kind === 'tar' || stage.kind 
 
 /** Where chemistry or the way of working keeps two stages apart, as a clause; null where they may be wet together. */
 function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming[]): string | null {
-  if (isSolvent(one) || isSolvent(other)) return 'tar remover works on dry spots only'
+  if (isSolvent(one) || isSolvent(other))
+    return [one, other].some(({ family }) => family === 'tarRemover')
+      ? 'tar remover works on dry spots only'
+      : 'rinse off the first product completely before the next'
   if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
     return 'acid and alkaline products must not meet'
   if ((one.keptOffWheel || other.keptOffWheel) && !(onRubber(one) && onRubber(other)))

@@ -59,8 +59,9 @@ export function stageSteps(
   const wanted = actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family)
   const acts = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, sections, timing?.mists ?? 0)
   let round = fromRound - 1
+  const [firstAct] = wanted
   for (const { act, part } of acts) {
-    if (part <= 1 && act === 'spray') round += 1
+    if (part <= 1 && act === firstAct) round += 1
     const isFreshCoat = coats > 1 && act === 'spray' && part > 1
     const piece =
       part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null

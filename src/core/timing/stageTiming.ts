@@ -129,6 +129,17 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   if (stage.delivery === 'bucket') return bucketTiming(known, degrees, work, seconds)
   const once = leastSplit(work, seconds)
   const fresh = stage.longest?.kind === 'wet' ? leastSplit(keptFresh(work), seconds) : null
+  if (fresh && isPutOnAnew(fresh, once, surface))
+    return {
+      ...known,
+      sections: 1,
+      mists: 0,
+      isByZones: true,
+      isStaggered: true,
+      freshCoats: fresh.sections,
+      isNotNow: false,
+      text: sayFreshCoats(stage.labelMaxSeconds, fresh.sections),
+    }
   const isStaggered = fresh !== null && isLess(fresh, once)
   const own = isStaggered ? keptFresh(work) : work
   const split = isStaggered ? fresh : (once ?? asLongAsItGoes(work, seconds))
@@ -145,18 +156,6 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
   const byLabel = leastSplit(own, Infinity)?.sections ?? sectionCounts.length
   const isByLabel = split.sections > 1 && byLabel >= split.sections
-  // A mild product is put on anew instead of being rinsed off halfway.
-  if (isByLabel && isStaggered && split.sections === freshCoats && split.mists === 0)
-    return {
-      ...known,
-      sections: 1,
-      mists: 0,
-      isByZones: true,
-      isStaggered,
-      freshCoats,
-      isNotNow: false,
-      text: `The label allows ${sayMinutes(stage.labelMaxSeconds)} after each spray: brush the barrel, spray all of it again, brush the face; one rinse.`,
-    }
   return {
     ...known,
     ...split,
@@ -170,8 +169,20 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   }
 }
 
-/** Barrel and backs with the first, face and details with the second. */
-const freshCoats = 2
+/** Surfaces below this are mild: what dries there is put on anew; above it the part that is done is rinsed first, °C. */
+const mildCelsius = 28
+
+/** Whether a mild product goes on anew for each part of the wheel, instead of every part having a rinse of its own. */
+const isPutOnAnew = (fresh: Split, once: Split | null, surfaceCelsius: number): boolean =>
+  fresh.sections > 1 &&
+  fresh.mists === 0 &&
+  surfaceCelsius < mildCelsius &&
+  (once === null || once.sections > 1)
+
+const coatTargets = ['', '', 'the face', 'the spoke backs, then for the face', 'each next part'] as const
+
+const sayFreshCoats = (labelMaxSeconds: number, coats: number): string =>
+  `The label allows ${sayMinutes(labelMaxSeconds)} after each spray: barrel first, spray all of it again for ${coatTargets[coats]}; one rinse.`
 
 interface Split {
   readonly sections: number

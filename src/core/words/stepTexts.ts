@@ -29,7 +29,7 @@ export function asYouComeToIt(act: Act, { detail }: ActText, brushRinse: string)
 /** How a spray reads that goes on anew, halfway through the wheel. */
 export const freshCoat = (where: string, { productName }: Stage): ActText => ({
   title: `Spray ${where} again with ${productName}`,
-  detail: 'The face, and the barrel once more. Give it a moment.',
+  detail: 'What you have not brushed yet, and the rest once more. Give it a moment.',
   why: 'Fresh product keeps all of it wet until the rinse.',
 })
 
@@ -62,7 +62,7 @@ export function textOf(
       if (stage.kind === 'tar' && stage.family === 'tarRemover') {
         return {
           title: `Dab ${stage.productName} on the lumps, ${where}`,
-          detail: `Dry the spots, then only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
+          detail: `Only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
           why: 'Solvent elsewhere only costs protection.',
         }
       }
@@ -131,10 +131,10 @@ export function textOf(
       }
     case 'dry':
       return {
-        title: `Dry ${where}`,
+        title: stage.kind === 'tar' ? `Dry the spots, ${where}` : `Dry ${where}`,
         detail:
           stage.kind === 'tar'
-            ? 'Solvent works only on a dry wheel.'
+            ? 'Tar remover works on dry spots only.'
             : 'Lug holes, behind the spokes and the valve first.',
         why: 'Water left in a gap runs out over the finished work.',
       }

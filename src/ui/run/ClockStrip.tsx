@@ -14,8 +14,11 @@ const phaseWords = {
   over: 'too long, rinse',
 }
 
-const wordOf = ({ phase, until }: ClockReading): string =>
-  phase === 'ready' && until === 'film' ? 'wet for' : phaseWords[phase]
+const wordOf = ({ phase, until }: ClockReading, { limit }: DwellClock): string => {
+  if (phase === 'ready' && until === 'film') return 'wet for'
+  // Past its label a mild product is rinsed; it has not bitten.
+  return phase === 'over' && limit === 'wet' ? 'rinse now' : phaseWords[phase]
+}
 
 function restingWord(plan: Plan, state: RunState, position: Position): string {
   const steps = plan.steps.filter(({ corner }) => corner === position)
@@ -86,7 +89,7 @@ export function ClockStrip({
               {reading ? formatClock(reading.remainingSeconds) : '–'}
             </span>
             <span className="clock-word">
-              {reading ? wordOf(reading) : restingWord(plan, state, position)}
+              {clock && reading ? wordOf(reading, clock) : restingWord(plan, state, position)}
             </span>
             {clock && reading && <ClockLengths clock={clock} reading={reading} />}
           </button>

@@ -22,6 +22,7 @@ export function KeepWet({ clock, nowMilliseconds, misted }: KeepWetProps) {
           {phase === 'dry'
             ? `${clock.productName} may be dry: wet all of it again.`
             : `${clock.productName} is nearly dry, ${formatClock(remainingSeconds)} left.`}
+          {clock.limit === 'contact' && ' Still rinse on time.'}
         </small>
       </span>
     </button>

@@ -1,7 +1,9 @@
 import { Brush, Circle } from 'lucide-react'
+import { useMemo } from 'react'
 import { sayDilution } from '@/core/dilution'
 import type { Card, Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
+import { passTitles } from '@/core/passes/passTitles'
 import { dwellLeftSeconds } from '@/core/run/urgentClock'
 import { formatClock, formatMillilitres } from '../format/format'
 import { cardTitle, lineTitle } from './cardWords'
@@ -25,6 +27,8 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
   const [now, ...later] = card.taps.map(({ stepIds }) => steps(stepIds))
   const all = [...(now ?? []), ...later.flat()]
   const dwellLeft = now?.[0] ? dwellLeftSeconds(state.clocks, now[0], nowMilliseconds) : null
+  const passes = useMemo(() => passTitles(state.plan), [state.plan])
+  const pass = card.corner === null ? undefined : passes.get(now?.[0]?.id ?? '')
   const cautions = [...new Set((now ?? []).flatMap((step) => step.cautions))]
   return (
     <>
@@ -34,7 +38,10 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
         </p>
       ))}
       {sight && <p className="run-sight">{sight}</p>}
-      <h1>{cardTitle(card, all)}</h1>
+      <div className="run-title">
+        <h1>{cardTitle(card, all)}</h1>
+        {pass && <span className="run-pass">{pass}</span>}
+      </div>
       {dwellLeft !== null && (
         <p className="run-detail">
           <b>Let it dwell {formatClock(dwellLeft)} more.</b> Then:

@@ -11,6 +11,7 @@ import {
 import { addSeconds } from 'date-fns'
 import { ZoomIn, ZoomOut } from 'lucide-react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { passTitles } from '@/core/passes/passTitles'
 import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
@@ -49,6 +50,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
   'use memo'
   const [zoom, setZoom] = useState(0)
   const [chosen, setChosen] = useState<string | null>(null)
+  const passes = useMemo(() => passTitles(plan), [plan])
   const lanes = useMemo(() => lanesOf(plan, sequence), [plan, sequence])
   const track = useRef<HTMLDivElement>(null)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
@@ -177,7 +179,8 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
             {clockAt(startAt, entry.startSeconds)} {step.title}
           </b>{' '}
           {formatDuration(entry.endSeconds - entry.startSeconds)}
-          {sequence.people > 1 && `, person ${entry.person + 1}`}. {whatOf(step)}{' '}
+          {sequence.people > 1 && `, person ${entry.person + 1}`}.{' '}
+          {[passes.get(step.id), whatOf(step)].filter(Boolean).join('. ')}{' '}
           <span className="soft">{step.why}</span>
         </div>
       )}
