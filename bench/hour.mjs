@@ -9,6 +9,7 @@ import { megabytesOf } from './measure.mjs'
 import {
   addSets,
   asPeopleDo,
+  json,
   pause,
   pictureOfNoise,
   sendPhotograph,

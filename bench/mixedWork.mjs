@@ -9,7 +9,7 @@ export const readers = 20
 /** Somebody who reads opens another page after so long, and who writes sends the next, ms; more or less. */
 export const asPeopleDo = { reading: 5000, writing: 2000 }
 const dayBegunMilliseconds = 300_000
-const json = { 'content-type': 'application/json' }
+export const json = { 'content-type': 'application/json' }
 
 export const percentile = (times, share) => [...times].sort((a, b) => a - b)[Math.floor(times.length * share)]
 export const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds))
