@@ -57,7 +57,7 @@ export async function benchHour() {
     const [{ read }, plans, photographs, backups] = await Promise.all([
       workTogether(address, who, asPeopleDo, hourMilliseconds),
       again(every.plan, until, () =>
-        timed(() => fetch(`${address}/api/plan`, { method: 'POST', body: plan })),
+        timed(() => fetch(`${address}/api/plan`, { method: 'POST', headers: json, body: plan })),
       ),
       again(every.photograph, until, () => sendPhotograph(address, added.sets[50], jpeg)),
       again(every.backup, until, () => timed(() => fetch(`${address}/api/backup`))),
