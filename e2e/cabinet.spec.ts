@@ -195,7 +195,7 @@ test('the rule book finds rules by finish, and settings change a plan and say so
   await page.getByLabel('Air, °C').fill('18')
   await page.getByRole('button', { name: 'Plan it' }).click()
   await expect(page.locator('.stage').filter({ hasText: 'Wet Wall' })).toBeVisible()
-  await page.getByText('What is taken for granted').click()
+  await page.getByText('Assumptions').click()
   await expect(page.getByText(/Tyre dressing: solvent-based, wet gloss \(your shop setting\)/)).toBeVisible()
 })
 

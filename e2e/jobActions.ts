@@ -12,9 +12,12 @@ export const newSet = {
 /** Opens what lies one look deeper on the plan, unless it is open. */
 export async function openDeeper(
   page: Page,
-  title: 'Weather and hands' | 'Another way' | 'What is left',
+  title: 'Weather and hands' | 'Other options' | 'What is left' | 'Timeline' | 'How short',
 ): Promise<void> {
-  const part = page.locator('.deeper').filter({ has: page.locator('.deeper-title', { hasText: title }) })
+  const part = page
+    .locator('.deeper')
+    .filter({ has: page.locator('> summary > .deeper-title', { hasText: title }) })
+    .last()
   if (!(await part.evaluate((one) => (one as HTMLDetailsElement).open)))
     await part.locator('> summary').click()
 }

@@ -102,6 +102,7 @@ test('two people have a lane each, and each sees their own steps in the bay', as
   await planOf(page, 'Corvane')
   await page.getByRole('button', { name: 'Two people' }).click()
   await settled(page)
+  await openDeeper(page, 'Timeline')
   for (const lane of ['Person 1', 'Person 2'])
     await expect(page.getByRole('group', { name: lane }).getByRole('button').first()).toBeVisible()
   await page.getByRole('link', { name: 'Start in the bay' }).click()
@@ -115,12 +116,13 @@ test('two people have a lane each, and each sees their own steps in the bay', as
 
 test('a step is put to another time by key and by mouse, and the rest follows', async ({ page }) => {
   await planOf(page, 'Pellam Four')
+  await openDeeper(page, 'Timeline')
   const dry = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).last()
   await dry.focus()
   await page.keyboard.press('Shift+ArrowRight')
-  await expect(page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear manual times (1)' })).toBeVisible()
   await settled(page)
-  await page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' }).click()
+  await page.getByRole('button', { name: 'Clear manual times (1)' }).click()
   await settled(page)
   const spray = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).first()
   await spray.scrollIntoViewIfNeeded()
@@ -130,7 +132,7 @@ test('a step is put to another time by key and by mouse, and the rest follows', 
   await page.mouse.down()
   await page.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 6 })
   await page.mouse.up()
-  await expect(page.getByRole('button', { name: 'Forget what was put to a time by hand (1)' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear manual times (1)' })).toBeVisible()
   // What cannot be there is said, and the order stays.
   await settled(page)
   const rinse = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Rinse/ }).first()
@@ -139,20 +141,24 @@ test('a step is put to another time by key and by mouse, and the rest follows', 
     await page.keyboard.press('Shift+ArrowLeft')
     await settled(page)
   }
+  await openDeeper(page, 'How short')
   await expect(page.locator('.timeline-sum')).toBeVisible()
 })
 
 test('the job sheet prints with clock times, recipes and cautions', async ({ page }) => {
   await planOf(page, 'Pellam Four')
   await page.getByRole('link', { name: 'Job sheet' }).click()
-  await expect(page.getByRole('heading', { name: 'Steps' })).toBeVisible()
-  await expect(page.locator('.sheet-time').first()).toHaveText(/^\d\d:\d\d$/)
+  await expect(page.getByRole('heading', { name: 'Fill' })).toBeVisible()
+  await expect(page.getByRole('rowheader', { name: 'Wash' })).toBeVisible()
+  await expect(page.locator('.sheet-wheel').first()).toHaveText(/^\d\d:\d\d$/)
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('navigation')).toBeHidden()
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
   const pdf = await page.pdf({ format: 'A4' })
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
   expect(pdf.length).toBeGreaterThan(10_000)
+  // One side of paper.
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
 })
 
 test('bad conditions are refused at their field, and the page stays up', async ({
@@ -211,6 +217,8 @@ test('called away with something wet: off with it first, then go, and come back'
 
 test('looking longer for an order shows what is found, can be stopped, and is kept', async ({ page }) => {
   await planOf(page, 'Corvane', 'decontaminate')
+  await openDeeper(page, 'Timeline')
+  await openDeeper(page, 'How short')
   // Where every bar of the lane begins: a few seconds less do not show in rounded minutes.
   const bars = () =>
     page
@@ -231,6 +239,7 @@ test('looking longer for an order shows what is found, can be stopped, and is ke
   await expect(async () => expect(await bars()).not.toBe(first)).toPass()
   const better = await bars()
   await page.reload()
+  await openDeeper(page, 'Timeline')
   await expect(async () => expect(await bars()).toBe(better)).toPass()
 })
 

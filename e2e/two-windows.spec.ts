@@ -62,7 +62,7 @@ test('wishes of one plan changed in two windows are both kept', async ({ page, c
   const other = await context.newPage()
   await other.goto(page.url())
   const wish = async (of: Page, label: string, value: string) => {
-    await of.getByText('Another way').click()
+    await of.getByText('Other options').click()
     await of.getByLabel(label).fill(value)
     await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'true')
     await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'false')
@@ -71,7 +71,7 @@ test('wishes of one plan changed in two windows are both kept', async ({ page, c
   await wish(other, 'Product, EUR', '90')
   await expect(other.getByText('changed in another window too')).toBeVisible()
   await page.reload()
-  await page.getByText('Another way').click()
+  await page.getByText('Other options').click()
   await expect(page.getByLabel('Minutes allowed')).toHaveValue('240')
   await expect(page.getByLabel('Product, EUR')).toHaveValue('90')
 })

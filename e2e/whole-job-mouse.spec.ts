@@ -31,9 +31,12 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
   await page.getByRole('button', { name: 'Copy wheel to its axle' }).click()
   await page.getByRole('button', { name: 'Plan it' }).click()
 
-  await expect(page.locator('.plan-answer')).toContainText(/iron remover.*minutes/)
-  const iron = page.locator('.stage').filter({ hasText: 'Bonded dust' }).first()
-  await iron.getByText('Why, and with what care').click()
+  await expect(page.locator('.plan-answer')).toContainText(/iron remover.*About .*min/)
+  const iron = page
+    .locator('.pass')
+    .filter({ has: page.getByRole('heading', { name: 'Iron remover' }) })
+    .first()
+  await iron.getByText('Reasons and precautions').click()
   await expect(iron.getByText('Mask or open doors.').first()).toBeVisible()
 
   await page.getByRole('link', { name: 'Start in the bay' }).click()

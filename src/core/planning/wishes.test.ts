@@ -1,3 +1,4 @@
+import { sayTime } from '@/core/words/sayPlan'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planNames, type Corner, type Wishes } from '@/core/job/job'
@@ -59,7 +60,7 @@ describe('the three plans', () => {
   })
 
   it('the headline says the minutes the steps add up to', () => {
-    expect(plan.headline).toContain(`${Math.round(minutes(plan.operatorSeconds))} minutes`)
+    expect(plan.headline).toContain(`About ${sayTime(plan.operatorSeconds)}, one person`)
   })
 })
 

@@ -94,8 +94,13 @@ export function summaryOf(job: Job, stages: readonly Stage[]): string {
     .join('; then ')
 }
 
-/** Hand time is worth a word beside the clock from here on, minutes. */
-const worthAWordMinutes = 3
+/** Minutes as people say them: "38 min", "1 h 5 min". */
+export function sayTime(seconds: number): string {
+  const minutes = Math.round(seconds / 60)
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60]
+  if (hours === 0) return `${minutes} min`
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
+}
 
 /**
  * The answer as a colleague would say it.
@@ -110,11 +115,8 @@ export function headlineOf(
   moreSeconds = 0,
 ): string {
   const summary = summaryOf(job, stages)
-  const [minutes, clock] = [Math.round(operatorSeconds / 60), Math.round(clockSeconds / 60)]
   if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
-  const hands = job.crew.people === 1 ? 'one pair of hands' : 'two pairs of hands'
-  const work = Math.abs(minutes - clock) >= worthAWordMinutes ? `, ${minutes} of hand work` : ''
-  const most = Math.round((clockSeconds + moreSeconds) / 60)
-  const range = most > clock ? `, up to ${most}` : ''
-  return `${capital(summary)}. ${clock} minutes${range}, ${hands}${work}.`
+  const [time, most] = [sayTime(clockSeconds), sayTime(clockSeconds + moreSeconds)]
+  const range = most === time ? '' : `, up to ${most}`
+  return `${capital(summary)}. About ${time}${range}, ${job.crew.people === 1 ? 'one person' : 'two people'}.`
 }

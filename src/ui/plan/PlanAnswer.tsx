@@ -7,11 +7,11 @@ export function PlanAnswer({ plan }: { readonly plan: Plan }) {
   const names = plan.stages
     .filter(({ kind }) => kind === 'iron' || kind === 'mineral' || kind === 'tar')
     .map(({ family }) => familyOf(family).name)
-  const time = /\d+ minutes/
+  const time = /^(?:\d+ h \d+ min|\d+ h|\d+ min)$/
   const parts = plan.headline
     .split(
       new RegExp(
-        `(${[...names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')), '\\d+ minutes'].join('|')})`,
+        `(${[...names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')), '\\d+ h \\d+ min', '\\d+ h(?![a-z])', '\\d+ min(?![a-z])'].join('|')})`,
         'i',
       ),
     )

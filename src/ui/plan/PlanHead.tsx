@@ -1,7 +1,7 @@
 import { ArrowRight } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { Cost } from '../frame/CostsShown'
-import { formatMoney } from '../format/format'
+import { formatDuration, formatMoney } from '../format/format'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
 import { secondRoundWords } from './secondRoundWords'
@@ -18,7 +18,7 @@ interface PlanHeadProps {
 }
 
 const saidOf = ({ working, keeping }: PlanHeadProps['current']): string =>
-  working ? 'Working it out …' : keeping ? 'Keeping it …' : 'Minutes and amounts are estimates.'
+  working ? 'Working it out …' : keeping ? 'Saving …' : 'Times and amounts are estimates.'
 
 /** The answer in a few figures, and the way into the bay. */
 export function PlanHead(props: PlanHeadProps) {
@@ -47,6 +47,9 @@ export function PlanHead(props: PlanHeadProps) {
           </Cost>
           <span>
             <b>{plan.waterLitres} l</b> water
+          </span>
+          <span>
+            <b>{formatDuration(plan.operatorSeconds)}</b> hands-on
           </span>
           <span>{saidOf(props.current)}</span>
         </div>

@@ -7,7 +7,7 @@ import { services } from '@/core/visit-kinds/service'
 import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { listed } from '@/core/words/listed'
-import { formatClock, formatDuration, formatMillilitres } from '../format/format'
+import { formatClock, formatMillilitres } from '../format/format'
 import { longestWords } from '../plan/longestWords'
 
 interface JobSheetProps {
@@ -37,21 +37,12 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
     )
     return here.length === 0 ? '' : clock(Math.min(...here))
   }
-  const people = plan.sequence?.people ?? 1
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
       <h1>{title}</h1>
       <p>
-        {services[plan.service].name}. {plan.headline}
-        {plan.sequence && (
-          <>
-            {' '}
-            Done after <b>{formatDuration(plan.sequence.endSeconds)}</b>
-            {people > 1 && ' with two people'}.
-          </>
-        )}{' '}
-        {plan.sequence?.pattern?.sentences.join(' ')}
+        {services[plan.service].name}. {plan.headline} {plan.sequence?.pattern?.sentences.join(' ')}
       </p>
       <h2>Fill</h2>
       <ul className="sheet-fills">

@@ -16,6 +16,7 @@ import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { formatClock, formatDuration, formatTimeOfDay } from '../format/format'
+import { Deeper } from '../plan/Deeper'
 import { PatternWords } from '../plan/PatternWords'
 import type { OrderSearch } from '../plan/useOrderSearch'
 import { lanesOf, type Bar, type Lane } from './bars'
@@ -90,7 +91,9 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
   return (
     <section aria-labelledby="timeline" className="timeline">
       <div className="section-head">
-        <h2 id="timeline">The order, in time</h2>
+        <h3 id="timeline" className="visually-hidden">
+          Timeline
+        </h3>
         <div className="timeline-tools">
           <button
             type="button"
@@ -112,15 +115,6 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
           </button>
         </div>
       </div>
-      {sequence.pattern && <PatternWords pattern={sequence.pattern} />}
-      <p className="timeline-sum">
-        Done after <b>{formatDuration(sequence.endSeconds)}</b>. {sequence.text}{' '}
-        <span className="soft">
-          No order is quicker than {formatDuration(sequence.lowerBoundSeconds)}; one wheel after the other
-          takes {formatDuration(sequence.plainSeconds)}.
-        </span>{' '}
-        {search && sequence.lowerBoundSeconds < sequence.endSeconds && <SearchLink search={search} />}
-      </p>
       <DndContext id="timeline-drag" sensors={sensors} onDragEnd={drop} accessibility={spoken}>
         <div className="timeline-body">
           <div className="timeline-names">
@@ -199,6 +193,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
         </span>
         {place && <span>Drag a bar, or press Shift and an arrow, to put it to another time.</span>}
       </div>
+      <OrderBounds sequence={sequence} search={search} />
     </section>
   )
 }
@@ -226,6 +221,23 @@ function Comings({
       {corner === null ? '' : positionShortNames[corner]}
     </span>
   ))
+}
+
+/** What the search knows of the order, for those who ask: why it is no shorter, and whether it could be. */
+function OrderBounds({ sequence, search }: Pick<TimelineProps, 'sequence' | 'search'>) {
+  return (
+    <Deeper title="How short it could be" hint={`at least ${formatDuration(sequence.lowerBoundSeconds)}`}>
+      {sequence.pattern && <PatternWords pattern={sequence.pattern} />}
+      <p className="timeline-sum">
+        Done after <b>{formatDuration(sequence.endSeconds)}</b>. {sequence.text}{' '}
+        <span className="soft">
+          No order is quicker than {formatDuration(sequence.lowerBoundSeconds)}; one wheel after the other
+          takes {formatDuration(sequence.plainSeconds)}.
+        </span>{' '}
+        {search && sequence.lowerBoundSeconds < sequence.endSeconds && <SearchLink search={search} />}
+      </p>
+    </Deeper>
+  )
 }
 
 function SearchLink({ search }: { readonly search: OrderSearch }) {
