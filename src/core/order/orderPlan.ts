@@ -244,8 +244,12 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
   const best = scheduleIn(ordering, shortest.sequence)
   const around = (shortest.sequence?.endSeconds ?? best.makespanSeconds) - best.makespanSeconds
   const { schedule, pattern } = calmSequence(made, problem, best, around)
-  return inOrder(ordering, schedule, boundSeconds, withDryWork(made, pattern)) ?? shortest
+  const told = job.corners.length === 1 ? { ...pattern, sentences: atOneWheel } : withDryWork(made, pattern)
+  return inOrder(ordering, schedule, boundSeconds, told) ?? shortest
 }
+
+/** There is no way round one wheel. */
+const atOneWheel = ['One pass after the other, top to bottom.'] as const
 
 /** What second rounds may take, shared by those who work. */
 const moreSeconds = ({ crew }: Job, { secondRounds = [] }: Plan): number =>

@@ -1,5 +1,5 @@
 import { exhaustive } from '@/core/exhaustive'
-import { stagesOfStep, type Act, type Stage, type Step } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Stage, type StageKind, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
 import { cleansWheel } from '@/core/work/stageKind'
@@ -21,6 +21,14 @@ export interface PassMove {
 function targetsOf(step: Step, stages: ReadonlyMap<string, Stage>): string[] {
   const kinds = stagesOfStep(step).flatMap((id) => stages.get(id)?.kind ?? [])
   return [...new Set(kinds.map((kind) => (kind === 'arch' || kind === 'tyre' ? kind : 'wheel')))]
+}
+
+/** A wipe by what it is for; that of a quick round belongs to no product. */
+function wipeWords(kinds: readonly StageKind[]): string {
+  if (kinds.includes('tar')) return 'wipe spots off'
+  if (kinds.includes('protect')) return 'degreasing wipe'
+  if (kinds.includes('polish')) return 'polish'
+  return kinds.some(cleansWheel) ? 'wipe clean' : 'wipe tyre'
 }
 
 const isFromBucket = ({ stageId }: Step, stages: ReadonlyMap<string, Stage>): boolean =>
@@ -54,7 +62,7 @@ export function moveWords(step: Step, stages: ReadonlyMap<string, Stage>): strin
     case 'scrub':
       return `scrub ${kinds.includes('arch') ? 'arch' : 'tyre'}`
     case 'wipe':
-      return kinds.includes('tar') ? 'wipe spots off' : kinds.some(cleansWheel) ? 'wipe clean' : 'polish'
+      return wipeWords(kinds)
     case 'rinse':
       return kinds.includes('protect') ? 'rinse at once' : 'rinse'
     case 'lookAgain':

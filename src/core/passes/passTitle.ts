@@ -21,6 +21,8 @@ export function passTitle(
       return isAgain ? 'Second application' : 'Wheel wash'
     case 'presoak':
       return 'Pre-soak'
+    case 'rinse':
+      return 'Rinse only'
     case 'waterless':
       return 'Waterless wash'
     case 'iron':

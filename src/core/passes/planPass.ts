@@ -3,7 +3,7 @@ import type { Position } from '@/core/wheel/position'
 import type { PassMove } from './passMoves'
 
 export const passKinds = [
-  'presoak', 'wash', 'waterless', 'iron', 'mineral', 'tar', 'check', 'protect', 'polish', 'end',
+  'presoak', 'rinse', 'wash', 'waterless', 'iron', 'mineral', 'tar', 'check', 'protect', 'polish', 'end',
 ] as const // prettier-ignore
 /** What a pass is for: the chemical it is named after, the final check, wet protection, or the dry work at the end. */
 export type PassKind = (typeof passKinds)[number]

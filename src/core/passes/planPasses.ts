@@ -28,7 +28,7 @@ function kindOfStages(kinds: readonly StageKind[]): PassKind {
   // What goes with the wash, or with arch and tyre, is the wash.
   if (wheel.includes('wash') || kinds.some(isOnRubber)) return 'wash'
   if (wheel.length === 0)
-    return kinds.includes('polish') ? 'polish' : kinds.includes('protect') ? 'protect' : 'presoak'
+    return kinds.includes('protect') ? 'protect' : kinds.includes('presoak') ? 'presoak' : 'rinse'
   switch (named) {
     case 'iron':
     case 'mineral':
@@ -63,7 +63,9 @@ function passesAtWheel(
     const kind = step.stageId === null ? undefined : stages.get(step.stageId)?.kind
     const isRinsed = steps.slice(at + 1).some((later) => takesOff(later, step.stageId))
     const isDry = (step.act === 'dry' && step.stageId === null) || step.act === 'dress'
-    if (isDry || (step.act === 'protect' && !isRinsed)) {
+    if (step.act === 'hub' && open.length === 0 && passes.length > 0) {
+      add(passes.at(-1)?.kind ?? 'wash', step)
+    } else if (isDry || (kind === 'protect' && step.act !== 'rinse' && !isRinsed)) {
       close()
       add('end', step)
     } else if (step.act === 'lookAgain') {

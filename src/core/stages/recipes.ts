@@ -7,7 +7,7 @@ const bucketMillilitres = 5000
 /** Marks of a bucket, ml. */
 const bucketStep = 50
 /** So far from the label's strength a dose in a bucket may be. */
-const bucketTolerance = 0.05
+const bucketTolerance = 0.2
 
 const stepsUp = (millilitres: number, step: number): number => Math.ceil(millilitres / step - 1e-9) * step
 
