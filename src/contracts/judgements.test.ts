@@ -328,7 +328,7 @@ const checks: { [K in keyof Expected]-?: Check<K> } = {
   timing: (plan, wanted) =>
     matching(
       plan.timings
-        .filter(({ sections, mists }) => sections > 1 || mists > 0)
+        .filter(({ sections, mists, freshCoats = 1 }) => sections > 1 || mists > 0 || freshCoats > 1)
         .map(({ text }) => text)
         .join('\n'),
       [wanted],

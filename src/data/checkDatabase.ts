@@ -1,5 +1,5 @@
 import { reasonOf } from '@/core/reasonOf'
-import { ownObjects } from './ownObjects'
+import { incomingTable, ownObjects } from './ownObjects'
 import type { PGlite } from '@electric-sql/pglite'
 
 /** The first version whose tables count their own rows. */
@@ -45,7 +45,7 @@ const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`
 async function tableProblems(postgres: PGlite): Promise<string[]> {
   const counts = (await dataVersionOf(postgres)) >= firstCountingVersion
   const tables = await postgres.query<{ name: string }>(
-    "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('schema_migration', 'table_count') order by 1",
+    `select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('schema_migration', 'table_count', '${incomingTable}') order by 1`,
   )
   const kept = counts ? await keptCounts(postgres) : null
   const problems: string[] = []

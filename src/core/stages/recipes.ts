@@ -9,7 +9,8 @@ const bucketStep = 50
 /** So far from the label's strength a dose in a bucket may be. */
 const bucketTolerance = 0.2
 
-const stepsUp = (millilitres: number, step: number): number => Math.ceil(millilitres / step - 1e-9) * step
+const stepsUp = (millilitres: number, step: number, slack = 1e-9): number =>
+  Math.ceil(millilitres / step - slack) * step
 
 /** What is used neat comes straight from its bottle, and is not rounded up to another. */
 function neatRecipe(wantedMillilitres: number, measure: number): MixingRecipe {
@@ -31,7 +32,8 @@ export function workableRecipe(fraction: number, wantedMillilitres: number, meas
   const waterParts = waterPartsOf(fraction)
   const filled = bucket(waterParts, wantedMillilitres, measure)
   if (filled) return filled
-  const concentrate = Math.max(measure, stepsUp(wantedMillilitres * fraction, measure))
+  // Water in whole millilitres must not cost another mark of concentrate.
+  const concentrate = Math.max(measure, stepsUp(wantedMillilitres * fraction, measure, 0.1))
   const water = waterParts * concentrate
   return recipeOf(concentrate, Number(water.toFixed(water < 100 ? 1 : 0)))
 }

@@ -19,7 +19,8 @@ export function stageSayings(
 ): readonly StageSaying[] {
   const byText = new Map<string, StageTiming[]>()
   for (const timing of timings) {
-    if (timing.sections === 1 && timing.mists === 0 && !timing.isNotNow) continue
+    const { sections, mists, freshCoats = 1, isNotNow } = timing
+    if (sections === 1 && mists === 0 && freshCoats === 1 && !isNotNow) continue
     byText.set(timing.text, [...(byText.get(timing.text) ?? []), timing])
   }
   return [...byText].map(([text, alike]) => {
