@@ -30,6 +30,7 @@ async function startJob(
   }
   if (people === 2) {
     await page.getByRole('button', { name: 'Two people' }).click()
+    await openDeeper(page, 'Timeline')
     await expect(page.getByRole('group', { name: 'Person 2' }).getByRole('button').first()).toBeVisible()
     await expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
   }
