@@ -100,7 +100,7 @@ test('wishes change the plan at once and are kept', async ({ page }) => {
   await expect(page.getByText('5 minutes are too few')).toHaveCount(0)
 
   // Pinned from the list of all bottles.
-  await page.getByText(/^Every bottle on these wheels/).click()
+  await page.getByText(/^All products on these wheels/).click()
   await page.getByRole('button', { name: 'Always use Ondra Keep' }).click()
   await expect(page.locator('.stage').filter({ hasText: 'Ondra Keep' }).first()).toBeVisible()
   await kept()

@@ -54,6 +54,7 @@ test('hot brakes wait: two readings give the time, and the wheel begins later', 
   await expect(page.getByRole('img', { name: /The brake cools to 35 °C in 18 minutes/ })).toBeVisible()
   await page.getByRole('button', { name: 'Plan with it' }).click()
   await settled(page)
+  await openDeeper(page, 'Timeline')
   const beginOf = (wheel: string) =>
     page
       .getByRole('group', { name: wheel })
