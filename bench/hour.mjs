@@ -27,7 +27,7 @@ const every = { plan: 20_000, photograph: 30_000, backup: 600_000, look: 5_000 }
 
 const mean = (numbers) => numbers.reduce((sum, one) => sum + one, 0) / numbers.length
 
-/** Does something again and again until a time; what it counts is how often it went. */
+/** Repeats some work until a time; returns how often. */
 async function again(milliseconds, until, work) {
   let times = 0
   while (performance.now() < until) {

@@ -1,4 +1,4 @@
-// A hundred photographs from ten phones at once: how long a tap takes beside them.
+// A hundred photos from ten phones at once: how long a tap takes meanwhile.
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

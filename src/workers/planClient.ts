@@ -44,9 +44,7 @@ export class PlanClient {
     settled: readonly SettledStep[],
     away: AwaySeconds,
   ): Promise<Resumed | null> {
-    return this.ask(async (remote) =>
-      resumedOfAnswer(await remote.resumeFromFile(file, plan, settled, away)),
-    )
+    return this.ask(async (remote) => resumedOfAnswer(await remote.resumeFromFile(file, plan, settled, away)))
   }
 
   /** Looks on for a better order until it rests or `stop` ends the worker; tells of every better one. */

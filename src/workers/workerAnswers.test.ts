@@ -15,10 +15,14 @@ it('reads what the worker answers, plan and refusal alike', () => {
   expect(planOfAnswer(refusal)).toEqual(refusal)
 })
 
-it.each([[null], [{}], [{ ok: true }], [{ ok: true, value: { format: 'other/1' } }], [{ ok: false }], ['ok']])(
-  'takes %j for no plan',
-  (answer) => expect(() => planOfAnswer(answer)).toThrow(),
-)
+it.each([
+  [null],
+  [{}],
+  [{ ok: true }],
+  [{ ok: true, value: { format: 'other/1' } }],
+  [{ ok: false }],
+  ['ok'],
+])('takes %j for no plan', (answer) => expect(() => planOfAnswer(answer)).toThrow())
 
 it('reads an order of what is left, and takes nothing else for one', () => {
   expect(resumedOfAnswer(null)).toBeNull()

@@ -1,6 +1,6 @@
 /**
- * Several lists in one that keeps the order of each, every name once. What only some of them have comes after the name before it
- * there.
+ * Merges lists into one that has every name once and keeps the order of each list. A name that only some lists have follows the name
+ * before it in its own list.
  */
 export function merged(lists: readonly (readonly string[])[]): string[] {
   const longestFirst = [...lists].sort((a, b) => b.length - a.length)

@@ -28,7 +28,7 @@ export interface PlanPass {
   readonly because: string | null
 }
 
-/** A plan as it is worked: what comes before the first wheel, passes at the wheels, what comes after the last. */
+/** A plan in working order: steps before the first wheel, passes at the wheels, steps after the last wheel. */
 export interface PassesOfPlan {
   readonly before: readonly Step[]
   readonly passes: readonly PlanPass[]

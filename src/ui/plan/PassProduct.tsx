@@ -13,7 +13,7 @@ import { longestWords } from './longestWords'
 import { stageSayings } from './stageSayings'
 import { StageTime } from './StageTime'
 
-/** What a product is put on. */
+/** The surfaces a product goes on. */
 const targetNames: Partial<Record<StageKind, string>> = { arch: 'arches', tyre: 'tyres', dress: 'tyres' }
 const targetOf = ({ kind }: Stage): string => targetNames[kind] ?? 'wheels'
 
@@ -48,7 +48,7 @@ interface PassProductProps {
   readonly forbid: (() => void) | null
 }
 
-/** One product of a pass: what it goes on, its dwell as a bar, and why on demand. */
+/** Shows one product of a pass: its surfaces, its dwell as a bar, and the reasons on demand. */
 export function PassProduct(props: PassProductProps) {
   'use memo'
   const { stages, timings, positions, scaleSeconds } = props

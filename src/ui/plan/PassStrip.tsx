@@ -25,7 +25,7 @@ interface PassStripProps {
 const shortly = (corners: readonly Position[], positions: readonly Position[]): string =>
   nameCorners(corners, positions).replace(/^on the /, '')
 
-/** One pass: its moves in order, the tools where they are taken up, its products below. */
+/** Shows one pass: the moves in order with their tools, then the products. */
 export function PassStrip({ pass, number, positions, kindOfTool, said, children }: PassStripProps) {
   'use memo'
   const { title, corners, moves, secondsAtWheel, parts, because } = pass

@@ -83,7 +83,7 @@ function Outline({ kind }: { readonly kind: ToolKind }) {
   }
 }
 
-/** A tool by its kind. Its name stands beside it. */
+/** Draws a tool by its kind; the caller writes its name. */
 export const ToolPicture = ({ kind }: { readonly kind: ToolKind }) => (
   <svg className="tool-picture" viewBox="0 0 32 32" aria-hidden>
     <Outline kind={kind} />

@@ -8,7 +8,7 @@ interface WheelMarksProps {
 
 const step = 11
 
-/** The wheels as they stand on the vehicle, small; filled where something is done. Words beside it say the same. */
+/** Draws the vehicle's wheels as small circles, filled where the pass is done. The caller says the same in words. */
 export function WheelMarks({ corners, positions }: WheelMarksProps) {
   const rows = Math.max(...positions.map((position) => placeOf[position].row))
   return (
