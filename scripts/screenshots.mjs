@@ -75,7 +75,10 @@ async function planInTheSun(page) {
   await page.getByLabel('Stands in').selectOption('partSun')
   await page.getByRole('button', { name: 'Two people' }).click()
   await settle()
-  await page.evaluate(() => document.querySelector('#day').scrollIntoView({ block: 'start' }))
+  await page.locator('.deeper > summary', { hasText: 'Timeline' }).click()
+  await page.evaluate(() =>
+    document.querySelector('.timeline').parentElement.scrollIntoView({ block: 'start' }),
+  )
   await page.evaluate(() => document.activeElement?.blur())
 }
 

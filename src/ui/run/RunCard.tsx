@@ -40,7 +40,7 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
       {sight && <p className="run-sight">{sight}</p>}
       <div className="run-title">
         <h1>{cardTitle(card, all)}</h1>
-        {pass && <span className="run-pass">{pass}</span>}
+        {pass && <span className="run-pass-name">{pass}</span>}
       </div>
       {dwellLeft !== null && (
         <p className="run-detail">
