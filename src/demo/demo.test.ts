@@ -79,7 +79,7 @@ describe('the demo shop', () => {
         if (corners.length > 1)
           expect(new Set(sequence?.entries.map(({ person }) => person)).size, name).toBe(2)
       }
-  }, 300_000)
+  }, 600_000)
 
   it('has worked jobs whose taps say how fast the shop works', async () => {
     const pace = await learntPace(database, {})

@@ -135,7 +135,7 @@ describe('patterns of any job', () => {
       }),
       { numRuns: 60 },
     )
-  })
+  }, 240_000)
 
   it('time an order as the clock of all orders does', () => {
     fc.assert(

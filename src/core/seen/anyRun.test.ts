@@ -141,7 +141,7 @@ describe('a tyre round that is put in at once', () => {
       }),
       { numRuns: 15 * times },
     )
-  })
+  }, 240_000)
 })
 
 describe('taps in a burst', () => {
