@@ -19,23 +19,25 @@ interface JobSheetProps {
   readonly utcOffsetMinutes: number
 }
 
+/** Wall clock so many seconds after the start; counted from zero where the start is not known. */
+const clockOf = (seconds: number, startAt: string | undefined, utcOffsetMinutes: number): string =>
+  startAt
+    ? new Date(new Date(startAt).getTime() + utcOffsetMinutes * 60_000 + seconds * 1000)
+        .toISOString()
+        .slice(11, 16)
+    : formatClock(seconds)
+
 /** The job on one sheet of paper: bottles to fill, the passes with a box for every wheel, the end, cautions. */
 export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes }: JobSheetProps) {
   const { before, passes, after } = planPasses(plan)
   const starts = new Map(plan.sequence?.entries.map(({ stepId, startSeconds }) => [stepId, startSeconds]))
   const corners = [...new Set(passes.flatMap((pass) => pass.corners))]
-  const clock = (seconds: number): string =>
-    startAt
-      ? new Date(new Date(startAt).getTime() + utcOffsetMinutes * 60_000 + seconds * 1000)
-          .toISOString()
-          .slice(11, 16)
-      : formatClock(seconds)
   /** When a pass begins at a wheel; empty where the steps stand in no order. */
   const startOf = ({ moves }: PlanPass, corner: Position): string => {
     const here = moves.flatMap(({ stepIds }) =>
       stepIds.filter((id) => id.startsWith(`${corner}.`)).flatMap((id) => starts.get(id) ?? []),
     )
-    return here.length === 0 ? '' : clock(Math.min(...here))
+    return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes)
   }
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
@@ -45,17 +47,7 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
         {services[plan.service].name}. {plan.headline} {plan.sequence?.pattern?.sentences.join(' ')}
       </p>
       <h2>Fill</h2>
-      <ul className="sheet-fills">
-        {plan.fills.map(({ container, productName, recipe, stageIds }) => (
-          <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
-            <b>
-              {formatMillilitres(recipe.concentrateMillilitres)}
-              {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
-            </b>{' '}
-            {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {deliveryNames[container]}
-          </li>
-        ))}
-      </ul>
+      <Fills plan={plan} dilutionStyle={dilutionStyle} />
       <table className="sheet-passes">
         <thead>
           <tr>
@@ -105,6 +97,23 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
         Times and amounts are estimates. Labels, safety data sheets and local rules come first.
       </p>
     </article>
+  )
+}
+
+/** Bottles and buckets to fill, each with a box. */
+function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionStyle'>) {
+  return (
+    <ul className="sheet-fills">
+      {plan.fills.map(({ container, productName, recipe, stageIds }) => (
+        <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
+          <b>
+            {formatMillilitres(recipe.concentrateMillilitres)}
+            {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+          </b>{' '}
+          {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {deliveryNames[container]}
+        </li>
+      ))}
+    </ul>
   )
 }
 
