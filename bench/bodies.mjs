@@ -17,8 +17,11 @@ const mostGrowthMegabytes = 80
 /** Over TLS with the shop's own certificate. */
 const trusting = { rejectUnauthorized: false }
 
-/** Sends without a length until all is sent or the other end has enough; gives the status, 0 where it was cut off. */
-function pour(address, path) {
+/**
+ * Sends without a length until all is sent or the other end has enough; gives the status, 0 where it was cut off.
+ * @param bytes how much is sent
+ */
+function pour(address, path, bytes) {
   const url = new URL(address)
   return new Promise((resolve) => {
     const sending = (url.protocol === 'https:' ? secure : plain)(
@@ -39,7 +42,7 @@ function pour(address, path) {
     sending.on('close', () => resolve(0))
     let sent = 0
     const more = () => {
-      while (sent < sentBytes && !sending.destroyed) {
+      while (sent < bytes && !sending.destroyed) {
         sent += chunk.length
         if (!sending.write(chunk)) {
           sending.once('drain', more)
@@ -65,19 +68,25 @@ export async function benchBodies() {
   const id = '0b1f6a52-8c1e-4c58-9f3a-0d7f5f4f2c11'
   const places = [...new Set(Object.values(routes))].map((path) => path.replaceAll(/\[[^\]]+\]/g, id))
   const doors = [address, `https://127.0.0.1:${port + 1}`, `http://127.0.0.1:${port + 2}`]
+  /** Every place at every door, one at a time and eight at once; gives how often each status came. */
+  const everywhere = async (bytes) => {
+    const statuses = {}
+    for (const count of atOnce)
+      for (const door of doors)
+        for (const path of places) {
+          const answers = await Promise.all(Array.from({ length: count }, () => pour(door, path, bytes)))
+          for (const status of answers) statuses[status] = (statuses[status] ?? 0) + 1
+        }
+    return statuses
+  }
   try {
-    // What the first requests of every kind leave behind is not what is measured.
-    for (const path of places) await pour(address, path)
+    // The same requests with hardly a body: what answering them takes is not what is measured.
+    await everywhere(2)
     await dayBegun(folder)
     const before = megabytesOf(child.pid)
     let highest = before
     const watch = setInterval(() => (highest = Math.max(highest, megabytesOf(child.pid))), 50)
-    const statuses = {}
-    for (const count of atOnce)
-      for (const door of doors)
-        for (const path of places)
-          for (const status of await Promise.all(Array.from({ length: count }, () => pour(door, path))))
-            statuses[status] = (statuses[status] ?? 0) + 1
+    const statuses = await everywhere(sentBytes)
     clearInterval(watch)
     say(`${places.length} places, ${doors.length} doors: ${JSON.stringify(statuses)}`)
     return [

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
 import { expect, test } from './server'
 
 const places = [
@@ -25,39 +26,52 @@ const places = [
   '/more',
 ]
 
-test('axe finds nothing serious on any place, light and dark', async ({ page }) => {
-  test.setTimeout(360_000)
+/** Places of one set or one job, whichever the lists show first. */
+const placesOf = {
+  set: ['', '/edit', '/intake', '/look', '/change', '/protection', '/care'],
+  job: ['', '/run', '/sheet'],
+}
+
+async function seriousFaults(page: Page, path: string): Promise<string[]> {
   await page.emulateMedia({ reducedMotion: 'reduce' })
-  await page.goto('/')
-  const job = await page.locator('.job-row h3 a').first().getAttribute('href')
-  await page.goto('/wheels')
-  const set = await page.locator('.set-row').first().getAttribute('href')
-  const all = [
-    ...places,
-    `${set}`,
-    `${set}/edit`,
-    `${set}/intake`,
-    `${set}/look`,
-    `${set}/change`,
-    `${set}/protection`,
-    `${set}/care`,
-    `${job}`,
-    `${job}/run`,
-    `${job}/sheet`,
-  ]
-  for (const path of all) {
-    await page.goto(path)
-    for (const colorScheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
-      const axe = new AxeBuilder({ page })
-      // The other theme is the same page in other colours.
-      if (colorScheme === 'dark') axe.withRules(['color-contrast'])
-      const { violations } = await axe.analyze()
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id, nodes }) => `${path} ${colorScheme} ${id}: ${nodes[0]?.html}`)).toEqual([])
-    }
+  await page.goto(path)
+  const found: string[] = []
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+    const axe = new AxeBuilder({ page })
+    // The other theme is the same page in other colours.
+    if (colorScheme === 'dark') axe.withRules(['color-contrast'])
+    const { violations } = await axe.analyze()
+    for (const { id, impact, nodes } of violations)
+      if (impact === 'serious' || impact === 'critical')
+        found.push(`${path} ${colorScheme} ${id}: ${nodes[0]?.html}`)
   }
-})
+  return found
+}
+
+async function firstLink(page: Page, path: string, selector: string): Promise<string> {
+  await page.goto(path)
+  const link = await page.locator(selector).first().getAttribute('href')
+  if (!link) throw new Error(`${path} shows no ${selector}`)
+  return link
+}
+
+for (const path of places)
+  test(`axe finds nothing serious at ${path}`, async ({ page }) => {
+    expect(await seriousFaults(page, path)).toEqual([])
+  })
+
+for (const place of placesOf.set)
+  test(`axe finds nothing serious at a wheel set${place}`, async ({ page }) => {
+    const set = await firstLink(page, '/wheels', '.set-row')
+    expect(await seriousFaults(page, `${set}${place}`)).toEqual([])
+  })
+
+for (const place of placesOf.job)
+  test(`axe finds nothing serious at a job${place}`, async ({ page }) => {
+    const job = await firstLink(page, '/', '.job-row h3 a')
+    expect(await seriousFaults(page, `${job}${place}`)).toEqual([])
+  })
 
 test('the choice between light and dark is remembered', async ({ page }) => {
   await page.goto('/')

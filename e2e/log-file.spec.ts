@@ -1,20 +1,5 @@
-import { readFileSync, readdirSync } from 'node:fs'
-import { join } from 'node:path'
+import { logEntriesOf } from './logEntries'
 import { expect, test } from './server'
-
-interface Entry {
-  readonly level: string
-  readonly path?: string
-  readonly status?: number
-}
-
-const entriesOf = (folder: string): Entry[] =>
-  readdirSync(join(folder, 'logs')).flatMap((name) =>
-    readFileSync(join(folder, 'logs', name), 'utf8')
-      .split('\n')
-      .filter((line) => line !== '')
-      .map((line) => JSON.parse(line) as Entry),
-  )
 
 test('what was refused is taken down with its level, and nothing of what anybody typed', async ({
   request,
@@ -28,12 +13,12 @@ test('what was refused is taken down with its level, and nothing of what anybody
     data: secret,
   })
   await expect
-    .poll(() => entriesOf(server.folder).filter(({ level }) => level === 'warn').length)
+    .poll(() => logEntriesOf(server.folder).filter(({ level }) => level === 'warn').length)
     .toBeGreaterThanOrEqual(2)
-  expect(entriesOf(server.folder)).toContainEqual(
+  expect(logEntriesOf(server.folder)).toContainEqual(
     expect.objectContaining({ level: 'warn', path: '/api/cabinet/json', status: 401 }),
   )
-  expect(JSON.stringify(entriesOf(server.folder))).not.toContain(secret)
+  expect(JSON.stringify(logEntriesOf(server.folder))).not.toContain(secret)
 })
 
 test('a device that asks without end is told to wait, and the desk notices nothing', async ({ server }) => {

@@ -245,6 +245,7 @@ globalThis.evenSpokeQuiet = async () => {
   while (running.size > 0 && Date.now() < deadline) await new Promise((resolve) => setTimeout(resolve, 20))
   desk.server?.closeAllConnections()
   await Promise.all(gone)
+  log.info({ running: running.size }, 'stopped listening')
 }
 
 await app.prepare()
