@@ -6,8 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   fullyParallel: false,
   workers: 2,
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 150_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/interface.json' }]],
   use: {
     browserName: 'chromium',

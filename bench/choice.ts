@@ -61,7 +61,7 @@ function jobOf(size: number, seed: number): Job {
 
 const median = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 
-const result = [10, 20, 40, 80].map((size) => {
+const result = [10, 20, 40, 80, 200].map((size) => {
   const jobs = Array.from({ length: 12 }, (_, seed) => jobOf(size, seed * 7919 + size))
   makePlan(jobs[0]!)
   const times = jobs.map((job) => {

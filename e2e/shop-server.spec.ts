@@ -33,37 +33,50 @@ const { startPostgres } = (await import('../scripts/lib/postgres.mjs' as string)
   startPostgres(): Promise<Postgres | null>
 }
 
-const restarts = 3
+const restarts = 10
+/** How long the database server is gone each time. */
 const awayMilliseconds = 1500
-const runningMilliseconds = 2500
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** Sends taps one after the other, each until it is stored, as a phone does; gives their ids and all other answers. */
-async function tapThrough({ address }: AppServer, job: string, isOver: () => boolean) {
-  const ids: string[] = []
-  const others = new Map<number, number>()
-  while (!isOver()) {
-    const requestId = randomUUID()
-    const body = JSON.stringify({
-      kind: 'misted',
-      stepId: 'lookRound',
-      at: testTime().toISOString(),
-      requestId,
-    })
+/** What became of the taps of one device. */
+class Taps {
+  readonly stored: string[] = []
+  readonly otherStatuses = new Set<number>()
+
+  constructor(private readonly events: string) {}
+
+  /** Sends taps one after the other, each until it is stored, as a phone does. */
+  async sendUntil(isOver: () => boolean): Promise<void> {
+    while (!isOver()) {
+      const requestId = randomUUID()
+      await this.send(
+        JSON.stringify({ kind: 'misted', stepId: 'lookRound', at: testTime().toISOString(), requestId }),
+      )
+      this.stored.push(requestId)
+      await pause(20)
+    }
+  }
+
+  private async send(body: string): Promise<void> {
     for (;;) {
-      const { status } = await fetch(`${address}/api${job}/events`, {
+      const { status } = await fetch(this.events, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body,
       })
-      if (status === 200) break
-      others.set(status, (others.get(status) ?? 0) + 1)
+      if (status === 200) return
+      this.otherStatuses.add(status)
       await pause(200)
     }
-    ids.push(requestId)
-    await pause(20)
   }
-  return { ids, others: [...others.keys()] }
+}
+
+/** Waits until every device has had another tap stored. */
+async function allGoOn(devices: readonly Taps[]): Promise<void> {
+  const before = devices.map(({ stored }) => stored.length)
+  await expect
+    .poll(() => devices.every(({ stored }, at) => stored.length > (before[at] ?? 0)), { timeout: 60_000 })
+    .toBe(true)
 }
 
 /** Taps at one process until the time is over; gives how many were acknowledged. */
@@ -129,7 +142,7 @@ test('the data moves to a PostgreSQL server and back; three processes on it lose
 
 test('while the database server is stopped and started nothing is lost, nothing is stored twice, and nobody gets a failure', async () => {
   test.skip(postgres === '', 'There is no PostgreSQL server here; npm test installs one where it may.')
-  test.setTimeout(180_000)
+  test.setTimeout(300_000)
   const own = await startPostgres()
   if (!own) throw new Error('There is no PostgreSQL server.')
   const folder = newFolder()
@@ -144,10 +157,11 @@ test('while the database server is stopped and started nothing is lost, nothing 
     ((await (await fetch(`${first.address}/api${job}/events`)).json()) as { events: unknown[] }).events.length
   const before = await eventsOf()
   let isOver = false
-  const tapping = servers.map((server) => tapThrough(server, job, () => isOver))
+  const devices = servers.map(({ address }) => new Taps(`${address}/api${job}/events`))
+  const tapping = devices.map((device) => device.sendUntil(() => isOver))
   const pages: number[] = []
   for (let time = 0; time < restarts; time += 1) {
-    await pause(runningMilliseconds)
+    await allGoOn(devices)
     own.end()
     const page = fetch(`${first.address}/wheels`).then(async (answer) => {
       pages.push(answer.status)
@@ -157,14 +171,16 @@ test('while the database server is stopped and started nothing is lost, nothing 
     own.start()
     expect(await page).toMatch(/Wheel sets|Just a moment/)
   }
-  await pause(runningMilliseconds)
+  await allGoOn(devices)
   isOver = true
-  const taps = await Promise.all(tapping)
-  const ids = taps.flatMap((one) => one.ids)
-  expect(taps.flatMap(({ others }) => others).filter((status) => status !== 503)).toEqual([])
+  await Promise.all(tapping)
+  const stored = devices.flatMap((device) => device.stored)
+  expect(
+    devices.flatMap(({ otherStatuses }) => [...otherStatuses]).filter((status) => status !== 503),
+  ).toEqual([])
   expect(pages.filter((status) => status !== 200 && status !== 503)).toEqual([])
-  expect(ids.length).toBeGreaterThan(20)
-  expect(await eventsOf()).toBe(before + ids.length)
+  expect(new Set(stored).size).toBeGreaterThan(restarts * together)
+  expect(await eventsOf()).toBe(before + stored.length)
   await Promise.all(servers.map((server) => server.stop()))
   own.stop()
   rmSync(folder, { recursive: true, force: true })

@@ -1,5 +1,4 @@
 // What one device may ask for at a time, so that none holds the program for the others.
-import { once } from 'node:events'
 import { setTimeout as pause } from 'node:timers/promises'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 
@@ -14,27 +13,25 @@ const mostOpen = { desk: 256, lan: 64 }
 /** Backups are large, everything else is not, bytes. */
 const mostBytes = (path) => (isUpload(path) ? 500_000_000 : 5_000_000)
 
-/** Who sends too much is let finish for so long, ms: who is cut off in mid-sentence hears no answer. */
+/** Who sends too much is heard for so long while the answer is on its way, ms: who is cut off in mid-sentence reads no answer. */
 const letFinishMilliseconds = 2000
+/** A pause after each piece of it, ms: read as fast as it comes, it would fill the memory before it is thrown away. */
+const pieceMilliseconds = 25
 
 /** A body that has not arrived after so long is given up, ms; a backup is large, and the connection as a whole has its own limit. */
 const bodyMilliseconds = 30_000
 /** However wrong the clock is, nobody waits longer, s. */
 const longestWaitSeconds = 10
 
-/** Reads what nobody wants, and throws it away. */
+/** Reads what nobody wants piece by piece, and throws it away, until it ends or the time is over. */
 async function readAway(request) {
-  const waiting = new AbortController()
-  const { signal } = waiting
-  request.resume()
-  await Promise.race(
-    [
-      once(request, 'close', { signal }),
-      once(request, 'end', { signal }),
-      pause(letFinishMilliseconds, undefined, { signal }),
-    ].map((one) => one.catch(() => undefined)),
-  )
-  waiting.abort()
+  const deadline = performance.now() + letFinishMilliseconds
+  let isOver = request.destroyed || request.complete
+  for (const event of ['end', 'close', 'error']) request.once(event, () => (isOver = true))
+  while (!isOver && performance.now() < deadline) {
+    request.read()
+    await pause(pieceMilliseconds)
+  }
 }
 
 /** What every answer of the program has, for those that do not come as far as the program. */
@@ -54,16 +51,33 @@ const perTenSeconds = {
 }
 const open = new Map()
 
-function refuse(response, status, found, mend, retrySeconds) {
+function beginRefusal(response, status, found, mend, retrySeconds) {
+  const body = JSON.stringify({ problems: [{ path: '', found, mend }] })
   response.writeHead(status, {
     'content-type': 'application/json',
+    'content-length': Buffer.byteLength(body),
     'cache-control': 'no-store',
     'x-content-type-options': 'nosniff',
     ...everyRefusal,
     connection: 'close',
     ...(retrySeconds ? { 'retry-after': String(retrySeconds) } : {}),
   })
-  response.end(JSON.stringify({ problems: [{ path: '', found, mend }] }))
+  response.write(body)
+}
+
+function refuse(...refusal) {
+  beginRefusal(...refusal)
+  const [response] = refusal
+  response.end()
+}
+
+/** Answers at once and closes the connection once the other end has had time to read it. */
+async function refuseBody(request, ...refusal) {
+  beginRefusal(...refusal)
+  await readAway(request)
+  const [response] = refusal
+  response.end()
+  request.destroy()
 }
 
 /**
@@ -78,14 +92,18 @@ export async function mayGoOn(request, response, door, peer, ended) {
     return false
   }
   if (request.headers['transfer-encoding'] !== undefined) {
-    await readAway(request)
-    refuse(response, 411, 'a body of unknown length', 'Send a Content-Length.')
+    await refuseBody(request, response, 411, 'a body of unknown length', 'Send a Content-Length.')
     return false
   }
   const length = Number(request.headers['content-length'] ?? 0)
   if (length > mostBytes(path)) {
-    await readAway(request)
-    refuse(response, 413, `${length} bytes`, `At most ${mostBytes(path)} bytes are taken here.`)
+    await refuseBody(
+      request,
+      response,
+      413,
+      `${length} bytes`,
+      `At most ${mostBytes(path)} bytes are taken here.`,
+    )
     return false
   }
   const who = `${door} ${peer}`

@@ -1,4 +1,6 @@
 import { EventEmitter, once } from 'node:events'
+import { createServer, request } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { setImmediate } from 'node:timers/promises'
 import { describe, expect, it, vi } from 'vitest'
 
@@ -16,6 +18,9 @@ class Answer extends EventEmitter {
   status = 0
   writeHead(status: number): void {
     this.status = status
+  }
+  write(): void {
+    // Nobody reads it here.
   }
   end(): void {
     this.emit('close')
@@ -36,10 +41,34 @@ class Sent extends EventEmitter {
   destroy(): void {
     this.destroyed = true
   }
-  resume(): void {
-    queueMicrotask(() => this.emit('end'))
+  read(): void {
+    this.emit('end')
   }
 }
+
+/** Sends a body without saying how long it is until the other end has enough; gives the answer's status. */
+const pour = (port: number, bytes: number) =>
+  new Promise<number>((resolve, reject) => {
+    const sending = request({ host: '127.0.0.1', port, method: 'POST' })
+    let status = 0
+    sending.on('response', (answer) => {
+      status = answer.statusCode ?? 0
+      answer.resume()
+    })
+    // Cut off in the middle of the body, once it is answered.
+    sending.on('error', (error) => (status > 0 ? resolve(status) : reject(error)))
+    sending.on('close', () => resolve(status))
+    const piece = Buffer.alloc(1 << 16)
+    let sent = 0
+    const more = (): void => {
+      while (sent < bytes && !sending.destroyed) {
+        sent += piece.length
+        if (!sending.write(piece)) return void sending.once('drain', more)
+      }
+      sending.end()
+    }
+    more()
+  })
 
 const ask = async (peer: string, headers: object = {}, url = '/api/clock') => {
   const answer = new Answer()
@@ -62,6 +91,26 @@ describe('what one device may ask for', () => {
     const chunked = { 'transfer-encoding': 'chunked' }
     for (const url of ['/api/plan', '/wheels', '/api/backup/restore'])
       expect((await ask('d', chunked, url)).answer.status, url).toBe(411)
+  })
+
+  it('is refused at once where it does not say how much it sends, and little of it is read', async () => {
+    let bytesRead = 0
+    const server = createServer((asked, answer) => {
+      const read = asked.read.bind(asked)
+      vi.spyOn(asked, 'read').mockImplementation((size) => {
+        const piece = read(size) as Buffer | null
+        bytesRead += piece?.length ?? 0
+        return piece
+      })
+      void mayGoOn(asked, answer, 'lan', 'pours', once(answer, 'close'))
+    })
+    await once(server.listen(0, '127.0.0.1'), 'listening')
+    const closed = once(server, 'close')
+    expect(await pour((server.address() as AddressInfo).port, 100_000_000)).toBe(411)
+    server.close()
+    await closed
+    expect(bytesRead).toBeGreaterThan(0)
+    expect(bytesRead).toBeLessThan(20_000_000)
   })
 
   it('is so large, but for backups', async () => {

@@ -1,5 +1,5 @@
 import type { Product } from '@/core/chemistry/product'
-import { judgePlaces, rulesAbout, type Judgement, type UseSite } from '@/core/rules/judge'
+import { judgeUse, type Judgement } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 
 /** What the rules leave of a label's times. */
@@ -17,21 +17,13 @@ export interface JudgedDwell {
 const brushSeconds = 90
 
 /**
- * The dwell a product may have here, longest first, with what the rules say of it: `dwellSeconds` is how long it is left
+ * The dwell a product may have, longest first, with what the rules say of it: `dwellSeconds` is how long it is left
  * to work before the brush, `labelMaxSeconds` how long it may be on until the rinse.
+ * @param rules those that could speak of the product at the place, from `productRulesAt`
  */
-export function judgedDwell(
-  product: Product,
-  sites: readonly UseSite[],
-  fraction: number,
-  rules: readonly Rule[] = rulesAbout({ product }),
-): JudgedDwell {
+export function judgedDwell(product: Product, fraction: number, rules: readonly Rule[]): JudgedDwell {
   const { min, max } = product.dwellSeconds
-  const judged = (dwellSeconds: number) =>
-    judgePlaces(
-      rules,
-      sites.map((site) => ({ ...site, fraction, dwellSeconds })),
-    )
+  const judged = (dwellSeconds: number) => judgeUse(rules, { fraction, dwellSeconds })
   const atMost = judged(max)
   const capped = atMost.rules.some((rule) => rule.dwellCap !== undefined) || atMost.verdict === 'no'
   if (!capped || min === max)

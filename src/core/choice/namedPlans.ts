@@ -1,5 +1,5 @@
 import { estimate } from '@/core/estimates/houseEstimates'
-import { type Cost, addCost, noCost, harshOf, minorOf, secondsOf } from './cost'
+import { type Cost, addCost, costKinds, harshOf, minorOf, noCost, noMoreThan, secondsOf } from './cost'
 import type { Job, PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import { recipeOf } from './sharedRecipes'
@@ -17,8 +17,6 @@ export interface WholeChoice {
 /** Where nothing may be used, the group is left alone. */
 const nothing: Found = { stages: [], cost: noCost }
 
-const noMoreThan = (a: Cost, b: Cost): boolean => a.every((value, at) => value <= (b[at] ?? 0))
-
 const sumOf = (cost: Cost): number => cost.reduce((sum, value) => sum + value, 0)
 
 /** Keeps the fronts of several groups from multiplying without end; the extremes and the balanced ones stay. */
@@ -32,6 +30,14 @@ const countOf = (bits: bigint): number => {
   for (let left = bits; left > 0n; left &= left - 1n) count += 1
   return count
 }
+
+/** The first of those that cost least of a kind; no other beats it. */
+const leastOf = (all: readonly WholeChoice[], kind: number): WholeChoice | undefined =>
+  all.reduce<WholeChoice | undefined>(
+    (least, one) =>
+      least === undefined || (one.cost[kind] as number) < (least.cost[kind] as number) ? one : least,
+    undefined,
+  )
 
 /**
  * All efficient combinations over the groups.
@@ -71,13 +77,12 @@ export function combine(
     // With a value set to nought, plans of one score may still beat each other.
     next.sort((a, b) => score(a.cost) - score(b.cost) || sumOf(a.cost) - sumOf(b.cost))
     const front: WholeChoice[] = []
-    for (const one of next)
+    for (const one of next) {
+      if (front.length === mostKept) break
       // What another plan carries, the next group can have for nothing: only then it stands for this one.
       if (!front.some((kept) => noMoreThan(kept.cost, one.cost) && carries(kept, one))) front.push(one)
-    const extremes = [0, 1, 2, 3].map(
-      (at) => [...front].sort((a, b) => (a.cost[at] ?? 0) - (b.cost[at] ?? 0))[0],
-    )
-    whole = [...new Set([...front.slice(0, mostKept), ...extremes.filter((one) => one !== undefined)])]
+    }
+    whole = [...new Set([...front, ...Object.values(costKinds).flatMap((kind) => leastOf(next, kind) ?? [])])]
   }
   return whole
 }

@@ -10,11 +10,12 @@ import { millilitresAtCorner } from '@/core/effort/amounts'
 import { stageSeconds } from '@/core/effort/operatorTime'
 import type { StageKind } from '@/core/work/stageKind'
 import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
-import { rulesAbout, rulesAt, type Judgement } from '@/core/rules/judge'
+import { productRulesAt, type Judgement } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
 import type { Cost } from './cost'
 import { wheelSoils, type WheelSoil } from './need'
 import { candidatesFor } from './candidates'
+import { leavesHandsTime } from './handsTime'
 import { judgedDwell, type JudgedDwell } from './judgedDwell'
 import { riskOf, touchRisk } from './risk'
 import { roleOf, type Role } from './role'
@@ -129,6 +130,7 @@ function optionOf(
 /** Every product at every strength worth trying, with what the rules say of each. */
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf(group, job)
+  const rulesOf = productRulesAt(sites)
   const known = new Map<string, number>()
   const secondsOf = (kind: StageKind, rounds: number, corners: readonly Corner[]): number => {
     const key = `${kind} ${rounds} ${positionsOf({ corners }).join()}`
@@ -146,9 +148,10 @@ export function optionsFor(group: WheelGroup, job: Job): Option[] {
     if (product.family === 'ironTarRemover' && !hasBoth && !isPinned) return []
     // What is not bonded is washed off; an iron remover on it is dear and only reaches the top layer.
     if (roleOf(product.family) === 'iron' && !wantsIron && !isPinned) return []
-    const rules = rulesAt(rulesAbout({ product }), sites)
+    const rules = rulesOf(product)
     return strengthsOf(product).flatMap((fraction) => {
-      const judged = judgedDwell(product, sites, fraction, rules)
+      if (!leavesHandsTime(product, fraction, sites, job)) return []
+      const judged = judgedDwell(product, fraction, rules)
       // Twice at less than full strength would be a weaker once.
       const rounds = fraction === product.strength.to ? roundsOf(product, group) : ([1] as const)
       return rounds.map((times) => optionOf(product, fraction, times, group, judged, secondsOf, job))

@@ -26,13 +26,13 @@ const mostPromising = 30
 export function promising(options: readonly Option[], need: Need, pinned: readonly string[]): number[] {
   const all = options.map((_, index) => index)
   const kept = new Set(all.filter((index) => pinned.includes((options[index] as Option).product.id)))
-  const take = (count: number, value: (option: Option) => number) =>
-    [...all]
-      .sort((a, b) => value(options[b] as Option) - value(options[a] as Option) || a - b)
-      .slice(0, count)
-      .forEach((index) => kept.add(index))
+  const bestFirst = (value: (option: Option) => number): number[] => {
+    const values = options.map(value)
+    return [...all].sort((a, b) => (values[b] as number) - (values[a] as number) || a - b)
+  }
   need.required.forEach((wanted, soil) => {
-    if (wanted > hair) take(3, ({ removes }) => removes[soil] ?? 0)
+    if (wanted <= hair) return
+    for (const index of bestFirst(({ removes }) => removes[soil] ?? 0).slice(0, 3)) kept.add(index)
   })
   const worth = ({ removes }: Option) =>
     need.required.reduce(
@@ -41,8 +41,10 @@ export function promising(options: readonly Option[], need: Need, pinned: readon
     )
   for (const pull of pulls) {
     const price = ({ cost }: Option) => cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
-    for (let count = 1; count <= 8 && kept.size < mostPromising; count += 1)
-      take(count, (option) => (worth(option) * worth(option)) / price(option))
+    for (const index of bestFirst((option) => (worth(option) * worth(option)) / price(option)).slice(0, 8)) {
+      if (kept.size >= mostPromising) break
+      kept.add(index)
+    }
   }
   return [...kept].sort((a, b) => a - b)
 }

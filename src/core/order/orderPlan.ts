@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/planning/makePlan'
 import { listed } from '@/core/words/listed'
-import { headlineOf } from '@/core/words/sayPlan'
+import { headlineOf, onWheel } from '@/core/words/sayPlan'
 import { cardsOf } from '@/core/cards/cardsOf'
 import { calmnessOf } from '@/core/patterns/calmness'
 import type { OrderPattern, Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
@@ -191,7 +191,9 @@ function inOrder(
   const rank = new Map(all.map(({ stepId }, at) => [stepId, at]))
   return {
     ...plan,
-    headline: headlineOf(job, plan.stages, plan.operatorSeconds, tail.end, moreSeconds(job, plan)),
+    headline: plan.stages.some(onWheel)
+      ? headlineOf(job, plan.stages, plan.operatorSeconds, tail.end, moreSeconds(job, plan))
+      : plan.headline,
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }

@@ -3,20 +3,25 @@ import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
+import { productRulesAt } from '@/core/rules/judge'
 import type { ProductVerdict } from '@/core/plan/plan'
 
 /** What the rule book says of every cleaner and protection of the cabinet, over all wheels. */
 export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerdict[] {
   const rubber = (zone: 'tyre' | 'arch') =>
-    sitesOf({ corners: job.corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job)
-  const places = {
-    clean: groups.flatMap((group) => sitesOf(group, job)),
+    productRulesAt(
+      sitesOf({ corners: job.corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job),
+    )
+  const rulesOf = {
+    clean: productRulesAt(groups.flatMap((group) => sitesOf(group, job))),
     // Nobody protects a caliper.
-    protect: groups.flatMap((group) =>
-      sitesOf(
-        group,
-        job,
-        group.zones.filter((zone) => zone !== 'caliper'),
+    protect: productRulesAt(
+      groups.flatMap((group) =>
+        sitesOf(
+          group,
+          job,
+          group.zones.filter((zone) => zone !== 'caliper'),
+        ),
       ),
     ),
     tyre: rubber('tyre'),
@@ -26,12 +31,8 @@ export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerd
     .filter(({ archived }) => !archived)
     .map((product) => {
       const { surfaces, purpose } = familyOf(product.family)
-      const sites = surfaces.includes('wheel')
-        ? places[purpose]
-        : surfaces.includes('tyre')
-          ? places.tyre
-          : places.arch
-      const { judgement } = judgedDwell(product, sites, product.strength.to)
+      const place = surfaces.includes('wheel') ? purpose : surfaces.includes('tyre') ? 'tyre' : 'arch'
+      const { judgement } = judgedDwell(product, product.strength.to, rulesOf[place](product))
       return {
         productId: product.id,
         productName: product.name,

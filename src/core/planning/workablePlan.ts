@@ -2,7 +2,7 @@ import { chooseForGroup } from '@/core/choice/chooseForGroup'
 import { namePlans } from '@/core/choice/namedPlans'
 import { optionsFor, type Option } from '@/core/choice/option'
 import { withSharedRecipes } from '@/core/choice/sharedRecipes'
-import { groupWheels } from '@/core/choice/wheelGroup'
+import { groupWheels, type WheelGroup } from '@/core/choice/wheelGroup'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { RubberCandidates } from '@/core/stages/rubberCandidates'
@@ -16,6 +16,7 @@ import { verdictsOf } from './productVerdicts'
 import { secondRounds } from './secondRounds'
 import { soilCourses } from './soilCourses'
 import { sayTooFewMinutes } from './tooFewMinutes'
+import { sayTooShort } from './tooShortLabels'
 import { fixedCosts, versionOf, type Version } from './version'
 
 const testSpotText =
@@ -56,7 +57,9 @@ export function workablePlan(job: Job): Plan {
   const soil = soilCourses(job, choices, chosen)
   const usedIds = stages.filter(onWheel).map(({ productId }) => productId)
   return {
-    headline: headlineOf(job, stages, chosen.operatorSeconds),
+    headline: isToolMissing(groups)
+      ? 'No tool in the kit can work these wheels.'
+      : headlineOf(job, stages, chosen.operatorSeconds),
     service: job.service,
     chosen: job.wishes.prefer,
     operatorSeconds: chosen.operatorSeconds,
@@ -89,11 +92,16 @@ export function workablePlan(job: Job): Plan {
     sequence: null,
     shortfalls: [
       ...tooMuchPressure(job),
+      ...sayTooShort(job),
       ...chosen.shortfalls,
       ...(withinLimits ? [] : [sayBeyondLimits(job, chosen)]),
     ],
   }
 }
+
+/** Whether there are zones within reach, and nothing in the kit works any of them. */
+const isToolMissing = (groups: readonly WheelGroup[]): boolean =>
+  groups.some(({ tools }) => tools.size > 0) && groups.every(({ zones }) => zones.length === 0)
 
 /** What is too much for the wishes, and what would fit. */
 function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }: Version): Shortfall {

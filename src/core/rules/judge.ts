@@ -134,14 +134,33 @@ const placeFits = (rule: Rule, site: UseSite): boolean =>
   (rule.markedBy === undefined || (site.marked ?? []).includes(rule.markedBy)) &&
   (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
 
-const siteFits = (rule: Rule, site: UseSite): boolean =>
-  above(rule.strengthAbove, site.fraction) &&
-  above(rule.dwellAboveSeconds, site.dwellSeconds) &&
-  placeFits(rule, site)
+/** Whether a rule speaks of this strength and dwell. */
+const amountFits = (rule: Rule, use: Pick<UseSite, 'fraction' | 'dwellSeconds'>): boolean =>
+  above(rule.strengthAbove, use.fraction) && above(rule.dwellAboveSeconds, use.dwellSeconds)
 
-/** Rules that some of the places could call up, whatever the strength and the dwell: the rest need not be asked again. */
-export const rulesAt = (rules: readonly Rule[], sites: readonly UseSite[]): Rule[] =>
+const siteFits = (rule: Rule, site: UseSite): boolean => amountFits(rule, site) && placeFits(rule, site)
+
+const rulesAt = (rules: readonly Rule[], sites: readonly UseSite[]): Rule[] =>
   rules.filter((rule) => sites.some((site) => placeFits(rule, site)))
+
+/**
+ * What the rules could say of a product at some places, whatever its strength and dwell. The places are looked at once
+ * for all products.
+ */
+export function productRulesAt(sites: readonly UseSite[]): (product: Product) => readonly Rule[] {
+  const here = rulesAt(ruleBook, sites)
+  return (product) => {
+    const about = rulesAbout({ product }, here)
+    // Rules of the book were found to speak of a place here.
+    return about.filter((rule) => rule.markedBy === undefined || rulesAt([rule], sites).length > 0)
+  }
+}
+
+/** What rules of `productRulesAt` say of a strength and a dwell there. */
+export const judgeUse = (
+  rules: readonly Rule[],
+  use: { readonly fraction: number; readonly dwellSeconds: number },
+): Judgement => judgementOf(rules.filter((rule) => amountFits(rule, use)))
 
 /** Strictest first; ties by id, so that the same facts always read the same. */
 export const byStrictness = (a: Rule, b: Rule): number =>

@@ -1,4 +1,5 @@
 import { isPlannable } from '@/core/choice/candidates'
+import { leavesHandsTime } from '@/core/choice/handsTime'
 import { judgedDwell } from '@/core/choice/judgedDwell'
 import { riskOf } from '@/core/choice/risk'
 import { sitesOf } from '@/core/choice/sites'
@@ -12,7 +13,7 @@ import type { Use } from '@/core/efficacy/removal'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { targetAmount } from '@/core/choice/need'
-import { rulesAbout, rulesAt, type Judgement, type UseSite } from '@/core/rules/judge'
+import { productRulesAt, type Judgement, type UseSite } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/visit-kinds/service'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
@@ -62,6 +63,7 @@ interface RubberSite {
   readonly corners: readonly Corner[]
   readonly sites: readonly UseSite[]
   readonly mechanics: number
+  readonly hasTool: boolean
   /** Rules that may speak of a product here. */
   readonly rulesOf: (product: Product) => readonly Rule[]
 }
@@ -78,24 +80,24 @@ export const rubberToolSite = (job: Job): ToolSite => ({
 function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
   const tool = pickTool(surface, job.tools, rubberToolSite(job))
   const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
-  const known = new Map<string, Rule[]>()
   return {
     surface,
     corners,
     sites,
-    rulesOf: (product) => {
-      const rules = known.get(product.id) ?? rulesAt(rulesAbout({ product }), sites)
-      known.set(product.id, rules)
-      return rules
-    },
+    rulesOf: productRulesAt(sites),
+    hasTool: tool !== null,
     mechanics: mechanicsOf(tool, job.estimates),
   }
 }
 
 const browningOf = (corners: readonly Corner[]): Grade => worstGrade(corners, ['tyre'], 'tyreBrowning')
 
-/** Rounds until every soil is where the visit wants it; gummy rubber gives its browning up a layer a round. */
-function roundsNeeded(use: Use, { surface, corners, mechanics }: RubberSite, job: Job): number {
+/**
+ * Rounds until every soil is where the visit wants it; gummy rubber gives its browning up a layer a round. Without a brush
+ * a second round does nothing that the first left.
+ */
+function roundsNeeded(use: Use, { surface, corners, mechanics, hasTool }: RubberSite, job: Job): number {
+  if (!hasTool) return 1
   const { targets } = services[job.service]
   const layers = surface === 'tyre' ? browningOf(corners) - 1 : 1
   return soilsOf[surface].reduce(
@@ -115,8 +117,8 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
   const { surface, corners } = site
   const { dwellSeconds, actingSeconds, labelMaxSeconds, judgement } = judgedDwell(
     product,
-    site.sites,
     fraction,
+    site.rulesOf(product),
   )
   const surfaceCelsius = surfaceCelsiusOf(job)
   const use = { product, fraction, dwellSeconds: actingSeconds, surfaceCelsius }
@@ -176,9 +178,9 @@ export class RubberCandidates {
     const site = siteFor(surface, corners, this.job)
     const made = suited(surface, this.job)
       .flatMap((product) =>
-        [...new Set([product.strength.from, product.strength.to])].map((fraction) =>
-          candidateOf(product, site, this.job, fraction),
-        ),
+        [...new Set([product.strength.from, product.strength.to])]
+          .filter((fraction) => leavesHandsTime(product, fraction, site.sites, this.job))
+          .map((fraction) => candidateOf(product, site, this.job, fraction)),
       )
       .filter(({ judgement }) => judgement.verdict !== 'no')
     this.known.set(key, made)

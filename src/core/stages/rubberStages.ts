@@ -3,6 +3,7 @@ import { sitesOf } from '@/core/choice/sites'
 import { strengthOrder } from '@/core/chemistry/families'
 import { type Product } from '@/core/chemistry/product'
 import { estimate } from '@/core/estimates/houseEstimates'
+import { productRulesAt } from '@/core/rules/judge'
 import { schoolText } from '@/core/schools/schools'
 import { type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
@@ -16,7 +17,7 @@ const nouns = { tyre: 'tyre', arch: 'arch' } as const
 /** On rubber and liner a product the wheel cannot stand is kept off it, not refused. */
 const keptOff = (product: Product, corners: readonly Corner[], job: Job, fraction: number): boolean => {
   const sites = sitesOf({ corners, zones: wheelZones, tools: new Map(), mechanics: new Map() }, job)
-  return judgedDwell(product, sites, fraction).judgement.verdict === 'no'
+  return judgedDwell(product, fraction, productRulesAt(sites)(product)).judgement.verdict === 'no'
 }
 
 export interface RubberChoice {

@@ -32,6 +32,10 @@ const brushRinse = ({ schools }: Job): string =>
 const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
   stage.zones.filter((zone) => isHere(zone, corner, job))
 
+/** Rubber and liners that nothing in the kit scrubs are sprayed and rinsed. */
+const lacksBrush = (act: Act, { tools }: Stage): boolean =>
+  act === 'scrub' && tools.every(({ tool }) => tool === null)
+
 /**
  * The steps of a stage that has its rinse for itself, in rounds and parts.
  * @param fromRound the first of its rounds that is worked here
@@ -57,7 +61,8 @@ export function stageSteps(
   const wetLimitSeconds = timing?.wetLimitSeconds ?? null
   // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
   const wanted = actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family)
-  const acts = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, sections, timing?.mists ?? 0)
+  const all = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, sections, timing?.mists ?? 0)
+  const acts = all.filter(({ act }) => !lacksBrush(act, stage))
   let round = fromRound - 1
   const [firstAct] = wanted
   for (const { act, part } of acts) {
@@ -161,6 +166,7 @@ export function passSteps(
   const where = positionNames[corner.position].toLowerCase()
   const zonesOf = (stage: Stage): Zone[] => zonesHere(stage, corner, job)
   for (const { stage, act, round, with: also } of acts) {
+    if (lacksBrush(act, stage)) continue
     const zones = also ? [...zonesOf(stage), ...zonesOf(also)] : zonesOf(stage)
     const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
     const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)

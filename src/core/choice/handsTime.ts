@@ -1,0 +1,27 @@
+import { familyOf } from '@/core/chemistry/families'
+import { wetTimes } from '@/core/chemistry/longest'
+import type { Product } from '@/core/chemistry/product'
+import { estimate } from '@/core/estimates/houseEstimates'
+import type { Job } from '@/core/job/job'
+import type { UseSite } from '@/core/rules/judge'
+import { longestHere } from './longestHere'
+
+/** A brush needs at least this on a quarter of a wheel, seconds. House estimate. */
+const leastBrushSeconds = 5
+
+/**
+ * Whether a label leaves time for a brush between the shortest dwell and the rinse. Suds and what is wiped off have no rinse
+ * to be in time for.
+ */
+export function leavesHandsTime(
+  product: Product,
+  fraction: number,
+  sites: readonly UseSite[],
+  { estimates }: Pick<Job, 'estimates'>,
+): boolean {
+  const family = familyOf(product.family)
+  if (family.purpose !== 'clean' || family.needsDry || product.delivery === 'bucket') return true
+  const { min, max } = product.dwellSeconds
+  const untilRinseSeconds = longestHere(product, fraction, sites).kind === 'contact' ? max : wetTimes * max
+  return untilRinseSeconds - min >= 2 * estimate('secondsToolChange', estimates) + leastBrushSeconds
+}

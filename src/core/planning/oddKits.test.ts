@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest'
+import type { Product } from '@/core/chemistry/product'
+import { fourCorners, testJob } from '@/core/job/testJob'
+import type { Job } from '@/core/job/job'
+import { roleOf } from '@/core/choice/role'
+import { planInOrder } from '@/core/order/orderPlan'
+import type { Plan } from '@/core/plan/plan'
+import type { Grade } from '@/core/soils/soil'
+import { cleansWheel } from '@/core/work/stageKind'
+import { wheelZones } from '@/core/wheel/zone'
+
+const dirty = (grade: Grade) =>
+  fourCorners({
+    loads: {
+      ...Object.fromEntries(
+        wheelZones.map((zone) => [zone, { film: grade, freshDust: grade, bondedDust: grade }]),
+      ),
+      tyre: { film: grade, tyreBrowning: grade },
+      arch: { film: grade, grit: grade },
+    },
+  })
+const job = (more: Partial<Job> = {}, grade: Grade = 2): Job =>
+  testJob(dirty(grade), { service: 'decontaminate', ...more })
+const withProducts = (change: (product: Product) => Product): Job =>
+  job({ cabinet: job().cabinet.map(change) })
+const said = ({ headline, shortfalls }: Plan): string =>
+  [headline, ...shortfalls.flatMap(({ text, mend }) => [text, mend])].join(' ')
+const acts = ({ steps }: Plan) => steps.map(({ act }) => act)
+
+describe('labels that leave no time', () => {
+  it.each([
+    ['a limit of zero', { min: 0, max: 0 }],
+    ['five seconds', { min: 1, max: 5 }],
+  ])('%s: named as the cause with the mend, and the wash from the bucket goes on', (_, dwellSeconds) => {
+    const plan = planInOrder(withProducts((one) => ({ ...one, dwellSeconds, longest: 'contact' })))
+    expect(said(plan)).toMatch(/left out: their labels leave no time/)
+    expect(said(plan)).toContain('correct them in the cabinet')
+    expect(said(plan)).not.toContain('stays wet')
+    expect(plan.stages.filter(({ kind }) => kind === 'wash').map(({ delivery }) => delivery)).toContain(
+      'bucket',
+    )
+    expect(acts(plan)).not.toContain('reMist')
+  })
+
+  it('one product with such a label gives its place to another', () => {
+    const used = planInOrder(job()).stages.find(
+      ({ kind, delivery }) => cleansWheel(kind) && kind !== 'tar' && delivery !== 'bucket',
+    )?.productId
+    expect(used).toBeDefined()
+    const plan = planInOrder(
+      withProducts((one) =>
+        one.id === used ? { ...one, longest: 'contact', dwellSeconds: { min: 4, max: 5 } } : one,
+      ),
+    )
+    expect(plan.stages.map(({ productId }) => productId)).not.toContain(used)
+    expect(acts(plan)).toContain('agitate')
+    expect(said(plan)).toMatch(/is left out: its label leaves no time/)
+  })
+
+  it('a contact limit on soap changes no plan whose wheel is done in time', () => {
+    const plan = planInOrder(
+      withProducts((one) => (roleOf(one.family) === 'wash' ? { ...one, longest: 'contact' } : one)),
+    )
+    expect(acts(plan)).toContain('agitate')
+    expect(plan.sequence).not.toBeNull()
+  })
+})
+
+describe('a kit that reaches little', () => {
+  it('without any tool rubber is sprayed and rinsed once, nothing is scrubbed, and the missing brush is named', () => {
+    const plan = planInOrder(job({ tools: [] }))
+    expect(plan.headline).toBe('No tool in the kit can work these wheels.')
+    expect(acts(plan)).not.toContain('scrub')
+    expect(acts(plan)).not.toContain('agitate')
+    expect(acts(plan).filter((act) => act === 'rinse')).toHaveLength(4)
+    expect(said(plan)).toContain('Add a brush for it to the kit')
+  })
+
+  it('tools that reach nothing behind the spokes leave it, and say which brush would', () => {
+    const tools = job().tools.map((tool) => ({ ...tool, diameterMillimetres: 400, squeezedMillimetres: 400 }))
+    const plan = planInOrder(job({ tools }))
+    expect(said(plan)).toMatch(/soft brush or wand that squeezes to \d+ mm/)
+    expect(plan.steps.filter(({ act }) => act === 'agitate').flatMap(({ zones }) => zones)).not.toContain(
+      'barrel',
+    )
+  })
+})
+
+it('wheels neglected in every zone get a plan with an end', () => {
+  const plan = planInOrder(job({ service: 'restore' }, 4))
+  expect(plan.sequence).not.toBeNull()
+  expect(plan.steps.length).toBeLessThan(200)
+})

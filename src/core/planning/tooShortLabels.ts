@@ -1,0 +1,39 @@
+import { familyOf } from '@/core/chemistry/families'
+import { isPlannable } from '@/core/choice/candidates'
+import { leavesHandsTime } from '@/core/choice/handsTime'
+import { sitesOf } from '@/core/choice/sites'
+import type { Job } from '@/core/job/job'
+import type { Shortfall } from '@/core/plan/plan'
+import type { UseSite } from '@/core/rules/judge'
+import type { Zone } from '@/core/wheel/zone'
+import { listed } from '@/core/words/listed'
+
+/** Products that are left out because their label leaves no time to work, and what would mend it. */
+export function sayTooShort(job: Job): Shortfall[] {
+  const { corners } = job
+  const place = (zones: readonly Zone[]): UseSite[] =>
+    sitesOf({ corners, zones, tools: new Map(), mechanics: new Map() }, job)
+  const [wheel, rubber] = [place(['face', 'barrel']), place(['tyre', 'arch'])]
+  const short = job.cabinet.filter(
+    (product) =>
+      isPlannable(product, job) &&
+      product.family !== 'rinselessPresoak' &&
+      !leavesHandsTime(
+        product,
+        product.strength.to,
+        familyOf(product.family).surfaces.includes('wheel') ? wheel : rubber,
+        job,
+      ),
+  )
+  const [first] = short
+  if (!first) return []
+  const { min, max } = first.dwellSeconds
+  const [is, its] = short.length === 1 ? ['is', 'its label leaves'] : ['are', 'their labels leave']
+  return [
+    {
+      corners: corners.map(({ position }) => position),
+      text: `${listed(short.map(({ name }) => name))} ${is} left out: ${its} no time to brush before the rinse (${short.length === 1 ? '' : `${first.name}: `}${min} to ${max} s).`,
+      mend: 'Check the times against the label and correct them in the cabinet.',
+    },
+  ]
+}
