@@ -6,7 +6,7 @@ import { worstGrade } from '@/core/soils/zoneLoads'
 import { wearOf } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/visit-kinds/service'
-import { isDarkOrSoft } from '@/core/finishes/finish'
+import { bareFinishes, isDarkOrSoft, judgedAs } from '@/core/finishes/finish'
 import { needOf, wheelSoils, type Need, type WheelSoil } from './need'
 import { optionsFor, type Option } from './option'
 import { strongest } from './candidates'
@@ -30,6 +30,8 @@ export interface GroupChoice {
   readonly startsDry: boolean
   /** The shop's way of maintaining left options out. */
   readonly bySchool: boolean
+  /** Something stronger was left out because the metal is bare. */
+  readonly staysMild: boolean
 }
 
 /**
@@ -123,13 +125,25 @@ function nothingStronger(options: readonly Option[], group: WheelGroup): readonl
   return mild.some(({ judgement }) => judgement.verdict !== 'no') ? mild : options
 }
 
+/** Bare metal gets soap and time, never something stronger; what stays is for the look to decide. */
+function mildOnBare(options: readonly Option[], { corners }: WheelGroup): readonly Option[] {
+  const isBare = corners.some(({ finishes }) =>
+    Object.values(finishes).some(({ finish }) => bareFinishes.includes(judgedAs(finish))),
+  )
+  if (!isBare) return options
+  const mild = options.filter(({ product, role }) => wearOf(product) !== 'strips' || role === 'tar')
+  return mild.some(({ judgement, role }) => role === 'wash' && judgement.verdict !== 'no') ? mild : options
+}
+
 /** Searches the plans of one group of wheels. */
 export function chooseForGroup(
   group: WheelGroup,
   job: Job,
   allOptions = optionsFor(group, job),
 ): GroupChoice {
-  const options = nothingStronger(bySchool(allOptions, group, job), group)
+  const schooled = bySchool(allOptions, group, job)
+  const unspared = nothingStronger(schooled, group)
+  const options = mildOnBare(unspared, group)
   const inTime = options.filter(({ isLastResort }) => !isLastResort)
   const dry = startsDry(group, job)
   const rules: SearchRules = {
@@ -141,7 +155,14 @@ export function chooseForGroup(
     ),
   }
   const need = needOf(group, job)
-  const known = { group, need, rules, startsDry: dry, bySchool: options.length < allOptions.length }
+  const known = {
+    group,
+    need,
+    rules,
+    startsDry: dry,
+    bySchool: schooled.length < allOptions.length,
+    staysMild: options.length < unspared.length,
+  }
   if (group.zones.length === 0) return { ...known, options, plans: [], unreached: [] }
   // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.
   const mild = inTime.filter(({ product }) => wearOf(product) === 'none' || wearOf(product) === 'hardly')

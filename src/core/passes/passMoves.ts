@@ -1,5 +1,5 @@
 import { exhaustive } from '@/core/exhaustive'
-import { stagesOfStep, type Act, type Stage, type StageKind, type Step } from '@/core/plan/plan'
+import { stagesOfStep, type Act, type Stage, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
 import { cleansWheel } from '@/core/work/stageKind'
@@ -23,9 +23,13 @@ function targetsOf(step: Step, stages: ReadonlyMap<string, Stage>): string[] {
   return [...new Set(kinds.map((kind) => (kind === 'arch' || kind === 'tyre' ? kind : 'wheel')))]
 }
 
+/** Whether it goes on spots alone: a remover of iron and tar goes on the whole wheel. */
+const isOnSpots = ({ kind, family }: Stage): boolean => kind === 'tar' && family !== 'ironTarRemover'
+
 /** A wipe by what it is for; that of a quick round belongs to no product. */
-function wipeWords(kinds: readonly StageKind[]): string {
-  if (kinds.includes('tar')) return 'wipe spots off'
+function wipeWords(own: readonly Stage[]): string {
+  const kinds = own.map(({ kind }) => kind)
+  if (own.some(isOnSpots)) return 'wipe spots off'
   if (kinds.includes('protect')) return 'degreasing wipe'
   if (kinds.includes('polish')) return 'polish'
   return kinds.some(cleansWheel) ? 'wipe clean' : 'wipe tyre'
@@ -45,13 +49,14 @@ const metalWords = (step: Step): string => {
 
 /** Says a step without its wheel and product. */
 export function moveWords(step: Step, stages: ReadonlyMap<string, Stage>): string {
-  const kinds = stagesOfStep(step).flatMap((id) => stages.get(id)?.kind ?? [])
+  const own = stagesOfStep(step).flatMap((id) => stages.get(id) ?? [])
+  const kinds = own.map(({ kind }) => kind)
   const inParts = step.part === null ? '' : step.part.number === 1 ? ' (first part)' : ' (next part)'
   switch (step.act) {
     case 'preRinse':
       return 'pre-rinse'
     case 'spray':
-      if (kinds.includes('tar')) return 'tar remover on the spots'
+      if (own.some(isOnSpots)) return 'tar remover on the spots'
       return isFromBucket(step, stages)
         ? `suds on the wheel${inParts}`
         : `spray ${listed(targetsOf(step, stages))}${inParts}`
@@ -62,7 +67,7 @@ export function moveWords(step: Step, stages: ReadonlyMap<string, Stage>): strin
     case 'scrub':
       return `scrub ${kinds.includes('arch') ? 'arch' : 'tyre'}`
     case 'wipe':
-      return wipeWords(kinds)
+      return wipeWords(own)
     case 'rinse':
       return kinds.includes('protect') ? 'rinse at once' : 'rinse'
     case 'lookAgain':

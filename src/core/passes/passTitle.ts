@@ -1,5 +1,6 @@
 import { exhaustive } from '@/core/exhaustive'
-import { isOnRubber, type StageKind } from '@/core/work/stageKind'
+import type { Stage } from '@/core/plan/plan'
+import { isOnRubber } from '@/core/work/stageKind'
 import type { PassKind } from './planPass'
 
 /**
@@ -10,14 +11,14 @@ import type { PassKind } from './planPass'
  */
 export function passTitle(
   kind: PassKind,
-  stages: readonly StageKind[],
+  stages: readonly Pick<Stage, 'kind' | 'family'>[],
   isFirst: boolean,
   isAgain: boolean,
 ): string {
   switch (kind) {
     case 'wash':
-      if (stages.length > 0 && stages.every(isOnRubber)) return 'Arch and tyre'
-      if (isFirst || stages.some(isOnRubber)) return 'Wash'
+      if (stages.length > 0 && stages.every((one) => isOnRubber(one.kind))) return 'Arch and tyre'
+      if (isFirst || stages.some((one) => isOnRubber(one.kind))) return 'Wash'
       return isAgain ? 'Second application' : 'Wheel wash'
     case 'presoak':
       return 'Pre-soak'
@@ -30,7 +31,7 @@ export function passTitle(
     case 'mineral':
       return 'Scale remover'
     case 'tar':
-      return 'Tar spots'
+      return stages.some(({ family }) => family === 'ironTarRemover') ? 'Iron and tar' : 'Tar spots'
     case 'check':
       return 'Final check'
     case 'protect':

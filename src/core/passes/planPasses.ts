@@ -122,7 +122,7 @@ function asOne(
     kind,
     title: passTitle(
       kind,
-      stageIds.flatMap((stageId) => stages.get(stageId)?.kind ?? []),
+      stageIds.flatMap((stageId) => stages.get(stageId) ?? []),
       id === kind,
       steps.some(isAgain),
     ),

@@ -32,7 +32,11 @@ export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerd
     .map((product) => {
       const { surfaces, purpose } = familyOf(product.family)
       const place = surfaces.includes('wheel') ? purpose : surfaces.includes('tyre') ? 'tyre' : 'arch'
-      const { judgement } = judgedDwell(product, product.strength.to, rulesOf[place](product))
+      const rules = rulesOf[place](product)
+      const at = (fraction: number) => judgedDwell(product, fraction, rules).judgement
+      const strongest = at(product.strength.to)
+      // What may not be used at full strength may still be used weaker.
+      const judgement = strongest.verdict === 'no' ? at(product.strength.from) : strongest
       return {
         productId: product.id,
         productName: product.name,

@@ -65,6 +65,7 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'alkali-too-strong': [chem('degreaser'), { fraction: 0.5 }],
   'strong-alkali-on-lacquer': [chem('degreaser'), { fraction: 0.2 }],
   'alkali-on-anodised': [chem('allPurpose'), on('anodised')],
+  'cleaning-strength-on-bare': [chem('allPurpose'), { ...on('polishedBare'), fraction: 0.2 }],
   'strong-cleaner-on-forged': [chem('heavyGel'), on('brushedBare')],
   'iron-on-diamond-cut': [chem('ironRemover'), on('diamondCut')],
   'iron-on-bare': [chem('ironRemover'), on('polishedBare')],

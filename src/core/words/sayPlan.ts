@@ -14,6 +14,8 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
     group.length === corners.length && group.every((position) => corners.includes(position))
   if (fronts.length > 0 && same(fronts)) return 'on the fronts only'
   if (rears.length > 0 && same(rears)) return 'on the rears only'
+  const outer = all.filter((position) => !position.endsWith('Inner'))
+  if (outer.length < all.length && same(outer)) return 'on the outer wheels'
   return `on the ${listed(inWalkingOrder(corners.map((position) => ({ position }))).map(({ position }) => positionNames[position].toLowerCase()))}`
 }
 

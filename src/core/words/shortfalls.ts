@@ -59,6 +59,11 @@ export function sayUnreached(choice: GroupChoice, soil: (typeof wheelSoils)[numb
       `Not all of the ${soilNames[soil]} will come off without ${out.name}.`,
       `You ruled ${out.name} out; allow it again, or leave that for another visit.`,
     ]
+  if (choice.staysMild && strongest)
+    return [
+      `One wash may not take all of the ${soilNames[soil]} off bare metal.`,
+      `Look at the wet wheel and use ${strongest.product.name} again where it stayed: bare metal gets soap and time, nothing stronger.`,
+    ]
   return [
     `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
     able.length === 0

@@ -119,7 +119,7 @@ export function textOf(
         }
       }
       return {
-        title: `Wipe tar off ${where}`,
+        title: `Wipe ${stage.family === 'ironTarRemover' ? 'iron and tar' : 'tar'} off ${where}`,
         detail: 'Soften, then lift with a fresh side of the towel.',
         why: 'Rubbing a hard lump scratches.',
       }

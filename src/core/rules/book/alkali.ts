@@ -36,6 +36,11 @@ export const alkaliRules: readonly Rule[] = [
     care: 'Weakest mix, short dwell, rinse at once.', dwellCap: 'shortest', testSpot: true,
   },
   {
+    id: 'cleaning-strength-on-bare', verdict: 'no', safety: false, zones: onWheel, finishes: ['polishedBare', 'brushedBare', 'magnesium', 'anodised'],
+    traits: ['mildAlkali'], strengthAbove: 0.12,
+    reason: 'Bare metal wants soap and time: an alkaline cleaner stronger than 1:8 dulls it.',
+  },
+  {
     id: 'strong-cleaner-on-forged', verdict: 'withCare', safety: false, zones: onWheel, finishes: ['brushedBare', 'polishedBare'],
     wear: ['strips'],
     reason: 'Expensive bare wheels: when in doubt milder and longer, never stronger.',
