@@ -328,7 +328,8 @@ describe('the plan of any job', () => {
             const job = jobOf({ ...situation, prefer: 'gentlest' })
             const plan = makePlan(job)
             // Where not everything can be reached, what can be done for the rest decides.
-            if (plan.shortfalls.some(({ text }) => /^Not all of|may not take all/.test(text))) return undefined
+            if (plan.shortfalls.some(({ text }) => /^Not all of|may not take all/.test(text)))
+              return undefined
             const ratings = wheelStages(plan).map(({ productId, rounds }) => {
               const product = job.cabinet.find(({ id }) => id === productId)
               return product ? ratingOf(product, soil) * rounds : 0
