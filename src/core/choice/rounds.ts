@@ -6,7 +6,8 @@ import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import type { Grade } from '@/core/soils/soil'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { candidatesFor, strongest } from './candidates'
-import { needOf, wheelSoils } from './need'
+import { needOf, wheelSoils, type WheelSoil } from './need'
+import { roleOf } from './role'
 import type { WheelGroup } from './wheelGroup'
 
 /** Worst grade of what a product is rated for. */
@@ -19,9 +20,17 @@ const gradeFor = (product: Product, group: WheelGroup): Grade =>
 export const isDelicate = (group: WheelGroup): boolean =>
   group.corners.some(({ finishes }) => Object.values(finishes).some(isDelicateFinish))
 
+/** Iron that is bonded is for the iron remover: no wash is repeated for it. */
+const isRepeatedFor = (product: Product, soil: WheelSoil): boolean =>
+  ratingOf(product, soil) > 0 && (soil !== 'bondedDust' || roleOf(product.family) === 'iron')
+
 /** A second round is planned for neglected dirt alone; elsewhere the look decides. A third would be the wrong product. */
 export const roundsOf = (product: Product, group: WheelGroup): readonly (1 | 2)[] =>
-  product.family !== 'ironTarRemover' && !strongest.includes(product.family) && gradeFor(product, group) === 4
+  product.family !== 'ironTarRemover' &&
+  !strongest.includes(product.family) &&
+  wheelSoils.some(
+    (soil) => isRepeatedFor(product, soil) && worstGrade(group.corners, group.zones, soil) === 4,
+  )
     ? [1, 2]
     : [1]
 

@@ -61,8 +61,8 @@ export function sayUnreached(choice: GroupChoice, soil: (typeof wheelSoils)[numb
     ]
   if (choice.staysMild && strongest)
     return [
-      `One wash may not take all of the ${soilNames[soil]} off bare metal.`,
-      `Look at the wet wheel and use ${strongest.product.name} again where it stayed: bare metal gets soap and time, nothing stronger.`,
+      'One wash may not take all of it off bare metal.',
+      'Look at the wet wheel and wash again where something stayed: bare metal gets soap and time, nothing stronger.',
     ]
   return [
     `Not all of the ${soilNames[soil]} will come off with this cabinet.`,

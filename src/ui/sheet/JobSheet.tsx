@@ -2,6 +2,7 @@ import { deliveryNames } from '@/core/chemistry/family'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { PlanPass } from '@/core/passes/planPass'
 import { planPasses } from '@/core/passes/planPasses'
+import { whoWorks } from '@/core/passes/whoWorks'
 import type { Plan, Stage } from '@/core/plan/plan'
 import { services } from '@/core/visit-kinds/service'
 import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
@@ -39,6 +40,8 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
     )
     return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes)
   }
+  const isShared = (plan.sequence?.people ?? 1) > 1
+  const whoIn = (pass: PlanPass) => (plan.sequence && isShared ? whoWorks(pass, plan.sequence) : null)
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
@@ -65,12 +68,15 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
             <tr key={pass.id}>
               <th scope="row">{pass.title}</th>
               <td>
-                <Moves pass={pass} stages={plan.stages} />
+                <Moves pass={pass} stages={plan.stages} personOf={whoIn(pass)?.ofMove} />
               </td>
               {corners.map((corner) => (
                 <td key={corner} className="sheet-wheel">
                   {pass.corners.includes(corner) && (
-                    <span className="sheet-box">{startOf(pass, corner)}</span>
+                    <span className="sheet-box">
+                      {startOf(pass, corner)}
+                      {isShared && <b> {whoIn(pass)?.atWheel.get(corner)?.join('+')}</b>}
+                    </span>
                   )}
                 </td>
               ))}
@@ -78,6 +84,9 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           ))}
         </tbody>
       </table>
+      {isShared && (
+        <p className="soft">The figure behind a time says who works there: person 1 or person 2.</p>
+      )}
       <p className="sheet-around">
         <b>Before:</b> {before.map((step) => step.title).join(' · ')}
         {after.length > 0 && (
@@ -117,8 +126,15 @@ function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionSt
   )
 }
 
+interface MovesProps {
+  readonly pass: PlanPass
+  readonly stages: readonly Stage[]
+  /** Who does a move, by its place, where two share a wheel. */
+  readonly personOf: ReadonlyMap<number, number> | undefined
+}
+
 /** Moves of a pass in a line, with their tools; then how long its products dwell. */
-function Moves({ pass, stages }: { readonly pass: PlanPass; readonly stages: readonly Stage[] }) {
+function Moves({ pass, stages, personOf }: MovesProps) {
   const dwelling = stages.filter(
     ({ id, kind, dwellSeconds }) =>
       pass.stageIds.includes(id) && kind !== 'protect' && kind !== 'dress' && dwellSeconds.max > 0,
@@ -130,6 +146,7 @@ function Moves({ pass, stages }: { readonly pass: PlanPass; readonly stages: rea
         <span key={`${words}.${stepIds[0]}`}>
           {at > 0 && ' · '}
           <b>{words}</b>
+          {personOf?.has(at) && ` (person ${personOf.get(at)})`}
           {corners.length < pass.corners.length &&
             ` (${corners.map((corner) => positionShortNames[corner]).join(', ')})`}
           {tools.length > 0 && <span className="soft"> {listed(tools)}</span>}
