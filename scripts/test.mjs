@@ -115,7 +115,13 @@ if (only !== 'interface') {
   if (postgres)
     await unitTests(
       'server',
-      ['src/data/queries', 'src/data/schema.test.ts', 'src/data/ownObjects.test.ts', 'src/services'],
+      [
+        'src/data/queries',
+        'src/data/schema.test.ts',
+        'src/data/ownObjects.test.ts',
+        'src/data/server.test.ts',
+        'src/services',
+      ],
       onServer,
     )
   else say('There is no PostgreSQL server here; the data was tested on PGlite alone.')
