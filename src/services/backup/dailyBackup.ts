@@ -1,6 +1,7 @@
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { database, dataFolder } from '@/data/connection'
+import type { Database } from '@/data/database'
 import { failureOfFileError } from '@/data/dataFailure'
 import { QuietMoment } from '@/data/quietMoment'
 import { feedOf } from '../live/feedOf'
@@ -18,18 +19,20 @@ const shared = globalThis as typeof globalThis & { evenSpokeBackupTrouble?: stri
 /** Why the last daily backup was not made; null: it was, or is not due. */
 export const backupTrouble = (): string | null => shared.evenSpokeBackupTrouble ?? null
 
-/** Every day while the program runs, in a quiet moment and without stopping work. */
-export function keepDailyBackups(): void {
-  const quiet = new QuietMoment(longestPutOffMilliseconds)
-  const look = async (): Promise<void> => {
+/** The backup that is made every day while the program runs, in a quiet moment and without stopping work. */
+export class DailyBackup {
+  private readonly quiet = new QuietMoment(longestPutOffMilliseconds)
+
+  /** Makes it if it is due and the moment is quiet; what keeps it from being made is said until it works again. */
+  async look(shop: Database, folder: string): Promise<void> {
     const now = currentTime()
-    const { path, saidBy } = await backupFolderOf(await database(), dataFolder())
+    const { path, saidBy } = await backupFolderOf(shop, folder)
     try {
-      requireBackupFolder(path, dataFolder(), saidBy === 'nobody')
+      requireBackupFolder(path, folder, saidBy === 'nobody')
       if (!hasBackupOf(path, now)) {
-        const { place } = await feedOf(await database())
-        if (!quiet.isNow(place, performance.now())) return
-        await makeBackupIn(path, await database(), now)
+        const { place } = await feedOf(shop)
+        if (!this.quiet.isNow(place, performance.now())) return
+        await makeBackupIn(path, shop, now)
       }
       shared.evenSpokeBackupTrouble = null
     } catch (error) {
@@ -39,6 +42,12 @@ export function keepDailyBackups(): void {
       shared.evenSpokeBackupTrouble = text
     }
   }
+}
+
+/** Looks every minute whether the day's backup is due. */
+export function keepDailyBackups(): void {
+  const daily = new DailyBackup()
+  const look = async (): Promise<void> => daily.look(await database(), dataFolder())
   let work = Promise.resolve()
   setInterval(() => {
     work = work.then(look).catch((error: unknown) => {
