@@ -106,6 +106,11 @@ test('two people have a lane each, and each sees their own steps in the bay', as
   await openDeeper(page, 'Timeline')
   for (const lane of ['Person 1', 'Person 2'])
     await expect(page.getByRole('group', { name: lane }).getByRole('button').first()).toBeVisible()
+  const plan = page.url()
+  await page.getByRole('link', { name: 'Job sheet' }).click()
+  for (const box of await page.locator('.sheet-box:not(li)').all())
+    await expect(box).toHaveText(/ (1|2|1\+2)$/)
+  await page.goto(plan)
   await page.getByRole('link', { name: 'Start in the bay' }).click()
   await tapOnce(page)
   // At one wheel they may begin together, with moves of their own; the same moves are at another wheel.

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import type { Page, Route } from '@playwright/test'
 import { newSet, openRun } from './jobActions'
 import { expect, test } from './server'
 
@@ -100,6 +100,26 @@ for (const { name, open, fill, button, typed, saved } of forms) {
     }
   })
 }
+
+test('a form of an earlier version says so, and is sent after loading the new one', async ({ page }) => {
+  await page.goto('/cabinet/new')
+  await page.getByLabel('Name', { exact: true }).fill('Second Soap')
+  await page.getByLabel(/^Price of the pack/).fill('12')
+  // The server knows no action by this name, as after an update.
+  const rename = async (route: Route) => {
+    const headers = { ...route.request().headers(), 'next-action': 'f'.repeat(42) }
+    await (route.request().headers()['next-action'] ? route.continue({ headers }) : route.fallback())
+  }
+  await page.route('**/cabinet/new', rename)
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByText(/Even Spoke was updated. Nothing was saved/)).toBeVisible()
+  await page.unroute('**/cabinet/new', rename)
+  await page.reload()
+  await expect(page.getByText(/This is what you typed earlier; it is not saved yet/)).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Second Soap')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.locator('.product-row').filter({ hasText: 'Second Soap' })).toHaveCount(1)
+})
 
 test('a draft can be thrown away, and junk on the device breaks nothing', async ({ page }) => {
   await page.goto('/cabinet/hub-wax')
