@@ -13,9 +13,9 @@ const mostOpen = { desk: 256, lan: 64 }
 /** Backups are large, everything else is not, bytes. */
 const mostBytes = (path) => (isUpload(path) ? 500_000_000 : 5_000_000)
 
-/** Who sends too much is heard for so long while the answer is on its way, ms: who is cut off in mid-sentence reads no answer. */
+/** How long a sender that sends too much may go on after the answer, ms. Cut off in the middle it would not read the answer. */
 const letFinishMilliseconds = 2000
-/** A pause after each piece of it, ms: read as fast as it comes, it would fill the memory before it is thrown away. */
+/** Pause after each piece, ms. Read at full speed, pieces pile up in memory before they are freed. */
 const pieceMilliseconds = 25
 
 /** A body that has not arrived after so long is given up, ms; a backup is large, and the connection as a whole has its own limit. */
@@ -23,7 +23,7 @@ const bodyMilliseconds = 30_000
 /** However wrong the clock is, nobody waits longer, s. */
 const longestWaitSeconds = 10
 
-/** Reads what nobody wants piece by piece, and throws it away, until it ends or the time is over. */
+/** Reads the rest of a refused body piece by piece and drops it, until it ends or the time is over. */
 async function readAway(request) {
   const deadline = performance.now() + letFinishMilliseconds
   let isOver = request.destroyed || request.complete
@@ -71,7 +71,7 @@ function refuse(...refusal) {
   response.end()
 }
 
-/** Answers at once and closes the connection once the other end has had time to read it. */
+/** Answers at once, and closes the connection when the sender has had time to read the answer. */
 async function refuseBody(request, ...refusal) {
   beginRefusal(...refusal)
   await readAway(request)

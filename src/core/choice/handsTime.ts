@@ -10,8 +10,8 @@ import { longestHere } from './longestHere'
 const leastBrushSeconds = 5
 
 /**
- * Whether a label leaves time for a brush between the shortest dwell and the rinse. Suds and what is wiped off have no rinse
- * to be in time for.
+ * Whether a label leaves time to brush between the shortest dwell and the rinse. Suds from a bucket and products that are wiped
+ * off need none.
  */
 export function leavesHandsTime(
   product: Product,

@@ -20,7 +20,7 @@ const gradeFor = (product: Product, group: WheelGroup): Grade =>
 export const isDelicate = (group: WheelGroup): boolean =>
   group.corners.some(({ finishes }) => Object.values(finishes).some(isDelicateFinish))
 
-/** Iron that is bonded is for the iron remover: no wash is repeated for it. */
+/** A wash is not repeated for bonded iron: the iron remover takes it. */
 const isRepeatedFor = (product: Product, soil: WheelSoil): boolean =>
   ratingOf(product, soil) > 0 && (soil !== 'bondedDust' || roleOf(product.family) === 'iron')
 

@@ -10,7 +10,7 @@ const bare = ['polishedBare', 'brushedBare', 'anodised', 'magnesium', 'unknown']
 const grade = fc.integer({ min: 1, max: 4 }).map((value) => value as Grade)
 
 describe('bare metal', () => {
-  it('gets soap or a weak mix, nothing that strips, however heavy the film', () => {
+  it('gets soap or a weak mix and nothing that strips, even with heavy film', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...bare),
@@ -41,7 +41,7 @@ describe('bare metal', () => {
     )
   })
 
-  it('with heavy film is washed once, and the look decides about a second time', () => {
+  it('with heavy film is washed once; the final check decides about a second wash', () => {
     const plan = makePlan(
       testJob(
         fourCorners({

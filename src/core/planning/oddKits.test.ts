@@ -31,7 +31,7 @@ describe('labels that leave no time', () => {
   it.each([
     ['a limit of zero', { min: 0, max: 0 }],
     ['five seconds', { min: 1, max: 5 }],
-  ])('%s: named as the cause with the mend, and the wash from the bucket goes on', (_, dwellSeconds) => {
+  ])('%s: the plan names the cause, says what to correct, and washes from the bucket', (_, dwellSeconds) => {
     const plan = planInOrder(withProducts((one) => ({ ...one, dwellSeconds, longest: 'contact' })))
     expect(said(plan)).toMatch(/left out: their labels leave no time/)
     expect(said(plan)).toContain('correct them in the cabinet')
@@ -42,7 +42,7 @@ describe('labels that leave no time', () => {
     expect(acts(plan)).not.toContain('reMist')
   })
 
-  it('one product with such a label gives its place to another', () => {
+  it('another product is used instead of the one with such a label', () => {
     const used = planInOrder(job()).stages.find(
       ({ kind, delivery }) => cleansWheel(kind) && kind !== 'tar' && delivery !== 'bucket',
     )?.productId

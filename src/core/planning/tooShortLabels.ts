@@ -8,7 +8,7 @@ import type { UseSite } from '@/core/rules/judge'
 import type { Zone } from '@/core/wheel/zone'
 import { listed } from '@/core/words/listed'
 
-/** Products that are left out because their label leaves no time to work, and what would mend it. */
+/** Names the products whose labels leave no time to work, and says what to correct. */
 export function sayTooShort(job: Job): Shortfall[] {
   const { corners } = job
   const place = (zones: readonly Zone[]): UseSite[] =>

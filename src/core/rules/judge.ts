@@ -134,7 +134,7 @@ const placeFits = (rule: Rule, site: UseSite): boolean =>
   (rule.markedBy === undefined || (site.marked ?? []).includes(rule.markedBy)) &&
   (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
 
-/** Whether a rule speaks of this strength and dwell. */
+/** Whether a rule applies to this strength and dwell. */
 const amountFits = (rule: Rule, use: Pick<UseSite, 'fraction' | 'dwellSeconds'>): boolean =>
   above(rule.strengthAbove, use.fraction) && above(rule.dwellAboveSeconds, use.dwellSeconds)
 
@@ -144,19 +144,19 @@ const rulesAt = (rules: readonly Rule[], sites: readonly UseSite[]): Rule[] =>
   rules.filter((rule) => sites.some((site) => placeFits(rule, site)))
 
 /**
- * What the rules could say of a product at some places, whatever its strength and dwell. The places are looked at once
- * for all products.
+ * Finds the rules that may apply to a product at some places, at any strength and dwell. The places are checked once for
+ * all products.
  */
 export function productRulesAt(sites: readonly UseSite[]): (product: Product) => readonly Rule[] {
   const here = rulesAt(ruleBook, sites)
   return (product) => {
     const about = rulesAbout({ product }, here)
-    // Rules of the book were found to speak of a place here.
+    // Rules from the rule book were already checked against the places.
     return about.filter((rule) => rule.markedBy === undefined || rulesAt([rule], sites).length > 0)
   }
 }
 
-/** What rules of `productRulesAt` say of a strength and a dwell there. */
+/** Judges a strength and a dwell by the rules that `productRulesAt` found. */
 export const judgeUse = (
   rules: readonly Rule[],
   use: { readonly fraction: number; readonly dwellSeconds: number },

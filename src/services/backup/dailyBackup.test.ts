@@ -30,7 +30,7 @@ async function lookTwice(daily: DailyBackup): Promise<void> {
 }
 const madeIn = (path: string): string[] => readdirSync(path).filter((name) => name.endsWith('.zip'))
 
-it('is told while the disk for it is not there, and no more once it works again', async () => {
+it('reports trouble while its disk is missing, and stops once it works again', async () => {
   const daily = new DailyBackup()
   await lookTwice(daily)
   expect(backupTrouble()).toBeNull()

@@ -19,11 +19,11 @@ const shared = globalThis as typeof globalThis & { evenSpokeBackupTrouble?: stri
 /** Why the last daily backup was not made; null: it was, or is not due. */
 export const backupTrouble = (): string | null => shared.evenSpokeBackupTrouble ?? null
 
-/** The backup that is made every day while the program runs, in a quiet moment and without stopping work. */
+/** The daily backup, made while the program runs and without stopping work. */
 export class DailyBackup {
   private readonly quiet = new QuietMoment(longestPutOffMilliseconds)
 
-  /** Makes it if it is due and the moment is quiet; what keeps it from being made is said until it works again. */
+  /** Makes the backup if it is due and nobody is writing. Remembers what went wrong until it works again. */
   async look(shop: Database, folder: string): Promise<void> {
     const now = currentTime()
     const { path, saidBy } = await backupFolderOf(shop, folder)
