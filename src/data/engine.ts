@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck'
+import { binaryColumns } from './binaryColumns'
 import { durableStartParameters, SyncedFiles } from './folder/syncedFiles'
 
 export interface Engine {
@@ -19,6 +20,7 @@ export async function startEngine(databaseFolder: string, mayWrite: () => boolea
   rmSync(join(databaseFolder, 'postmaster.pid'), { force: true })
   const files = new SyncedFiles(databaseFolder, mayWrite)
   const postgres = await PGlite.create({
+    ...binaryColumns,
     fs: files,
     extensions: { amcheck },
     startParams: durableStartParameters(PGlite.defaultStartParams),

@@ -1,4 +1,5 @@
 import { PGlite } from '@electric-sql/pglite'
+import { binaryColumns } from './binaryColumns'
 import { overEngine, type Database } from './database'
 import { migrate, readMigrations, type Migration } from './migrate'
 import { openFreshOnServer } from './server'
@@ -10,7 +11,7 @@ import { openFreshOnServer } from './server'
 export async function openInMemory(migrations: readonly Migration[] = readMigrations()): Promise<Database> {
   const server = process.env.EVEN_SPOKE_TEST_POSTGRES
   if (server) return openFreshOnServer(server, migrations)
-  const database = overEngine(await PGlite.create(), 'memory')
+  const database = overEngine(await PGlite.create(binaryColumns), 'memory')
   await migrate(database, migrations)
   return database
 }
