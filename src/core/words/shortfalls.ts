@@ -1,5 +1,5 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
-import { wheelSoils } from '@/core/choice/need'
+import { wheelSoils, type WheelSoil } from '@/core/choice/need'
 import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
 import { ratingOf, type Product } from '@/core/chemistry/product'
@@ -17,7 +17,7 @@ import { listed } from './listed'
 export type Said = readonly [text: string, mend: string]
 
 /** Products the person ruled out that would take a soil of a group, the best first. */
-const ruledOut = ({ group }: GroupChoice, soil: (typeof wheelSoils)[number], job: Job): Product[] =>
+const ruledOut = ({ group }: GroupChoice, soil: WheelSoil, job: Job): Product[] =>
   job.cabinet
     .filter(
       (product) =>
@@ -45,8 +45,11 @@ export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
   ]
 }
 
+/** Soils that another wash takes; the others need a product of their own. */
+const washedOff: readonly WheelSoil[] = ['film', 'freshDust', 'organic']
+
 /** A soil that stays: by a wish, by a rule, or because the cabinet has nothing for it. */
-export function sayUnreached(choice: GroupChoice, soil: (typeof wheelSoils)[number], job: Job): Said {
+export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job): Said {
   const at = wheelSoils.indexOf(soil)
   const able = choice.options.filter(({ removes }) => (removes[at] ?? 0) > 0)
   const allowed = able.filter(({ judgement }) => judgement.verdict !== 'no')
@@ -59,7 +62,7 @@ export function sayUnreached(choice: GroupChoice, soil: (typeof wheelSoils)[numb
       `Not all of the ${soilNames[soil]} will come off without ${out.name}.`,
       `You ruled ${out.name} out; allow it again, or leave that for another visit.`,
     ]
-  if (choice.staysMild && strongest)
+  if (choice.staysMild && strongest && washedOff.includes(soil))
     return [
       'One wash may not take all of it off bare metal.',
       'Look at the wet wheel and wash again where something stayed: bare metal gets soap and time, nothing stronger.',
