@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { questionOf } from '@/core/cards/cardsOf'
 import { finishes, type Finish } from '@/core/finishes/finish'
 import { fourCorners, testJob } from '@/core/job/testJob'
@@ -66,6 +66,8 @@ function anyAnswer(draws: Draws, step: Step): Answer | null {
       return question satisfies never
   }
 }
+
+vi.setConfig({ testTimeout: 60_000 * times })
 
 describe('any run with any answers', () => {
   it('ends, with every step that was added worked, nothing left wet, and the same state from the same log', () => {
