@@ -51,7 +51,8 @@ const perTenSeconds = {
 }
 const open = new Map()
 
-function beginRefusal(response, status, found, mend, retrySeconds) {
+/** Sends a whole refusal; the connection stays open until the response is ended. */
+function sayRefusal(response, status, found, mend, retrySeconds) {
   const body = JSON.stringify({ problems: [{ path: '', found, mend }] })
   response.writeHead(status, {
     'content-type': 'application/json',
@@ -65,17 +66,15 @@ function beginRefusal(response, status, found, mend, retrySeconds) {
   response.write(body)
 }
 
-function refuse(...refusal) {
-  beginRefusal(...refusal)
-  const [response] = refusal
+function refuse(response, status, found, mend, retrySeconds) {
+  sayRefusal(response, status, found, mend, retrySeconds)
   response.end()
 }
 
-/** Answers at once, and closes the connection when the sender has had time to read the answer. */
-async function refuseBody(request, ...refusal) {
-  beginRefusal(...refusal)
+/** Refuses a body at once, and closes the connection when the sender has had time to read the answer. */
+async function refuseBody(request, response, status, found, mend) {
+  sayRefusal(response, status, found, mend)
   await readAway(request)
-  const [response] = refusal
   response.end()
   request.destroy()
 }

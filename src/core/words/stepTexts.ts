@@ -1,6 +1,7 @@
 import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
 import { listed } from './listed'
 import type { Act, Stage } from '@/core/plan/plan'
+import { isOnRubber } from '@/core/work/stageKind'
 
 const namesOf = (zones: readonly Zone[]): string => listed(zones.map((zone) => zoneNames[zone]))
 
@@ -33,6 +34,118 @@ export const freshCoat = (where: string, { productName }: Stage): ActText => ({
   why: 'Fresh product keeps all of it wet until the rinse.',
 })
 
+/** What is worked where, for the words of one act. */
+interface Worked {
+  readonly stage: Stage
+  /** The wheel, as it stands in a sentence. */
+  readonly where: string
+  readonly zones: readonly Zone[]
+  /** " (round 2 of 3)", or nothing. */
+  readonly rounds: string
+  readonly brushRinse: string
+}
+
+function sprayText({ stage, where, zones, rounds }: Worked): ActText {
+  const { kind, family, delivery, productName } = stage
+  if (delivery === 'bucket')
+    return {
+      title: `Wet ${where} with ${productName}`,
+      detail: 'From the bucket, water first and then soap; soak every zone.',
+      why: 'Suds carry the dirt off instead of rubbing it in.',
+    }
+  if (kind === 'presoak')
+    return {
+      title: `Pre-soak ${where} with ${productName}`,
+      detail: 'Foam it on from the bottom up, let it run down, touch nothing.',
+      why: 'It loosens the grit, so that the rinse takes it.',
+    }
+  if (kind === 'tar' && family === 'tarRemover')
+    return {
+      title: `Dab ${productName} on the lumps, ${where}`,
+      detail: `Only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
+      why: 'Solvent elsewhere only costs protection.',
+    }
+  return {
+    title: `Spray ${isOnRubber(kind) ? `${kind}, ${where},` : where} with ${productName}${rounds}`,
+    detail: `Cover evenly: ${shortly(zones)}. Keep it wet.`,
+    why: 'Missed areas clean unevenly; a product that dries stains.',
+  }
+}
+
+const scrubText = ({ stage, where, rounds }: Worked): ActText =>
+  stage.kind === 'arch'
+    ? {
+        title: `Scrub arch, ${where}`,
+        detail: 'Long brush, top first.',
+        why: 'It drips on everything below, so it comes first.',
+      }
+    : {
+        title: `Scrub tyre, ${where}${rounds}`,
+        detail: 'A quarter at a time. Brown foam means again, white foam means done.',
+        why: 'Strip it bare or the dressing will not take.',
+      }
+
+function brushText({ stage, where, zones, brushRinse }: Worked): ActText {
+  const isWhole = zones.includes('barrel') && zones.includes('face') && !where.endsWith(',')
+  return {
+    title: isWhole ? `Brush ${where}, barrel first` : `Brush ${where}`,
+    detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
+    why:
+      stage.kind === 'iron'
+        ? 'Wait for the violet to darken, then move it on.'
+        : 'Dirt runs from back to front.',
+  }
+}
+
+function wipeText({ stage, where, zones }: Worked): ActText {
+  if (stage.kind === 'waterless')
+    return {
+      title: `Lift the dust off ${where}`,
+      detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
+      why: 'Dust is lifted, never rubbed.',
+    }
+  if (stage.kind === 'polish')
+    return {
+      title: `Polish the bare metal, ${where}`,
+      detail: `${stage.productName} on a clean cloth, small areas: ${namesOf(zones)}. Wipe it off, then a fresh cloth.`,
+      why: 'Bare metal is clean only when it shines.',
+    }
+  if (stage.kind === 'protect')
+    return {
+      title: `Degreasing wipe, ${where}`,
+      detail:
+        'Old wax and oils off with the wipe the coating’s label names, fresh side of the cloth every spoke, until water lies flat.',
+      why: 'A coating bonds only to a bare, degreased, dry wheel.',
+    }
+  return {
+    title: `Wipe ${stage.family === 'ironTarRemover' ? 'iron and tar' : 'tar'} off ${where}`,
+    detail: 'Soften, then lift with a fresh side of the towel.',
+    why: 'Rubbing a hard lump scratches.',
+  }
+}
+
+const dryText = ({ stage, where }: Worked): ActText =>
+  stage.kind === 'tar'
+    ? {
+        title: `Dry the spots, ${where}`,
+        detail: 'Tar remover works on dry spots only.',
+        why: 'Water left in a gap runs out over the finished work.',
+      }
+    : {
+        title: `Dry ${where}`,
+        detail: 'Lug holes, behind the spokes and the valve first.',
+        why: 'Water left in a gap runs out over the finished work.',
+      }
+
+const rinseText = ({ stage, where, zones }: Worked): ActText => ({
+  title: `Rinse ${where}`,
+  detail:
+    stage.kind === 'arch'
+      ? 'Arch, top to bottom.'
+      : `Even passes, plenty of water: ${shortly(zones)}, back to front, arch edge last.`,
+  why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
+})
+
 /** What a person reads at one act of a stage: what to do, how, and why. */
 export function textOf(
   act: Act,
@@ -43,86 +156,16 @@ export function textOf(
   brushRinse: string,
 ): ActText {
   const rounds = stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
+  const worked = { stage, where, zones, rounds, brushRinse }
   switch (act) {
     case 'spray':
-      if (stage.delivery === 'bucket') {
-        return {
-          title: `Wet ${where} with ${stage.productName}`,
-          detail: 'From the bucket, water first and then soap; soak every zone.',
-          why: 'Suds carry the dirt off instead of rubbing it in.',
-        }
-      }
-      if (stage.kind === 'presoak') {
-        return {
-          title: `Pre-soak ${where} with ${stage.productName}`,
-          detail: 'Foam it on from the bottom up, let it run down, touch nothing.',
-          why: 'It loosens the grit, so that the rinse takes it.',
-        }
-      }
-      if (stage.kind === 'tar' && stage.family === 'tarRemover') {
-        return {
-          title: `Dab ${stage.productName} on the lumps, ${where}`,
-          detail: `Only where tar sits: ${shortly(zones)}. Let it soften, keep it wet.`,
-          why: 'Solvent elsewhere only costs protection.',
-        }
-      }
-      return {
-        title: `Spray ${stage.kind === 'arch' || stage.kind === 'tyre' ? `${stage.kind}, ${where},` : where} with ${stage.productName}${rounds}`,
-        detail: `Cover evenly: ${shortly(zones)}. Keep it wet.`,
-        why: 'Missed areas clean unevenly; a product that dries stains.',
-      }
+      return sprayText(worked)
     case 'scrub':
-      return stage.kind === 'arch'
-        ? {
-            title: `Scrub arch, ${where}`,
-            detail: 'Long brush, top first.',
-            why: 'It drips on everything below, so it comes first.',
-          }
-        : {
-            title: `Scrub tyre, ${where}${rounds}`,
-            detail: 'A quarter at a time. Brown foam means again, white foam means done.',
-            why: 'Strip it bare or the dressing will not take.',
-          }
+      return scrubText(worked)
     case 'agitate':
-      return {
-        title:
-          zones.includes('barrel') && zones.includes('face') && !where.endsWith(',')
-            ? `Brush ${where}, barrel first`
-            : `Brush ${where}`,
-        detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
-        why:
-          stage.kind === 'iron'
-            ? 'Wait for the violet to darken, then move it on.'
-            : 'Dirt runs from back to front.',
-      }
+      return brushText(worked)
     case 'wipe':
-      if (stage.kind === 'waterless') {
-        return {
-          title: `Lift the dust off ${where}`,
-          detail: 'Folded damp cloth, rolling motion, turn it often; buff with a second, dry one.',
-          why: 'Dust is lifted, never rubbed.',
-        }
-      }
-      if (stage.kind === 'polish') {
-        return {
-          title: `Polish the bare metal, ${where}`,
-          detail: `${stage.productName} on a clean cloth, small areas: ${namesOf(zones)}. Wipe it off, then a fresh cloth.`,
-          why: 'Bare metal is clean only when it shines.',
-        }
-      }
-      if (stage.kind === 'protect') {
-        return {
-          title: `Degreasing wipe, ${where}`,
-          detail:
-            'Old wax and oils off with the wipe the coating’s label names, fresh side of the cloth every spoke, until water lies flat.',
-          why: 'A coating bonds only to a bare, degreased, dry wheel.',
-        }
-      }
-      return {
-        title: `Wipe ${stage.family === 'ironTarRemover' ? 'iron and tar' : 'tar'} off ${where}`,
-        detail: 'Soften, then lift with a fresh side of the towel.',
-        why: 'Rubbing a hard lump scratches.',
-      }
+      return wipeText(worked)
     case 'reMist':
       return {
         title: `Mist ${where} again`,
@@ -130,14 +173,7 @@ export function textOf(
         why: 'It would dry before the brush comes.',
       }
     case 'dry':
-      return {
-        title: stage.kind === 'tar' ? `Dry the spots, ${where}` : `Dry ${where}`,
-        detail:
-          stage.kind === 'tar'
-            ? 'Tar remover works on dry spots only.'
-            : 'Lug holes, behind the spokes and the valve first.',
-        why: 'Water left in a gap runs out over the finished work.',
-      }
+      return dryText(worked)
     case 'protect':
       return {
         title: `${stage.productName} on ${where}`,
@@ -151,14 +187,7 @@ export function textOf(
         why: 'Thin and dry does not sling.',
       }
     default:
-      return {
-        title: `Rinse ${where}`,
-        detail:
-          stage.kind === 'arch'
-            ? 'Arch, top to bottom.'
-            : `Even passes, plenty of water: ${shortly(zones)}, back to front, arch edge last.`,
-        why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
-      }
+      return rinseText(worked)
   }
 }
 

@@ -31,17 +31,7 @@ const clockOf = (seconds: number, startAt: string | undefined, utcOffsetMinutes:
 /** The job on one sheet of paper: bottles to fill, the passes with a box for every wheel, the end, cautions. */
 export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes }: JobSheetProps) {
   const { before, passes, after } = planPasses(plan)
-  const starts = new Map(plan.sequence?.entries.map(({ stepId, startSeconds }) => [stepId, startSeconds]))
   const corners = [...new Set(passes.flatMap((pass) => pass.corners))]
-  /** When a pass begins at a wheel; empty where the steps stand in no order. */
-  const startOf = ({ moves }: PlanPass, corner: Position): string => {
-    const here = moves.flatMap(({ stepIds }) =>
-      stepIds.filter((id) => id.startsWith(`${corner}.`)).flatMap((id) => starts.get(id) ?? []),
-    )
-    return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes)
-  }
-  const isShared = (plan.sequence?.people ?? 1) > 1
-  const whoIn = (pass: PlanPass) => (plan.sequence && isShared ? whoWorks(pass, plan.sequence) : null)
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
@@ -65,27 +55,19 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
         </thead>
         <tbody>
           {passes.map((pass) => (
-            <tr key={pass.id}>
-              <th scope="row">{pass.title}</th>
-              <td>
-                <Moves pass={pass} stages={plan.stages} personOf={whoIn(pass)?.ofMove} />
-              </td>
-              {corners.map((corner) => (
-                <td key={corner} className="sheet-wheel">
-                  {pass.corners.includes(corner) && (
-                    <span className="sheet-box">
-                      {startOf(pass, corner)}
-                      {isShared && <b> {whoIn(pass)?.atWheel.get(corner)?.join('+')}</b>}
-                    </span>
-                  )}
-                </td>
-              ))}
-            </tr>
+            <PassRow
+              key={pass.id}
+              pass={pass}
+              plan={plan}
+              corners={corners}
+              startAt={startAt}
+              utcOffsetMinutes={utcOffsetMinutes}
+            />
           ))}
         </tbody>
       </table>
-      {isShared && (
-        <p className="soft">The figure behind a time says who works there: person 1 or person 2.</p>
+      {isForTwo(plan) && (
+        <p className="soft">The number after each time says who works there: person 1 or person 2.</p>
       )}
       <p className="sheet-around">
         <b>Before:</b> {before.map((step) => step.title).join(' · ')}
@@ -106,6 +88,45 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
         Times and amounts are estimates. Labels, safety data sheets and local rules come first.
       </p>
     </article>
+  )
+}
+
+const isForTwo = ({ sequence }: Plan): boolean => (sequence?.people ?? 1) > 1
+
+interface PassRowProps extends Pick<JobSheetProps, 'plan' | 'startAt' | 'utcOffsetMinutes'> {
+  readonly pass: PlanPass
+  readonly corners: readonly Position[]
+}
+
+/** A pass in a line: its moves, and for each of its wheels a box with the time and, for two people, who works there. */
+function PassRow({ pass, plan, corners, startAt, utcOffsetMinutes }: PassRowProps) {
+  const entries = plan.sequence?.entries ?? []
+  const starts = new Map(entries.map(({ stepId, startSeconds }) => [stepId, startSeconds]))
+  const who = plan.sequence && isForTwo(plan) ? whoWorks(pass, plan.sequence) : null
+  /** When it begins at a wheel; empty where the steps stand in no order. */
+  const startOf = (corner: Position): string => {
+    const here = pass.moves.flatMap(({ stepIds }) =>
+      stepIds.filter((id) => id.startsWith(`${corner}.`)).flatMap((id) => starts.get(id) ?? []),
+    )
+    return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes)
+  }
+  return (
+    <tr>
+      <th scope="row">{pass.title}</th>
+      <td>
+        <Moves pass={pass} stages={plan.stages} personOf={who?.ofMove} />
+      </td>
+      {corners.map((corner) => (
+        <td key={corner} className="sheet-wheel">
+          {pass.corners.includes(corner) && (
+            <span className="sheet-box">
+              {startOf(corner)}
+              {who && <b> {who.atWheel.get(corner)?.join('+')}</b>}
+            </span>
+          )}
+        </td>
+      ))}
+    </tr>
   )
 }
 
