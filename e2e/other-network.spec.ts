@@ -58,7 +58,7 @@ test('a phone on another network comes in, works a job to its end while the prog
 
   const ports = { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_LAN_PORT: port }
   const again = await startServer(folder, true, { ...open, ...ports, EVEN_SPOKE_ADDRESS: server.address })
-  await expect(page.getByRole('button', { name: 'Write it down' })).toBeEnabled({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: 'Write it down' })).toBeEnabled({ timeout: 90_000 })
   const { events } = (await (await bay.request.get(`/api${run.replace('/run', '/events')}`)).json()) as {
     events: { kind: string; stepId: string }[]
   }

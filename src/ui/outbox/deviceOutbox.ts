@@ -7,7 +7,8 @@ import { sendWaiting } from './sendWaiting'
 import type { Entered, Kept, Outcome, Waiting } from './waiting'
 
 const firstPauseMilliseconds = 1000
-const longestPauseMilliseconds = 30_000
+/** Who comes back into the shop's network waits no longer than this. */
+const longestPauseMilliseconds = 8000
 
 /** Pages of this device speak over it; in a browser that has none each page sends for itself, which is harmless. */
 const channel =

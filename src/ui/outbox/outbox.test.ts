@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { Outbox } from './outbox'
-import { atRest, tapOf, TestDevice } from './testDevice'
+import { atRest, photographOf, tapOf, TestDevice } from './testDevice'
 import type { Outcome } from './waiting'
 
 const stored: Outcome = { kind: 'stored', value: null }
@@ -23,6 +23,16 @@ describe('what waits on the device', () => {
     await atRest()
     expect([phone.sent, phone.ids()]).toEqual([['a', 'b'], []])
     expect(outbox.read()).toEqual({ kept: [], trouble: null, inThisPageOnly: 0 })
+  })
+
+  it('goes out taps first, whatever photos were taken before them', async () => {
+    const { device: phone, open } = device({ photo: [later] })
+    const outbox = open()
+    await outbox.add(photographOf('photo'))
+    await Promise.all([outbox.add(tapOf('a')), outbox.add(tapOf('b'))])
+    await atRest()
+    expect(phone.sent).toEqual(['photo', 'a', 'b', 'photo'])
+    expect(outbox.read().kept).toEqual([])
   })
 
   it('stays through a page that is closed, and is sent by the next one; what is made meanwhile comes after', async () => {

@@ -39,11 +39,15 @@ interface Held extends Kept {
 const isSame = (a: Held, b: Held | undefined): boolean =>
   a.item === b?.item && a.order === b.order && a.refusal === b.refusal && a.place === b.place
 
+/** What other devices wait for goes first: a photo may take a minute over a slow network. */
+const urgency: Record<Waiting['kind'], number> = { tap: 0, look: 1, photograph: 2 }
+
 const inOrder = (a: Kept, b: Kept): number => a.order - b.order
+const asSent = (a: Kept, b: Kept): number => urgency[a.item.kind] - urgency[b.item.kind] || inOrder(a, b)
 
 /**
  * Everything entered on this device and not yet stored by the server: taps, checks, photos. It counts at once, is kept on the
- * device, sent in the order it was made, one at a time, and again after a dropped connection or a restart. What is refused stays
+ * device, sent one at a time, taps before checks before photos and each kind in the order it was made, and again after a dropped connection or a restart. What is refused stays
  * until a person has decided. A page holds what it knows of until it hears what became of it: if the device's storage is cleared
  * under it, nothing is lost.
  */
@@ -141,7 +145,9 @@ export class Outbox {
     for (;;) {
       await this.writing
       await this.takeUp()
-      const next = this.all().find(({ refusal }) => refusal === null)
+      const next = this.all()
+        .filter(({ refusal }) => refusal === null)
+        .sort(asSent)[0]
       if (!next) {
         this.publish(null)
         return

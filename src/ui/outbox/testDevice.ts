@@ -16,6 +16,16 @@ export const tapOf = (requestId: string, jobId = 'job'): Waiting => ({
   tap: { kind: 'done', stepId: requestId, at: '2026-05-01T08:00:00.000Z' },
 })
 
+export const photographOf = (requestId: string): Waiting => ({
+  kind: 'photograph',
+  requestId,
+  madeAt: 0,
+  wheelSetId: 'set',
+  jobId: null,
+  positions: [],
+  jpeg: new Blob(),
+})
+
 /** A device that lives on while pages come and go. Nothing happens by itself: `retry` is the pause running out. */
 export class TestDevice {
   shelf: readonly Kept[] = []

@@ -61,7 +61,7 @@ export interface RefusalReason {
 /** Something that waits, as the device keeps it. */
 export interface Kept {
   readonly item: Waiting
-  /** Counts up with everything made on this device: what is sent first. A clock may be set back, this is not. */
+  /** Counts up with everything made on this device; each kind is sent in this order. A clock may be set back, this is not. */
   readonly order: number
   /** Null: not asked yet, or no answer. */
   readonly refusal: RefusalReason | null
