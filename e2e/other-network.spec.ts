@@ -1,4 +1,6 @@
-import { cpSync, rmSync } from 'node:fs'
+import { cpSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { connect } from 'node:tls'
 import sharp from 'sharp'
 import { workThrough } from './jobActions'
 import { openOtherNetwork, type OtherNetwork } from './otherNetwork'
@@ -78,3 +80,42 @@ test('a phone on another network comes in, works a job to its end while the prog
   await again.stop()
   rmSync(folder, { recursive: true, force: true })
 })
+
+test('an address that the machine gets while the program runs is offered within seconds, with a certificate for it', async ({
+  browser,
+  network,
+}) => {
+  test.skip(!network.isOwn, 'no network of its own can be made here')
+  const folder = newFolder()
+  const server = await startServer(folder, true, { EVEN_SPOKE_LAN_HOST: '0.0.0.0' })
+  const { port } = new URL(server.networkAddress)
+  const desk = await browser.newPage({ baseURL: server.address })
+  await desk.goto('/settings/phones')
+  await expect(desk.getByText(`https://${network.machine}:${port}`)).toBeVisible()
+
+  const another = network.addAddress()
+  const { certificate } = JSON.parse(readFileSync(join(folder, 'network', 'authority.json'), 'utf8')) as {
+    certificate: string
+  }
+  await expect
+    .poll(() => certificateFault(another, Number(port), certificate), { timeout: 15_000 })
+    .toBe(null)
+  await desk.reload()
+  await expect(desk.getByText(`https://${another}:${port}`)).toBeVisible()
+  const phone = await (await network.browser.newContext({ ignoreHTTPSErrors: true })).newPage()
+  await phone.goto(`https://${another}:${port}/pair`)
+  await expect(phone.getByLabel('Code at the desk')).toBeVisible()
+  await desk.close()
+  await server.stop()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** What somebody who trusts the shop has against the certificate under an address; null: nothing. */
+const certificateFault = (host: string, port: number, ca: string): Promise<string | null> =>
+  new Promise((resolve) => {
+    const socket = connect({ host, port, ca }, () => {
+      socket.end()
+      resolve(null)
+    })
+    socket.once('error', (error) => resolve(error.message))
+  })

@@ -13,14 +13,22 @@ export interface OtherNetwork {
   readonly isOwn: boolean
   /** What this machine is called there. */
   readonly machine: string
+  /** Gives this machine another address there, as a new router does; only on a network of its own. */
+  addAddress(): string
   close(): Promise<void>
 }
 
 const ip = (...command: readonly string[]): string =>
   execFileSync('ip', [...command], { stdio: ['ignore', 'pipe', 'ignore'] }).toString()
 
+interface Wire {
+  readonly machine: string
+  readonly addAddress: () => string
+  readonly end: () => void
+}
+
 /** A network namespace with one wire to here; null where this machine lets nobody make one. */
-function wired(name: string): { readonly machine: string; readonly end: () => void } | null {
+function wired(name: string): Wire | null {
   const [here, there] = [`${name}-h`, `${name}-p`]
   const net = `10.83.${process.pid % 250}`
   try {
@@ -36,7 +44,13 @@ function wired(name: string): { readonly machine: string; readonly end: () => vo
     unwire(name)
     return null
   }
-  return { machine: `${net}.1`, end: () => unwire(name) }
+  const addAddress = (): string => {
+    const another = `10.84.${process.pid % 250}`
+    ip('addr', 'add', `${another}.1/24`, 'dev', here)
+    ip('-n', name, 'addr', 'add', `${another}.2/24`, 'dev', there)
+    return `${another}.1`
+  }
+  return { machine: `${net}.1`, addAddress, end: () => unwire(name) }
 }
 
 /** With the namespace its end of the wire goes, and with that the wire. */
@@ -66,6 +80,10 @@ export async function openOtherNetwork(): Promise<OtherNetwork> {
     browser,
     isOwn: wire !== null,
     machine: wire?.machine ?? '127.0.0.1',
+    addAddress: () => {
+      if (!wire) throw new Error('No network of its own: this machine gets no other address.')
+      return wire.addAddress()
+    },
     close: async () => {
       await browser.close()
       wire?.end()

@@ -189,9 +189,10 @@ class Network {
 
   /** A machine that got another address offers it at once; certificates are renewed in time. */
   async lookAgain() {
+    if (!this.open_) return
     const names = namesNow()
     const isOld = performance.now() - this.open_.lookedAt > dayMilliseconds
-    if (!this.open_ || (names.join() === this.names.join() && !isOld)) return
+    if (names.join() === this.names.join() && !isOld) return
     const again = await this.certificates(names)
     if (!this.open_) return
     this.open_.lookedAt = performance.now()

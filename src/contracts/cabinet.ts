@@ -1,6 +1,6 @@
 import { longestKinds } from '@/core/chemistry/longest'
 import * as v from 'valibot'
-import { deliveries } from '@/core/chemistry/family'
+import { deliveries, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { usualPacks } from '@/core/chemistry/usualPacks'
@@ -22,7 +22,7 @@ export const mostProducts = 500
 export const mostTools = 200
 
 const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
-const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
+export const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
 
 /** A product as files write it, field by field. */
 const productFields = v.strictObject({
@@ -43,7 +43,7 @@ const productFields = v.strictObject({
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml')),
   /** What the longest dwell means, where that differs from the family. */
   longest: v.optional(oneOf(longestKinds)),
-  wear: v.optional(oneOf(['none', 'hardly', 'some', 'strips'])),
+  wear: v.optional(oneOf(protectionWears)),
   otherPacks: v.optional(
     list(
       v.strictObject({

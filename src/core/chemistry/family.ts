@@ -32,7 +32,8 @@ export const deliveryNames: Record<Delivery, string> = {
 }
 
 /** What a product does to protection that is already there. */
-export type ProtectionWear = 'none' | 'hardly' | 'some' | 'strips'
+export const protectionWears = ['none', 'hardly', 'some', 'strips'] as const
+export type ProtectionWear = (typeof protectionWears)[number]
 export const protectionWearNames: Record<ProtectionWear, string> = {
   none: 'leaves protection alone',
   hardly: 'hardly touches protection',

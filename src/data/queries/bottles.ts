@@ -1,5 +1,8 @@
-import type { FamilyId } from '@/core/chemistry/families'
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { familyIds, type FamilyId } from '@/core/chemistry/families'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
 /** A bottle that was mixed. */
 export interface Bottle {
@@ -14,16 +17,17 @@ export interface Bottle {
   readonly emptiedAt: Date | null
 }
 
-interface BottleRow {
-  id: string
-  product_name: string
-  family: FamilyId
-  fraction: number
-  total_millilitres: number
-  mixed_at: Date
-  mixed_by: string
-  emptied_at: Date | null
-}
+const bottleRow = v.object({
+  id: v.string(),
+  product_name: v.string(),
+  family: oneOf(familyIds),
+  fraction: v.number(),
+  total_millilitres: v.number(),
+  mixed_at: v.date(),
+  mixed_by: v.string(),
+  emptied_at: v.nullable(v.date()),
+})
+type BottleRow = v.InferOutput<typeof bottleRow>
 
 const bottleOfRow = (row: BottleRow): Bottle => ({
   id: row.id,
@@ -59,14 +63,16 @@ export async function addBottle(
 }
 
 export async function listFullBottles(database: Queryable): Promise<Bottle[]> {
-  const rows = await database.query<BottleRow>(
+  const rows = await readRows(
+    database,
+    bottleRow,
     'select * from bottle where emptied_at is null order by mixed_at desc, id',
   )
   return rows.map(bottleOfRow)
 }
 
 export async function findBottle(database: Queryable, id: string): Promise<Bottle | null> {
-  const rows = await database.query<BottleRow>('select * from bottle where id = $1', [id])
+  const rows = await readRows(database, bottleRow, 'select * from bottle where id = $1', [id])
   return rows[0] ? bottleOfRow(rows[0]) : null
 }
 

@@ -1,33 +1,38 @@
+import * as v from 'valibot'
+import { ratings } from '@/contracts/cabinet'
+import { oneOf } from '@/contracts/fields'
 import { currentTime } from '@/clock'
-import type { Delivery, ProtectionWear, Rating, Ratings } from '@/core/chemistry/family'
-import type { FamilyId } from '@/core/chemistry/families'
-import type { LongestKind } from '@/core/chemistry/longest'
-import type { Pack, Product } from '@/core/chemistry/product'
+import { deliveries, protectionWears } from '@/core/chemistry/family'
+import { familyIds } from '@/core/chemistry/families'
+import { longestKinds } from '@/core/chemistry/longest'
+import type { Product } from '@/core/chemistry/product'
 import type { Database, Queryable } from '../database'
+import { readRow, readRows, wholeNumber } from '../rows'
 import { countStock } from './stock'
 
-interface ProductRow {
-  id: string
-  name: string
-  family: FamilyId
-  strength_from: number
-  strength_to: number
-  dwell_min_seconds: number
-  dwell_max_seconds: number
-  longest: LongestKind | null
-  delivery: Delivery
-  pack_millilitres: number
-  pack_price_minor: number
-  stock_millilitres: number
-  wear: ProtectionWear | null
-  contains_fluoride: boolean
-  note: string
-  fluoride_checked: boolean
-  archived: boolean
-  version: number
-  ratings: Record<string, Rating> | null
-  packs: Pack[] | null
-}
+const productRow = v.object({
+  id: v.string(),
+  name: v.string(),
+  family: oneOf(familyIds),
+  strength_from: v.number(),
+  strength_to: v.number(),
+  dwell_min_seconds: v.number(),
+  dwell_max_seconds: v.number(),
+  longest: v.nullable(oneOf(longestKinds)),
+  delivery: oneOf(deliveries),
+  pack_millilitres: v.number(),
+  pack_price_minor: wholeNumber,
+  stock_millilitres: v.number(),
+  wear: v.nullable(oneOf(protectionWears)),
+  contains_fluoride: v.boolean(),
+  note: v.string(),
+  fluoride_checked: v.boolean(),
+  archived: v.boolean(),
+  version: v.number(),
+  ratings: v.nullable(ratings),
+  packs: v.nullable(v.array(v.object({ millilitres: v.number(), priceMinor: v.number() }))),
+})
+type ProductRow = v.InferOutput<typeof productRow>
 
 /** A product as it is stored; an edit must name the version it was made from. */
 export interface StoredProduct extends Product {
@@ -42,9 +47,9 @@ const productOfRow = (row: ProductRow): StoredProduct => ({
   dwellSeconds: { min: row.dwell_min_seconds, max: row.dwell_max_seconds },
   ...(row.longest === null ? {} : { longest: row.longest }),
   delivery: row.delivery,
-  ratings: (row.ratings ?? {}) as Ratings,
+  ratings: row.ratings ?? {},
   packMillilitres: row.pack_millilitres,
-  packPriceMinor: Number(row.pack_price_minor),
+  packPriceMinor: row.pack_price_minor,
   stockMillilitres: row.stock_millilitres,
   ...(row.wear === null ? {} : { wear: row.wear }),
   otherPacks: row.packs ?? [],
@@ -62,21 +67,25 @@ const selectProduct = `
   from product p`
 
 export async function listProducts(database: Queryable): Promise<StoredProduct[]> {
-  const rows = await database.query<ProductRow>(`${selectProduct} order by archived, lower(p.name), p.id`)
+  const rows = await readRows(database, productRow, `${selectProduct} order by archived, lower(p.name), p.id`)
   return rows.map(productOfRow)
 }
 
 export async function findProduct(database: Queryable, id: string): Promise<StoredProduct | null> {
-  const rows = await database.query<ProductRow>(`${selectProduct} where p.id = $1`, [id])
+  const rows = await readRows(database, productRow, `${selectProduct} where p.id = $1`, [id])
   return rows[0] ? productOfRow(rows[0]) : null
 }
 
 /** A product of which little is left. */
 export type LowStock = Pick<Product, 'id' | 'name' | 'packMillilitres' | 'stockMillilitres'>
 
+const lowStockRow = v.pick(productRow, ['id', 'name', 'pack_millilitres', 'stock_millilitres'])
+
 /** Products with less left than a share of their pack, the emptiest first. */
 export async function listLowStock(database: Queryable, share: number): Promise<LowStock[]> {
-  const rows = await database.query<ProductRow>(
+  const rows = await readRows(
+    database,
+    lowStockRow,
     `select id, name, pack_millilitres, stock_millilitres from product
      where not archived and stock_millilitres < pack_millilitres * $1
      order by stock_millilitres / pack_millilitres, id`,
@@ -180,7 +189,9 @@ async function overwriteProduct(
  * than is there, it was counted.
  */
 export async function putProduct(database: Queryable, product: Product, currency: string): Promise<void> {
-  const [known] = await database.query<{ version: number; stock: number }>(
+  const known = await readRow(
+    database,
+    v.object({ version: v.number(), stock: v.number() }),
     'select version, stock_millilitres as stock from product where id = $1 for update',
     [product.id],
   )

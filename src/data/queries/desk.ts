@@ -1,4 +1,6 @@
+import * as v from 'valibot'
 import type { Queryable } from '../database'
+import { readRow } from '../rows'
 
 /** How the machine itself is guarded, and whether the shop's network is let in. */
 export interface Desk {
@@ -7,7 +9,9 @@ export interface Desk {
 }
 
 export async function readDesk(database: Queryable): Promise<Desk> {
-  const [row] = await database.query<{ passphrase_hash: string | null; is_open_to_network: boolean }>(
+  const row = await readRow(
+    database,
+    v.object({ passphrase_hash: v.nullable(v.string()), is_open_to_network: v.boolean() }),
     'select passphrase_hash, is_open_to_network from desk',
   )
   return {
@@ -37,7 +41,11 @@ export async function hasDeskSession(database: Queryable, tokenHash: string): Pr
 
 /** Where this machine puts its backups; empty: where they lie by themselves. */
 export async function readBackupFolder(database: Queryable): Promise<string> {
-  const [row] = await database.query<{ backup_folder: string }>('select backup_folder from desk')
+  const row = await readRow(
+    database,
+    v.object({ backup_folder: v.string() }),
+    'select backup_folder from desk',
+  )
   return row?.backup_folder ?? ''
 }
 

@@ -1,9 +1,13 @@
+import * as v from 'valibot'
 import type { OdometerReading } from '@/core/protection/drivenBy'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
 /** The readings of a vehicle's odometer, in order of time. */
 export async function listReadings(database: Queryable, vehicleId: string): Promise<OdometerReading[]> {
-  const rows = await database.query<{ read_at: Date; kilometres: number }>(
+  const rows = await readRows(
+    database,
+    v.object({ read_at: v.date(), kilometres: v.number() }),
     'select read_at, kilometres from odometer_reading where vehicle_id = $1 order by read_at',
     [vehicleId],
   )

@@ -1,19 +1,26 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import type { Fitting } from '@/core/due/dueSet'
 import type { DueFacts, SetVisits, ToldCure } from '@/core/due/knownSet'
-import type { ProtectionKind } from '@/core/protection/kinds'
-import type { ServiceId } from '@/core/visit-kinds/service'
-import type { Position } from '@/core/wheel/position'
+import { protectionKinds } from '@/core/protection/kinds'
+import { serviceIds, type ServiceId } from '@/core/visit-kinds/service'
+import { positions } from '@/core/wheel/position'
 import type { Queryable } from '../database'
+import { countRow, readRow, readRows } from '../rows'
 
 type Ids = readonly string[] | null
 
+const visitsRow = v.object({
+  wheel_set_id: v.string(),
+  service: v.nullable(oneOf(serviceIds)),
+  first_at: v.date(),
+  last_at: v.date(),
+})
+
 async function visitsBySet(database: Queryable, ids: Ids): Promise<Map<string, SetVisits>> {
-  const rows = await database.query<{
-    wheel_set_id: string
-    service: ServiceId | null
-    first_at: Date
-    last_at: Date
-  }>(
+  const rows = await readRows(
+    database,
+    visitsRow,
     `select wheel_set_id, service, min(finished_at) as first_at, max(finished_at) as last_at
      from visit where ($1::uuid[] is null or wheel_set_id = any($1)) group by wheel_set_id, service`,
     [ids],
@@ -33,8 +40,12 @@ async function visitsBySet(database: Queryable, ids: Ids): Promise<Map<string, S
   return sets
 }
 
+const fittingRow = v.object({ id: v.string(), at: v.date(), torque: v.nullable(v.number()) })
+
 async function fittingsBySet(database: Queryable, ids: Ids): Promise<Map<string, Fitting>> {
-  const rows = await database.query<{ id: string; at: Date; torque: number | null }>(
+  const rows = await readRows(
+    database,
+    fittingRow,
     `select distinct on (id) id, at, torque from (
        select mounted_set_id as id, changed_at as at, torque_newton_metres as torque
          from wheel_change where mounted_set_id is not null
@@ -46,15 +57,19 @@ async function fittingsBySet(database: Queryable, ids: Ids): Promise<Map<string,
   return new Map(rows.map(({ id, at, torque }) => [id, { at, torqueNewtonMetres: torque }]))
 }
 
+const cureRow = v.object({
+  wheel_set_id: v.string(),
+  position: oneOf(positions),
+  kind: oneOf(protectionKinds),
+  applied_at: v.date(),
+  product_name: v.string(),
+  cure_until: v.date(),
+})
+
 async function curesBySet(database: Queryable, ids: Ids): Promise<Map<string, ToldCure[]>> {
-  const rows = await database.query<{
-    wheel_set_id: string
-    position: Position
-    kind: ProtectionKind
-    applied_at: Date
-    product_name: string
-    cure_until: Date
-  }>(
+  const rows = await readRows(
+    database,
+    cureRow,
     `select wheel_set_id, position, kind, applied_at, product_name, cure_until from protection_layer
      where cure_until is not null and ended_at is null and ($1::uuid[] is null or wheel_set_id = any($1))`,
     [ids],
@@ -93,10 +108,8 @@ export async function readDueFacts(database: Queryable, ids: Ids): Promise<Map<s
 
 /** How many visits there were since an instant, or ever; for what goes through the filter. */
 export async function countVisits(database: Queryable, since: Date | null): Promise<number> {
-  const [row] = await (since === null
-    ? database.query<{ visits: number }>(`select rows::int as visits from table_count where name = 'visit'`)
-    : database.query<{ visits: number }>('select count(*)::int as visits from visit where finished_at > $1', [
-        since,
-      ]))
-  return row?.visits ?? 0
+  const row = await (since === null
+    ? readRow(database, countRow, `select rows::int as count from table_count where name = 'visit'`)
+    : readRow(database, countRow, 'select count(*)::int as count from visit where finished_at > $1', [since]))
+  return row?.count ?? 0
 }

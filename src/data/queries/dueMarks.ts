@@ -1,16 +1,18 @@
+import * as v from 'valibot'
 import { startOfDay } from '@/contracts/day'
 import type { DueMark, DueMarks } from '@/core/due/dueItem'
 import type { Reminder } from '@/core/due/shopDue'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
-interface MarkRow {
-  key: string
-  snoozed_until: Date | null
-  done_at: Date | null
-}
+const markRow = v.object({
+  key: v.string(),
+  snoozed_until: v.nullable(v.date()),
+  done_at: v.nullable(v.date()),
+})
 
 export async function listMarks(database: Queryable): Promise<DueMarks> {
-  const rows = await database.query<MarkRow>('select key, snoozed_until, done_at from due_mark')
+  const rows = await readRows(database, markRow, 'select key, snoozed_until, done_at from due_mark')
   return new Map(
     rows.map((row): [string, DueMark] => [row.key, { snoozedUntil: row.snoozed_until, doneAt: row.done_at }]),
   )
@@ -68,13 +70,15 @@ export async function addReminder(
 }
 
 export async function listReminders(database: Queryable): Promise<Reminder[]> {
-  const rows = await database.query<{
-    id: string
-    wheel_set_id: string | null
-    about: string
-    due_day: string
-    repeat_days: number | null
-  }>(
+  const rows = await readRows(
+    database,
+    v.object({
+      id: v.string(),
+      wheel_set_id: v.nullable(v.string()),
+      about: v.string(),
+      due_day: v.string(),
+      repeat_days: v.nullable(v.number()),
+    }),
     `select id, wheel_set_id, about, to_char(due_on, 'YYYY-MM-DD') as due_day, repeat_days
      from reminder where ended_at is null`,
   )

@@ -1,3 +1,8 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { positions } from '@/core/wheel/position'
+import { finishZones } from '@/core/wheel/zone'
+import { conditions, finishes } from '@/core/finishes/finish'
 import { randomUUID } from 'node:crypto'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -5,7 +10,8 @@ import { readStoredJob } from '@/contracts/storedJob'
 import { readStoredPlan } from '@/contracts/storedPlan'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { Queryable } from '../database'
-import { eventOfRow, type EventRow } from './runEvents'
+import { readRows } from '../rows'
+import { eventOfRow, eventRow } from './runEvents'
 
 export interface StoredJob {
   readonly id: string
@@ -20,17 +26,18 @@ export interface StoredJob {
   readonly rowVersion: string
 }
 
-interface JobRow {
-  id: string
-  wheel_set_id: string
-  job_file: unknown
-  plan_file: unknown
-  planned_for: Date | null
-  created_at: Date
-  started_at: Date | null
-  finished_at: Date | null
-  row_version: string
-}
+const jobRow = v.object({
+  id: v.string(),
+  wheel_set_id: v.string(),
+  job_file: v.unknown(),
+  plan_file: v.unknown(),
+  planned_for: v.nullable(v.date()),
+  created_at: v.date(),
+  started_at: v.nullable(v.date()),
+  finished_at: v.nullable(v.date()),
+  row_version: v.string(),
+})
+type JobRow = v.InferOutput<typeof jobRow>
 
 const jobOfRow = (row: JobRow): StoredJob => ({
   id: row.id,
@@ -72,9 +79,12 @@ export async function replacePlan(
 }
 
 export async function findJob(database: Queryable, id: string): Promise<StoredJob | null> {
-  const rows = await database.query<JobRow>('select *, xmin::text as row_version from job where id = $1', [
-    id,
-  ])
+  const rows = await readRows(
+    database,
+    jobRow,
+    'select *, xmin::text as row_version from job where id = $1',
+    [id],
+  )
   return rows[0] ? jobOfRow(rows[0]) : null
 }
 
@@ -84,7 +94,9 @@ export async function jobExists(database: Queryable, id: string): Promise<boolea
 
 /** The loads and conditions last planned for a wheel set; the default of the next intake. */
 export async function latestJobFile(database: Queryable, wheelSetId: string): Promise<JobFile | null> {
-  const rows = await database.query<{ job_file: unknown }>(
+  const rows = await readRows(
+    database,
+    v.object({ job_file: v.unknown() }),
     'select job_file from job where wheel_set_id = $1 order by created_at desc limit 1',
     [wheelSetId],
   )
@@ -103,26 +115,43 @@ export interface OpenJob {
   /** Share of the steps settled, 0 to 1. */
   readonly progress: number
   /** The first of the wheels, to tell the job by. */
-  readonly firstCorner: JobFile['corners'][number]
+  readonly firstCorner: v.InferOutput<typeof cornerShown>
 }
 
-interface OpenJobRow {
-  id: string
-  wheel_set_id: string
-  vehicle_name: string
-  wheel_set_name: string
-  headline: string
-  operator_seconds: number
-  planned_for: Date | null
-  started_at: Date | null
-  step_count: number
-  settled_count: number
-  first_corner: JobFile['corners'][number]
-}
+/** What a list shows of a wheel. Jobs of earlier versions have it too; what they may not have is left alone. */
+const cornerShown = v.looseObject({
+  position: oneOf(positions),
+  tyreCode: v.string(),
+  rimWidthInches: v.number(),
+  spokeCount: v.number(),
+  spokeWidthMillimetres: v.number(),
+  spokeDepthMillimetres: v.number(),
+  openness: v.optional(v.number()),
+  hardwarePieces: v.optional(v.number()),
+  finishes: v.array(
+    v.object({ zone: oneOf(finishZones), finish: oneOf(finishes), condition: oneOf(conditions) }),
+  ),
+})
+
+const openJobRow = v.object({
+  id: v.string(),
+  wheel_set_id: v.string(),
+  vehicle_name: v.string(),
+  wheel_set_name: v.string(),
+  headline: v.string(),
+  operator_seconds: v.number(),
+  planned_for: v.nullable(v.date()),
+  started_at: v.nullable(v.date()),
+  step_count: v.number(),
+  settled_count: v.number(),
+  first_corner: cornerShown,
+})
 
 /** All jobs not finished yet: running ones first, then by the time they are planned for. */
 export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
-  const rows = await database.query<OpenJobRow>(
+  const rows = await readRows(
+    database,
+    openJobRow,
     `select j.id, j.wheel_set_id, v.name as vehicle_name, s.name as wheel_set_name, j.headline, j.operator_seconds,
        j.planned_for, j.started_at, j.step_count, j.first_corner, j.settled_count
      from job j join wheel_set s on s.id = j.wheel_set_id join vehicle v on v.id = s.vehicle_id
@@ -156,13 +185,17 @@ export async function discardJob(database: Queryable, id: string): Promise<void>
   await database.query('delete from job where id = $1 and started_at is null', [id])
 }
 
+const finishedJobRow = v.object({ ...jobRow.entries, events: v.array(eventRow) })
+
 /** The last finished jobs with their taps, the newest first. */
 export async function listFinishedJobs(
   database: Queryable,
   most: number,
 ): Promise<{ readonly job: StoredJob; readonly events: readonly RunEvent[] }[]> {
-  const rows = await database.query<JobRow & { events: EventRow[] }>(
-    `select j.*, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at, 'person', e.person, 'answer', e.answer)
+  const rows = await readRows(
+    database,
+    finishedJobRow,
+    `select j.*, j.xmin::text as row_version, (select coalesce(json_agg(json_build_object('kind', e.kind, 'step_id', e.step_id, 'at', e.at, 'person', e.person, 'answer', e.answer)
          order by e.sequence), '[]') from run_event e where e.job_id = j.id) as events
      from job j where j.finished_at is not null
      order by j.finished_at desc, j.id limit $1`,

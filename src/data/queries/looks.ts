@@ -1,6 +1,10 @@
+import * as v from 'valibot'
+import { lookGrade } from '@/contracts/protection'
+import { oneOf } from '@/contracts/fields'
 import type { LookGrade } from '@/core/protection/record'
-import type { Position } from '@/core/wheel/position'
+import { positions, type Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
 /** A look as it was entered. */
 export interface StoredLook {
@@ -33,20 +37,22 @@ export async function addLook(database: Queryable, wheelSetId: string, look: Sto
   )
 }
 
-interface LookRow {
-  id: string
-  positions: Position[]
-  seen_at: Date
-  beading: LookGrade
-  release: LookGrade | null
-  slickness: LookGrade | null
-  gloss_units: number | null
-  is_after_reviving: boolean
-}
+const lookRow = v.object({
+  id: v.string(),
+  positions: v.array(oneOf(positions)),
+  seen_at: v.date(),
+  beading: lookGrade,
+  release: v.nullable(lookGrade),
+  slickness: v.nullable(lookGrade),
+  gloss_units: v.nullable(v.number()),
+  is_after_reviving: v.boolean(),
+})
 
 /** The looks at a set, the latest first. */
 export async function listLooks(database: Queryable, wheelSetId: string, most = 200): Promise<StoredLook[]> {
-  const rows = await database.query<LookRow>(
+  const rows = await readRows(
+    database,
+    lookRow,
     'select * from look where wheel_set_id = $1 order by seen_at desc, id limit $2',
     [wheelSetId, most],
   )

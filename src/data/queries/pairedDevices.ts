@@ -1,5 +1,8 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import type { Queryable } from '../database'
-import type { DeviceRole } from '@/gate/roles'
+import { readRows, readRow } from '../rows'
+import { deviceRoles, type DeviceRole } from '@/gate/roles'
 
 /** A phone or tablet that was let in. */
 export interface PairedDevice {
@@ -11,16 +14,17 @@ export interface PairedDevice {
   readonly revokedAt: Date | null
 }
 
-interface Row {
-  id: string
-  name: string
-  role: DeviceRole
-  paired_at: Date
-  last_seen_at: Date | null
-  revoked_at: Date | null
-}
+const deviceRow = v.object({
+  id: v.string(),
+  name: v.string(),
+  role: oneOf(deviceRoles),
+  paired_at: v.date(),
+  last_seen_at: v.nullable(v.date()),
+  revoked_at: v.nullable(v.date()),
+})
+type DeviceRow = v.InferOutput<typeof deviceRow>
 
-const deviceOf = (row: Row): PairedDevice => ({
+const deviceOf = (row: DeviceRow): PairedDevice => ({
   id: row.id,
   name: row.name,
   role: row.role,
@@ -32,16 +36,21 @@ const columns = 'id, name, role, paired_at, last_seen_at, revoked_at'
 
 /** Those that are in first, then those that were put out. */
 export async function listPairedDevices(database: Queryable): Promise<PairedDevice[]> {
-  const rows = await database.query<Row>(
+  const rows = await readRows(
+    database,
+    deviceRow,
     `select ${columns} from paired_device order by revoked_at is not null, lower(name), paired_at limit 200`,
   )
   return rows.map(deviceOf)
 }
 
 export async function findPairedDevice(database: Queryable, tokenHash: string): Promise<PairedDevice | null> {
-  const [row] = await database.query<Row>(`select ${columns} from paired_device where token_hash = $1`, [
-    tokenHash,
-  ])
+  const row = await readRow(
+    database,
+    deviceRow,
+    `select ${columns} from paired_device where token_hash = $1`,
+    [tokenHash],
+  )
   return row ? deviceOf(row) : null
 }
 
@@ -81,7 +90,9 @@ export async function keepPairingCode(
 
 /** The hash of the code that lets a device in now; null: there is none. */
 export async function openPairingCode(database: Queryable, now: Date): Promise<string | null> {
-  const [row] = await database.query<{ code_hash: string }>(
+  const row = await readRow(
+    database,
+    v.object({ code_hash: v.string() }),
     'select code_hash from pairing_code where expires_at > $1',
     [now],
   )
@@ -94,7 +105,9 @@ export async function usePairingCode(
   hash: string,
   now: Date,
 ): Promise<DeviceRole | null> {
-  const [row] = await database.query<{ role: DeviceRole }>(
+  const row = await readRow(
+    database,
+    v.object({ role: oneOf(deviceRoles) }),
     'delete from pairing_code where code_hash = $1 and expires_at > $2 returning role',
     [hash, now],
   )

@@ -1,6 +1,9 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import { photographSizes, type PhotographSize } from '@/contracts/photograph'
-import type { Position } from '@/core/wheel/position'
+import { positions, type Position } from '@/core/wheel/position'
 import type { DatabaseTransaction, Queryable } from '../database'
+import { readRows, readRow } from '../rows'
 import { readPage, type PageAt } from './page'
 
 /** What is said of a photograph; the pictures themselves are read one by one. */
@@ -19,14 +22,15 @@ export interface Photograph {
 /** A photograph as JPEG files, by size. */
 export type Pictures = Readonly<Record<PhotographSize, Uint8Array>>
 
-interface PhotographRow {
-  id: string
-  job_id: string | null
-  positions: Position[]
-  taken_at: Date
-  width_pixels: number
-  height_pixels: number
-}
+const photographRow = v.object({
+  id: v.string(),
+  job_id: v.nullable(v.string()),
+  positions: v.array(oneOf(positions)),
+  taken_at: v.date(),
+  width_pixels: v.number(),
+  height_pixels: v.number(),
+})
+type PhotographRow = v.InferOutput<typeof photographRow>
 
 const photographOf = (row: PhotographRow): Photograph => ({
   id: row.id,
@@ -80,7 +84,9 @@ export async function addPicture(
 export function listPhotographs(database: Queryable, wheelSetId: string, { size, after, before }: PageAt) {
   return readPage<Photograph>({ size, after, before }, async (cursor, isBackward, most) => {
     const [sign, direction] = isBackward ? ['>', 'asc'] : ['<', 'desc']
-    const rows = await database.query<PhotographRow>(
+    const rows = await readRows(
+      database,
+      photographRow,
       `select * from photograph where wheel_set_id = $1 and ($2::uuid is null or (taken_at, id) ${sign}
          (select taken_at, id from photograph where id = $2))
        order by taken_at ${direction}, id ${direction} limit $3`,
@@ -95,7 +101,9 @@ export async function findPhotograph(
   wheelSetId: string,
   id: string,
 ): Promise<Photograph | null> {
-  const [row] = await database.query<PhotographRow>(
+  const row = await readRow(
+    database,
+    photographRow,
     'select * from photograph where id = $1 and wheel_set_id = $2',
     [id, wheelSetId],
   )
@@ -108,7 +116,9 @@ export async function readPicture(
   photographId: string,
   size: PhotographSize,
 ): Promise<Uint8Array | null> {
-  const [row] = await database.query<{ jpeg: Uint8Array }>(
+  const row = await readRow(
+    database,
+    v.object({ jpeg: v.instance(Uint8Array) }),
     'select jpeg from photograph_file where photograph_id = $1 and size = $2',
     [photographId, size],
   )
@@ -128,7 +138,9 @@ export async function countPhotographs(
   database: Queryable,
   before: Date | null = null,
 ): Promise<PhotographCount> {
-  const [row] = await database.query<{ count: number; bytes: number; oldest: Date | null }>(
+  const row = await readRow(
+    database,
+    v.object({ count: v.number(), bytes: v.number(), oldest: v.nullable(v.date()) }),
     `select count(*)::int as count, coalesce(sum(size_bytes), 0)::float8 as bytes, min(taken_at) as oldest
      from photograph where $1::timestamptz is null or taken_at < $1`,
     [before],
@@ -150,7 +162,9 @@ export async function photographsBeside(
   wheelSetId: string,
   id: string,
 ): Promise<{ readonly olderId: string | null; readonly newerId: string | null }> {
-  const [row] = await database.query<{ older: string | null; newer: string | null }>(
+  const row = await readRow(
+    database,
+    v.object({ older: v.nullable(v.string()), newer: v.nullable(v.string()) }),
     `select
        (select p.id from photograph p where p.wheel_set_id = $1 and (p.taken_at, p.id) < (of.taken_at, of.id)
          order by p.taken_at desc, p.id desc limit 1) as older,

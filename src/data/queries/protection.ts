@@ -1,6 +1,9 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import { protectionFacts, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import type { Position } from '@/core/wheel/position'
+import { positions, type Position } from '@/core/wheel/position'
 import type { Queryable } from '../database'
+import { readRows, readRow } from '../rows'
 
 /** What was put on some wheels of a set in one go. */
 export interface StoredLayers {
@@ -14,22 +17,24 @@ export interface StoredLayers {
   readonly positions: readonly Position[]
 }
 
-interface LayersRow {
-  wheel_set_id: string
-  vehicle_name: string
-  wheel_set_name: string
-  kind: ProtectionKind
-  product_name: string
-  applied_at: Date
-  positions: Position[]
-}
+const layersRow = v.object({
+  wheel_set_id: v.string(),
+  vehicle_name: v.string(),
+  wheel_set_name: v.string(),
+  kind: oneOf(protectionKinds),
+  product_name: v.string(),
+  applied_at: v.date(),
+  positions: v.array(oneOf(positions)),
+})
 
 /** Layers that have not ended, of all wheel sets or of one. */
 export async function listLiveLayers(
   database: Queryable,
   wheelSetId: string | null = null,
 ): Promise<StoredLayers[]> {
-  const rows = await database.query<LayersRow>(
+  const rows = await readRows(
+    database,
+    layersRow,
     `select l.*, v.name as vehicle_name, s.name as wheel_set_name
      from (select wheel_set_id, kind, product_name, applied_at, array_agg(position order by position) as positions
            from protection_layer where ended_at is null and ($1::uuid is null or wheel_set_id = $1)
@@ -77,7 +82,9 @@ export async function addLayer(
   layer: NewLayer,
   visitId: string | null,
 ): Promise<void> {
-  const [later] = await database.query<{ at: Date | null }>(
+  const later = await readRow(
+    database,
+    v.object({ at: v.nullable(v.date()) }),
     `select min(applied_at) as at from protection_layer
      where wheel_set_id = $1 and position = $2 and applied_at > $4 and kind = any($3)`,
     [wheelSetId, layer.position, endingKinds(layer.kind), layer.appliedAt],

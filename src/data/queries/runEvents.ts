@@ -1,25 +1,31 @@
-import type { Answer } from '@/core/run/answer'
-import type { RunEvent } from '@/core/run/runEvent'
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { answerInput } from '@/contracts/runEvent'
+import { runEventKinds, type RunEvent } from '@/core/run/runEvent'
 import type { Queryable } from '../database'
+import { instant, readRow, readRows } from '../rows'
 
-export interface EventRow {
-  kind: RunEvent['kind']
-  step_id: string
-  at: Date
-  person: number | null
-  answer: Answer | null
-}
+export const eventRow = v.object({
+  kind: oneOf(runEventKinds),
+  step_id: v.string(),
+  at: instant,
+  person: v.nullable(v.number()),
+  answer: v.nullable(answerInput),
+})
+export type EventRow = v.InferOutput<typeof eventRow>
 
 export const eventOfRow = ({ kind, step_id, at, person, answer }: EventRow): RunEvent => ({
   kind,
   stepId: step_id,
-  at: new Date(at),
+  at,
   ...(person === null ? {} : { person }),
   ...(answer === null ? {} : { answer }),
 })
 
 export async function listRunEvents(database: Queryable, jobId: string): Promise<RunEvent[]> {
-  const rows = await database.query<EventRow>(
+  const rows = await readRows(
+    database,
+    eventRow,
     'select kind, step_id, at, person, answer from run_event where job_id = $1 order by sequence',
     [jobId],
   )
@@ -42,12 +48,12 @@ export type Appended =
   | { readonly kind: 'stored'; readonly rowVersion: string }
   | { readonly kind: 'storedBefore' | 'ofAnotherJob' | 'closed' | 'gone' | 'overtaken' }
 
-interface AppendedRow {
-  row_version: string | null
-  sent_for: string | null
-  is_there: boolean
-  is_open: boolean
-}
+const appendedRow = v.object({
+  row_version: v.nullable(v.string()),
+  sent_for: v.nullable(v.string()),
+  is_there: v.boolean(),
+  is_open: v.boolean(),
+})
 
 /** Appends a tap in one statement: over a slow line every question costs a person's time. */
 export async function appendRunEvent(
@@ -55,7 +61,9 @@ export async function appendRunEvent(
   jobId: string,
   { event, requestId, rowVersion, settledCount }: NewTap,
 ): Promise<Appended> {
-  const [row] = await database.query<AppendedRow>(
+  const row = await readRow(
+    database,
+    appendedRow,
     `with touched as (
        update job set started_at = coalesce(started_at, $2), settled_count = $3
        where id = $1 and finished_at is null and xmin::text = $4

@@ -1,37 +1,46 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { lookGrade } from '@/contracts/protection'
 import type { LayerFacts, LookFacts, WashFacts } from '@/core/protection/setFacts'
 import type { LookGrade } from '@/core/protection/record'
-import { beads, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import { axleOf, type Axle, type Position, type VehicleKind } from '@/core/wheel/position'
-import { discFactors, padFactors, type DiscKind, type PadKind } from '@/core/wheel/brakes'
+import { beads, protectionKinds } from '@/core/protection/kinds'
+import { positions, vehicleKinds, axleOf, type Axle, type Position } from '@/core/wheel/position'
+import { discKinds, padKinds, discFactors, padFactors } from '@/core/wheel/brakes'
 import type { NamedSetFacts } from '@/core/due/knownSet'
 import type { Queryable } from '../database'
+import { idRow, readRows, readValue, wholeNumber } from '../rows'
 
-interface SetRow {
-  id: string
-  name: string
-  season: 'winter' | 'summer' | null
-  vehicle_id: string
-  vehicle_name: string
-  vehicle_kind: VehicleKind
-  parked: 'garage' | 'street' | null
-  front_pads: PadKind
-  front_discs: DiscKind
-  rear_pads: PadKind
-  rear_discs: DiscKind
-  kilometres_per_week: number
-  dust_factor: number
-  created_at: Date
-  is_only_set: boolean
-}
+const setRow = v.object({
+  id: v.string(),
+  name: v.string(),
+  season: v.nullable(oneOf(['winter', 'summer'])),
+  vehicle_id: v.string(),
+  vehicle_name: v.string(),
+  vehicle_kind: oneOf(vehicleKinds),
+  parked: v.nullable(oneOf(['garage', 'street'])),
+  front_pads: oneOf(padKinds),
+  front_discs: oneOf(discKinds),
+  rear_pads: oneOf(padKinds),
+  rear_discs: oneOf(discKinds),
+  kilometres_per_week: v.number(),
+  dust_factor: v.number(),
+  created_at: v.date(),
+  is_only_set: v.boolean(),
+})
 
 /** Rows as short lists, times in milliseconds: thousands of them are read at once. */
-interface Gathered<Entry> {
-  id: string
-  entries: Entry[]
-}
-type LayerEntry = [string, ProtectionKind, string, number, number | null, number]
-type TimedEntry = [number, number]
-type ChangeEntry = [number, string | null]
+const layerEntry = v.tuple([
+  v.string(),
+  oneOf(protectionKinds),
+  v.string(),
+  v.number(),
+  v.nullable(v.number()),
+  v.number(),
+])
+type LayerEntry = v.InferOutput<typeof layerEntry>
+const timedEntry = v.tuple([v.number(), v.number()])
+const changeEntry = v.tuple([v.number(), v.nullable(v.string())])
+const packedRow = v.object({ id: v.string(), entries: v.string() })
 
 const milliseconds = (column: string): string => `(date_part('epoch', ${column}) * 1000)::bigint`
 
@@ -87,26 +96,28 @@ export async function readSetFacts(
   ids: readonly string[] | null,
 ): Promise<NamedSetFacts[]> {
   const gathered = async <Entry>(
+    entry: v.GenericSchema<unknown, Entry>,
     text: string,
     more: readonly (readonly string[])[] = [],
   ): Promise<Map<string, Entry[]>> => {
-    const rows = await database.query<Gathered<Entry>>(text, [ids, ...more])
+    const shape = v.object({ id: v.string(), entries: v.array(entry) })
+    const rows = await readRows(database, shape, text, [ids, ...more])
     return new Map(rows.map(({ id, entries }) => [id, entries]))
   }
-  const sets = await database.query<SetRow>(setsQuery, [ids])
-  const layers = await gathered<LayerEntry>(layersQuery, [protectionKinds.filter(beads)])
+  const sets = await readRows(database, setRow, setsQuery, [ids])
+  const layers = await gathered(layerEntry, layersQuery, [protectionKinds.filter(beads)])
   const packedBySet = async <Entry>(text: string, entryOf: (fields: string[]) => Entry) =>
     new Map(
-      (await database.query<{ id: string; entries: string }>(text, [ids])).map(({ id, entries }) => [
+      (await readRows(database, packedRow, text, [ids])).map(({ id, entries }) => [
         id,
         unpacked(entries).map(entryOf),
       ]),
     )
   const washes = await packedBySet(washesQuery, washOf)
   const looks = await packedBySet(looksQuery, lookOf)
-  const readings = await gathered<TimedEntry>(byVehicle('odometer_reading', 'read_at', 'kilometres'))
-  const told = await gathered<TimedEntry>(byVehicle('driving_change', 'from_at', 'kilometres_per_week'))
-  const changes = await gathered<ChangeEntry>(byVehicle('wheel_change', 'changed_at', 'mounted_set_id'))
+  const readings = await gathered(timedEntry, byVehicle('odometer_reading', 'read_at', 'kilometres'))
+  const told = await gathered(timedEntry, byVehicle('driving_change', 'from_at', 'kilometres_per_week'))
+  const changes = await gathered(changeEntry, byVehicle('wheel_change', 'changed_at', 'mounted_set_id'))
   return sets.map((row): NamedSetFacts => {
     const driving = told.get(row.vehicle_id) ?? []
     return {
@@ -142,7 +153,7 @@ export async function readSetFacts(
 }
 
 const axles: readonly Axle[] = ['front', 'rear']
-const positionsOf = (text: string): Position[] => text.split(' ') as Position[]
+const positionsOf = (text: string): Position[] => readValue(v.array(oneOf(positions)), text.split(' '))
 
 /** What is on both axles wears at each in its own way. */
 function layersOf([text, kind, productName, applied, ended, coats]: LayerEntry): LayerFacts[] {
@@ -167,7 +178,8 @@ function layersOf([text, kind, productName, applied, ended, coats]: LayerEntry):
 
 /** PostgreSQL's texts of numbers that may be missing, and of yes and no. */
 const numberOf = (text: string | undefined): number | null => (text ? Number(text) : null)
-const gradeOf = (text: string | undefined): LookGrade | null => numberOf(text) as LookGrade | null
+const gradeOf = (text: string | undefined): LookGrade | null =>
+  readValue(v.nullable(lookGrade), numberOf(text))
 const isYes = (text: string | undefined): boolean => text === 'true'
 
 const washOf = ([at, wear, reviving]: string[]): WashFacts => ({
@@ -200,11 +212,13 @@ export async function changedSets(
   since: number,
   seen: SeenChanges,
 ): Promise<{ readonly ids: readonly string[]; readonly number: number; readonly seen: SeenChanges }> {
-  const rows = await database.query<{ wheel_set_id: string; number: number }>(
+  const rows = await readRows(
+    database,
+    v.object({ wheel_set_id: v.string(), number: wholeNumber }),
     'select wheel_set_id, number from protection_change where number > $1 order by number',
     [since - overtakenAtMost],
   )
-  const changes = rows.map((row): [string, number] => [row.wheel_set_id, Number(row.number)])
+  const changes = rows.map((row): [string, number] => [row.wheel_set_id, row.number])
   return {
     ids: changes.filter(([id, number]) => seen.get(id) !== number).map(([id]) => id),
     number: Math.max(since, changes.at(-1)?.[1] ?? since),
@@ -213,6 +227,6 @@ export async function changedSets(
 }
 
 export async function listSetIds(database: Queryable): Promise<string[]> {
-  const rows = await database.query<{ id: string }>('select id from wheel_set order by id')
+  const rows = await readRows(database, idRow, 'select id from wheel_set order by id')
   return rows.map(({ id }) => id)
 }

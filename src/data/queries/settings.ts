@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import { parse } from '@/contracts/problems'
 import { defaultSettings, settings, type Settings } from '@/contracts/settings'
 import type { Queryable } from '../database'
+import { readRow } from '../rows'
 
 /** The settings that hold, and which of the stored ones cannot be read: those have their defaults. */
 export interface StoredSettings {
@@ -32,7 +33,9 @@ function readPart(value: unknown): Omit<StoredSettings, 'version'> {
 }
 
 export async function readStoredSettings(database: Queryable): Promise<StoredSettings> {
-  const [row] = await database.query<{ value: unknown; version: number }>(
+  const row = await readRow(
+    database,
+    v.object({ value: v.unknown(), version: v.number() }),
     "select value, version from setting where name = 'shop'",
   )
   return { ...readPart(row?.value), version: row?.version ?? 0 }

@@ -1,5 +1,8 @@
-import type { MovementKind } from '@/core/chemistry/stockMovement'
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { movementKinds, type MovementKind } from '@/core/chemistry/stockMovement'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
 /** A movement of a product's stock. */
 export interface StockMovement {
@@ -95,14 +98,16 @@ export async function listMovements(
   productId: string,
   most: number,
 ): Promise<StockMovement[]> {
-  const rows = await database.query<{
-    id: string
-    moved_at: Date
-    kind: MovementKind
-    millilitres: number
-    left_millilitres: number
-    note: string
-  }>(
+  const rows = await readRows(
+    database,
+    v.object({
+      id: v.string(),
+      moved_at: v.date(),
+      kind: oneOf(movementKinds),
+      millilitres: v.number(),
+      left_millilitres: v.number(),
+      note: v.string(),
+    }),
     `select id, moved_at, kind, millilitres, left_millilitres, note from stock_movement
      where product_id = $1 order by number desc limit $2`,
     [productId, most],

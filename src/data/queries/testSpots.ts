@@ -1,6 +1,9 @@
-import type { Finish } from '@/core/finishes/finish'
-import type { TestSpot } from '@/core/job/testSpot'
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { finishes } from '@/core/finishes/finish'
+import { testSpotResults, type TestSpot } from '@/core/job/testSpot'
 import type { Queryable } from '../database'
+import { readRows } from '../rows'
 
 /** What a product did at a hidden place of a wheel set. */
 export interface StoredTestSpot extends TestSpot {
@@ -8,16 +11,18 @@ export interface StoredTestSpot extends TestSpot {
   readonly triedAt: Date
 }
 
-interface TestSpotRow {
-  product_id: string
-  finish: Finish
-  product_name: string
-  result: TestSpot['result']
-  tried_at: Date
-}
+const testSpotRow = v.object({
+  product_id: v.string(),
+  finish: oneOf(finishes),
+  product_name: v.string(),
+  result: oneOf(testSpotResults),
+  tried_at: v.date(),
+})
 
 export async function listTestSpots(database: Queryable, wheelSetId: string): Promise<StoredTestSpot[]> {
-  const rows = await database.query<TestSpotRow>(
+  const rows = await readRows(
+    database,
+    testSpotRow,
     'select product_id, finish, product_name, result, tried_at from test_spot where wheel_set_id = $1 order by tried_at desc, product_id, finish',
     [wheelSetId],
   )

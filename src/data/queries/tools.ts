@@ -1,17 +1,21 @@
-import { usualDuty, type Tool } from '@/core/tools/tool'
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
+import { stiffnesses, toolDuties, toolKinds, toolStates, usualDuty, type Tool } from '@/core/tools/tool'
 import type { Database, Queryable } from '../database'
+import { readRow, readRows } from '../rows'
 
-interface ToolRow {
-  id: string
-  name: string
-  kind: Tool['kind']
-  stiffness: Tool['stiffness']
-  diameter_millimetres: number
-  squeezed_millimetres: number
-  reach_millimetres: number
-  state: Tool['state']
-  dedicated_to: Tool['dedicatedTo'] | null
-}
+const toolRow = v.object({
+  id: v.string(),
+  name: v.string(),
+  kind: oneOf(toolKinds),
+  stiffness: oneOf(stiffnesses),
+  diameter_millimetres: v.number(),
+  squeezed_millimetres: v.number(),
+  reach_millimetres: v.number(),
+  state: oneOf(toolStates),
+  dedicated_to: v.nullable(oneOf(toolDuties)),
+})
+type ToolRow = v.InferOutput<typeof toolRow>
 
 const toolOfRow = (row: ToolRow): Tool => ({
   id: row.id,
@@ -26,13 +30,17 @@ const toolOfRow = (row: ToolRow): Tool => ({
 })
 
 export async function listTools(database: Queryable): Promise<Tool[]> {
-  const rows = await database.query<ToolRow>('select * from tool order by lower(name), id')
+  const rows = await readRows(database, toolRow, 'select * from tool order by lower(name), id')
   return rows.map(toolOfRow)
 }
 
 /** The versions of all tools, by their id. */
 export async function toolVersions(database: Queryable): Promise<Map<string, number>> {
-  const rows = await database.query<{ id: string; version: number }>('select id, version from tool')
+  const rows = await readRows(
+    database,
+    v.object({ id: v.string(), version: v.number() }),
+    'select id, version from tool',
+  )
   return new Map(rows.map(({ id, version }) => [id, version]))
 }
 
@@ -41,7 +49,12 @@ export async function findTool(
   database: Queryable,
   id: string,
 ): Promise<{ readonly tool: Tool; readonly version: number } | null> {
-  const [row] = await database.query<ToolRow & { version: number }>('select * from tool where id = $1', [id])
+  const row = await readRow(
+    database,
+    v.object({ ...toolRow.entries, version: v.number() }),
+    'select * from tool where id = $1',
+    [id],
+  )
   return row ? { tool: toolOfRow(row), version: row.version } : null
 }
 

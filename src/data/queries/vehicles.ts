@@ -1,22 +1,26 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import { currentTime } from '@/clock'
 import { isSameName } from '@/core/wheel/vehicleName'
-import type { Brakes, DiscKind, PadKind } from '@/core/wheel/brakes'
-import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
+import { discKinds, padKinds, type Brakes } from '@/core/wheel/brakes'
+import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import type { KnownVehicle, WheelSetInput } from '@/contracts/wheelSet'
 import type { Queryable } from '../database'
+import { readRows, idRow } from '../rows'
 import { keepDriving } from './driving'
 import { likePattern } from './likePattern'
 
 /** What all sets of a vehicle share, as it is stored. */
-export interface VehicleDetailsRow {
-  arch_liner: ArchLiner
-  front_pads: PadKind
-  front_discs: DiscKind
-  rear_pads: PadKind
-  rear_discs: DiscKind
-  kilometres_per_week: number
-  parked: 'garage' | 'street' | null
-}
+export const vehicleDetailsRow = v.object({
+  arch_liner: oneOf(archLiners),
+  front_pads: oneOf(padKinds),
+  front_discs: oneOf(discKinds),
+  rear_pads: oneOf(padKinds),
+  rear_discs: oneOf(discKinds),
+  kilometres_per_week: v.number(),
+  parked: v.nullable(oneOf(['garage', 'street'])),
+})
+type VehicleDetailsRow = v.InferOutput<typeof vehicleDetailsRow>
 
 export const brakesOf = (
   row: Pick<VehicleDetailsRow, 'front_pads' | 'front_discs' | 'rear_pads' | 'rear_discs'>,
@@ -25,13 +29,15 @@ export const brakesOf = (
   rear: { pads: row.rear_pads, discs: row.rear_discs },
 })
 
-type VehicleRow = VehicleDetailsRow & {
-  id: string
-  version: number
-  name: string
-  kind: VehicleKind
-  set_names: string[]
-}
+const vehicleRow = v.object({
+  ...vehicleDetailsRow.entries,
+  id: v.string(),
+  version: v.number(),
+  name: v.string(),
+  kind: oneOf(vehicleKinds),
+  set_names: v.array(v.string()),
+})
+type VehicleRow = v.InferOutput<typeof vehicleRow>
 
 const knownVehicleOf = (row: VehicleRow): KnownVehicle => ({
   id: row.id,
@@ -52,7 +58,9 @@ export async function listVehicles(
   database: Queryable,
   { name, most }: { readonly name: string; readonly most: number },
 ): Promise<KnownVehicle[]> {
-  const rows = await database.query<VehicleRow>(
+  const rows = await readRows(
+    database,
+    vehicleRow,
     `select v.*, (select coalesce(json_agg(s.name order by lower(s.name), s.id), '[]') from wheel_set s
        where s.vehicle_id = v.id) as set_names
      from vehicle v where v.name ilike $1
@@ -64,7 +72,7 @@ export async function listVehicles(
 
 /** Whether there is a vehicle that people would call by this name. */
 export async function isNameKnown(database: Queryable, name: string): Promise<boolean> {
-  const rows = await database.query<{ name: string }>('select name from vehicle')
+  const rows = await readRows(database, v.object({ name: v.string() }), 'select name from vehicle')
   return rows.some((known) => isSameName(known.name, name))
 }
 
@@ -105,7 +113,9 @@ export async function updateVehicle(
 }
 
 export async function addVehicle(database: Queryable, input: WheelSetInput): Promise<string> {
-  const rows = await database.query<{ id: string }>(
+  const rows = await readRows(
+    database,
+    idRow,
     `insert into vehicle (name, kind, arch_liner, front_pads, front_discs, rear_pads, rear_discs, kilometres_per_week,
        parked, created_at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning id`,

@@ -1,7 +1,12 @@
+import * as v from 'valibot'
+import { stayedEntry } from '@/contracts/runEvent'
+import { oneOf } from '@/contracts/fields'
+import { positions } from '@/core/wheel/position'
 import type { Leftover } from '@/core/run/leftover'
-import type { VisitResult } from '@/core/run/visitResult'
+import { visitResults, type VisitResult } from '@/core/run/visitResult'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Queryable } from '../database'
+import { readRows, wholeNumber, readRow, idRow, countRow } from '../rows'
 import { likePattern } from './likePattern'
 import { readPage, type PageAt } from './page'
 
@@ -38,26 +43,33 @@ export interface Visit extends NewVisit {
   readonly wheelSetName: string
 }
 
-interface VisitRow {
-  id: string
-  wheel_set_id: string
-  job_id: string | null
-  finished_at: Date
-  headline: string
-  result: VisitResult
-  note: string
-  operator_seconds: number
-  clock_seconds: number | null
-  leftovers: Leftover[]
-  cost_minor: number
-  currency: string
-  vehicle_name: string
-  wheel_set_name: string
-  products: { name: string; concentrateMillilitres: number; costMinor: number }[]
-}
+const leftovers = v.array(v.object({ ...stayedEntry.entries, position: oneOf(positions) }))
+
+const visitRow = v.object({
+  id: v.string(),
+  wheel_set_id: v.string(),
+  job_id: v.nullable(v.string()),
+  finished_at: v.date(),
+  headline: v.string(),
+  result: oneOf(visitResults),
+  note: v.string(),
+  operator_seconds: v.number(),
+  clock_seconds: v.nullable(v.number()),
+  leftovers: leftovers,
+  cost_minor: wholeNumber,
+  currency: v.string(),
+  vehicle_name: v.string(),
+  wheel_set_name: v.string(),
+  products: v.array(
+    v.object({ name: v.string(), concentrateMillilitres: v.number(), costMinor: v.number() }),
+  ),
+})
+type VisitRow = v.InferOutput<typeof visitRow>
 
 export async function addVisit(database: Queryable, visit: NewVisit): Promise<string> {
-  const rows = await database.query<{ id: string }>(
+  const rows = await readRows(
+    database,
+    idRow,
     `insert into visit (wheel_set_id, job_id, finished_at, headline, result, note, operator_seconds, cost_minor, currency,
        clock_seconds, leftovers, service, wear, is_reviving)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11::jsonb, $12, $13, $14) returning id`,
@@ -100,7 +112,7 @@ const visitOf = (row: VisitRow): Visit => ({
   operatorSeconds: row.operator_seconds,
   clockSeconds: row.clock_seconds,
   leftovers: row.leftovers,
-  costMinor: Number(row.cost_minor),
+  costMinor: row.cost_minor,
   currency: row.currency,
   products: row.products,
   vehicleName: row.vehicle_name,
@@ -129,7 +141,9 @@ const parametersOf = ({ wheelSetId = null, search = '', until = null }: VisitsAs
 export function listVisits(database: Queryable, { size, after, before, ...which }: VisitsAsked & PageAt) {
   return readPage<Visit>({ size, after, before }, async (cursor, isBackward, most) => {
     const [sign, direction] = isBackward ? ['>', 'asc'] : ['<', 'desc']
-    const rows = await database.query<VisitRow>(
+    const rows = await readRows(
+      database,
+      visitRow,
       `select visit.*, v.name as vehicle_name, s.name as wheel_set_name,
          (select coalesce(json_agg(json_build_object('name', product_name, 'concentrateMillilitres', concentrate_millilitres,
             'costMinor', cost_minor) order by cost_minor desc, product_name), '[]')
@@ -151,7 +165,9 @@ export async function countVisitsUpTo(
   bound: number,
   which: VisitsAsked = {},
 ): Promise<number> {
-  const [row] = await database.query<{ count: number }>(
+  const row = await readRow(
+    database,
+    countRow,
     `select count(*)::integer as count from (select 1 from visit where ${asked} limit $4) v`,
     [...parametersOf(which), bound],
   )
@@ -160,7 +176,9 @@ export async function countVisitsUpTo(
 
 /** What stayed on a wheel set at its last visit. */
 export async function lastLeftovers(database: Queryable, wheelSetId: string): Promise<readonly Leftover[]> {
-  const rows = await database.query<{ leftovers: Leftover[] }>(
+  const rows = await readRows(
+    database,
+    v.object({ leftovers: leftovers }),
     'select leftovers from visit where wheel_set_id = $1 order by finished_at desc, id limit 1',
     [wheelSetId],
   )
@@ -172,7 +190,9 @@ const visitsThatCount = 400
 
 /** What one application of a product has cost, the mean of the last visits, minor units; by name. */
 export async function costOfApplications(database: Queryable): Promise<Map<string, number>> {
-  const rows = await database.query<{ product_name: string; cost: number }>(
+  const rows = await readRows(
+    database,
+    v.object({ product_name: v.string(), cost: v.number() }),
     `select product_name, avg(cost_minor)::float8 as cost
      from (select id from visit order by finished_at desc, id desc limit $1) v
      cross join lateral (select * from visit_product where visit_id = v.id offset 0) p
@@ -187,7 +207,9 @@ export async function minutesByService(
   database: Queryable,
   services: readonly ServiceId[],
 ): Promise<Map<string, number>> {
-  const rows = await database.query<{ service: string; minutes: number }>(
+  const rows = await readRows(
+    database,
+    v.object({ service: v.string(), minutes: v.number() }),
     `select service, avg(coalesce(clock_seconds, operator_seconds))::float8 / 60 as minutes
      from (select * from visit order by finished_at desc, id desc limit $2) visit
      where service = any($1) group by service`,
@@ -208,7 +230,9 @@ export async function addToVisitNote(
   jobId: string,
   lines: readonly string[],
 ): Promise<'saved' | 'gone' | 'full'> {
-  const [visit] = await database.query<{ id: string; note: string }>(
+  const visit = await readRow(
+    database,
+    v.object({ id: v.string(), note: v.string() }),
     'select id, note from visit where job_id = $1 order by finished_at desc limit 1 for update',
     [jobId],
   )

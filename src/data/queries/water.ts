@@ -1,4 +1,6 @@
+import * as v from 'valibot'
 import type { Queryable } from '../database'
+import { readRow } from '../rows'
 
 export interface WaterReading {
   readonly at: Date
@@ -15,7 +17,9 @@ export async function addWaterReading(database: Queryable, reading: WaterReading
 }
 
 export async function lastWaterReading(database: Queryable): Promise<WaterReading | null> {
-  const [row] = await database.query<{ read_at: Date; before_ppm: number; after_ppm: number }>(
+  const row = await readRow(
+    database,
+    v.object({ read_at: v.date(), before_ppm: v.number(), after_ppm: v.number() }),
     'select * from water_reading order by read_at desc limit 1',
   )
   return row ? { at: row.read_at, beforePpm: row.before_ppm, afterPpm: row.after_ppm } : null

@@ -1,4 +1,6 @@
+import * as v from 'valibot'
 import type { Queryable } from '../database'
+import { readRows, readRow } from '../rows'
 
 export interface StoredWheelChange {
   readonly id: string
@@ -8,17 +10,19 @@ export interface StoredWheelChange {
   readonly torqueNewtonMetres: number | null
 }
 
-interface ChangeRow {
-  id: string
-  changed_at: Date
-  mounted_set_id: string | null
-  stored_where: string
-  torque_newton_metres: number | null
-}
+const changeRow = v.object({
+  id: v.string(),
+  changed_at: v.date(),
+  mounted_set_id: v.nullable(v.string()),
+  stored_where: v.string(),
+  torque_newton_metres: v.nullable(v.number()),
+})
 
 /** The changes of wheels of a vehicle, in order of time. */
 export async function listWheelChanges(database: Queryable, vehicleId: string): Promise<StoredWheelChange[]> {
-  const rows = await database.query<ChangeRow>(
+  const rows = await readRows(
+    database,
+    changeRow,
     'select * from wheel_change where vehicle_id = $1 order by changed_at',
     [vehicleId],
   )
@@ -78,7 +82,9 @@ export interface TyreReading {
 }
 
 export async function lastTyreReading(database: Queryable, wheelSetId: string): Promise<TyreReading | null> {
-  const [row] = await database.query<{ read_at: Date; date_code: string; tread_millimetres: number | null }>(
+  const row = await readRow(
+    database,
+    v.object({ read_at: v.date(), date_code: v.string(), tread_millimetres: v.nullable(v.number()) }),
     'select * from tyre_reading where wheel_set_id = $1 order by read_at desc limit 1',
     [wheelSetId],
   )

@@ -1,10 +1,19 @@
+import * as v from 'valibot'
+import { oneOf } from '@/contracts/fields'
 import { randomUUID } from 'node:crypto'
-import type { Condition, Finish } from '@/core/finishes/finish'
+import { conditions, finishes } from '@/core/finishes/finish'
 import type { Brakes } from '@/core/wheel/brakes'
-import { inWalkingOrder, type ArchLiner, type Position, type VehicleKind } from '@/core/wheel/position'
-import type { FinishZone } from '@/core/wheel/zone'
+import {
+  positions,
+  vehicleKinds,
+  inWalkingOrder,
+  type ArchLiner,
+  type VehicleKind,
+} from '@/core/wheel/position'
+import { finishZones } from '@/core/wheel/zone'
 import type { WheelEntry, WheelSetInput } from '@/contracts/wheelSet'
 import type { Database, Queryable } from '../database'
+import { readRows, readRow, idRow, countRow } from '../rows'
 import { likePattern } from './likePattern'
 import {
   addVehicle,
@@ -12,7 +21,7 @@ import {
   updateVehicle,
   type SeenVehicle,
   type UpdateOutcome,
-  type VehicleDetailsRow,
+  vehicleDetailsRow,
 } from './vehicles'
 import { readPage, type Page, type PageAt } from './page'
 
@@ -42,33 +51,42 @@ export interface WheelSet {
   readonly lastVisitAt: Date | null
 }
 
-interface WheelRow {
-  position: Position
-  tyre_code: string
-  rim_width_inches: number
-  spoke_count: number
-  spoke_width_millimetres: number
-  spoke_depth_millimetres: number
-  openness: number | null
-  hardware_pieces: number
-  finishes: { zone: FinishZone; finish: Finish; condition: Condition }[]
-}
+const wheelRow = v.object({
+  position: oneOf(positions),
+  tyre_code: v.string(),
+  rim_width_inches: v.number(),
+  spoke_count: v.number(),
+  spoke_width_millimetres: v.number(),
+  spoke_depth_millimetres: v.number(),
+  openness: v.nullable(v.number()),
+  hardware_pieces: v.number(),
+  finishes: v.array(
+    v.object({
+      zone: oneOf(finishZones),
+      finish: oneOf(finishes),
+      condition: oneOf(conditions),
+    }),
+  ),
+})
+type WheelRow = v.InferOutput<typeof wheelRow>
 
-interface WheelSetRow extends VehicleDetailsRow {
-  id: string
-  vehicle_id: string
-  vehicle_name: string
-  vehicle_kind: VehicleKind
-  season: 'winter' | 'summer' | null
-  dust_factor: number
-  browning_factor: number
-  vehicle_version: number
-  name: string
-  note: string
-  version: number
-  wheels: WheelRow[]
-  last_visit_at: Date | null
-}
+const wheelSetRow = v.object({
+  ...vehicleDetailsRow.entries,
+  id: v.string(),
+  vehicle_id: v.string(),
+  vehicle_name: v.string(),
+  vehicle_kind: oneOf(vehicleKinds),
+  season: v.nullable(oneOf(['winter', 'summer'])),
+  dust_factor: v.number(),
+  browning_factor: v.number(),
+  vehicle_version: v.number(),
+  name: v.string(),
+  note: v.string(),
+  version: v.number(),
+  wheels: v.array(wheelRow),
+  last_visit_at: v.nullable(v.date()),
+})
+type WheelSetRow = v.InferOutput<typeof wheelSetRow>
 
 const selectWheelSet = `
   select s.id, s.vehicle_id, v.name as vehicle_name, v.kind as vehicle_kind,
@@ -125,7 +143,9 @@ export function listWheelSets(
   { search = '', ...at }: PageAt & { search?: string },
 ): Promise<Page<WheelSet>> {
   return readPage(at, async (cursor, isBackward, most) => {
-    const chosen = await database.query<{ id: string }>(
+    const chosen = await readRows(
+      database,
+      idRow,
       `select s.id from wheel_set s join vehicle v on v.id = s.vehicle_id
        where (v.name ilike $1 or s.name ilike $1) and ($2::uuid is null or (${setOrder}) ${isBackward ? '<' : '>'}
          (select ${setOrder} from wheel_set s join vehicle v on v.id = s.vehicle_id where s.id = $2))
@@ -133,7 +153,9 @@ export function listWheelSets(
       [likePattern(search), cursor, most],
     )
     const ids = chosen.map(({ id }) => id)
-    const rows = await database.query<WheelSetRow>(
+    const rows = await readRows(
+      database,
+      wheelSetRow,
       `${selectWheelSet} where s.id = any($1::uuid[]) order by array_position($1::uuid[], s.id)`,
       [ids],
     )
@@ -143,7 +165,9 @@ export function listWheelSets(
 
 /** How many wheel sets have the text in their vehicle's or their own name. */
 export async function countWheelSets(database: Queryable, search = ''): Promise<number> {
-  const [row] = await database.query<{ count: number }>(
+  const row = await readRow(
+    database,
+    countRow,
     `select count(*)::integer as count from wheel_set s join vehicle v on v.id = s.vehicle_id
      where v.name ilike $1 or s.name ilike $1`,
     [likePattern(search)],
@@ -152,7 +176,7 @@ export async function countWheelSets(database: Queryable, search = ''): Promise<
 }
 
 export async function findWheelSet(database: Queryable, id: string): Promise<WheelSet | null> {
-  const rows = await database.query<WheelSetRow>(`${selectWheelSet} where s.id = $1`, [id])
+  const rows = await readRows(database, wheelSetRow, `${selectWheelSet} where s.id = $1`, [id])
   return rows[0] ? wheelSetOf(rows[0]) : null
 }
 
@@ -274,7 +298,9 @@ export function updateWheelSet(
   input: WheelSetInput,
 ): Promise<UpdateOutcome> {
   return allOrNothing(database, async (transaction) => {
-    const rows = await transaction.query<{ vehicle_id: string }>(
+    const rows = await readRows(
+      transaction,
+      v.object({ vehicle_id: v.string() }),
       `update wheel_set set name = $3, note = $4, season = $5, version = version + 1, changed_at = now()
        where id = $1 and version = $2 returning vehicle_id`,
       [id, from.version, input.name, input.note, input.season],

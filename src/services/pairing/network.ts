@@ -25,15 +25,19 @@ export async function openNetwork(open: boolean): Promise<void> {
   await shared.evenSpokeNetwork?.change(open)
 }
 
-/** The address a phone opens; null where the network is shut. */
-export function networkAddress(): string | null {
+const inAddress = (name: string): string => (name.includes(':') ? `[${name}]` : name)
+
+/** Every address that reaches the program now, the one a person types first; none where the network is shut. */
+export function networkAddresses(): string[] {
   const state = networkState()
-  const name = state?.names[0]
-  return state && name ? `https://${name.includes(':') ? `[${name}]` : name}:${state.port}` : null
+  return state ? state.names.map((name) => `https://${inAddress(name)}:${state.port}`) : []
 }
+
+/** The address a phone opens; null where the network is shut. */
+export const networkAddress = (): string | null => networkAddresses()[0] ?? null
 
 export function trustAddress(): string | null {
   const state = networkState()
   const name = state?.names[0]
-  return state && name ? `http://${name.includes(':') ? `[${name}]` : name}:${state.trustPort}/` : null
+  return state && name ? `http://${inAddress(name)}:${state.trustPort}/` : null
 }

@@ -1,5 +1,5 @@
 import { longestKinds, longestNames, longestOf } from '@/core/chemistry/longest'
-import { deliveries, deliveryNames, protectionWearNames } from '@/core/chemistry/family'
+import { deliveries, deliveryNames, protectionWearNames, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
 import { capital } from '@/core/words/sayPlan'
 import { ChoiceField } from '../form/ChoiceField'
@@ -15,7 +15,6 @@ interface LabelFieldsProps {
 }
 
 const familyChoices = familyIds.map((id) => [id, familyOf(id).name] as const)
-const wears = ['none', 'hardly', 'some', 'strips'] as const
 
 /** What stays where a product turns out to be of another family: what its label does not say. */
 const kept = ({ id, name, packPrice, packMillilitres, stockMillilitres, note, containsFluoride, fluorideChecked }: ProductValues) => ({
@@ -107,7 +106,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
           value={values.wear}
           choices={[
             ['', `as its family: ${protectionWearNames[family.wear]}`],
-            ...wears.map((wear) => [wear, protectionWearNames[wear]] as const),
+            ...protectionWears.map((wear) => [wear, protectionWearNames[wear]] as const),
           ]}
           set={(wear) => change({ wear })}
         />

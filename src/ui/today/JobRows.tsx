@@ -1,7 +1,6 @@
 import { format } from 'date-fns'
-import type { JobFile } from '@/contracts/jobFile'
 import { Link } from '@/ui/Link'
-import { drawnWheel } from '../wheel-drawing/drawnWheel'
+import { drawnWheel, type WheelEntryLike } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
 
 /** Drawn one by one; more stand as lines below. */
@@ -17,7 +16,7 @@ interface OpenJob {
   /** Share of the steps settled, 0 to 1. */
   readonly progress: number
   /** The first of the wheels, to tell the job by. */
-  readonly firstCorner: JobFile['corners'][number]
+  readonly firstCorner: WheelEntryLike
 }
 
 const placeOf = ({ id, startedAt }: OpenJob): string => (startedAt ? `/jobs/${id}/run` : `/jobs/${id}`)

@@ -6,7 +6,7 @@ import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
 import { listPairedDevices } from '@/data/queries/pairedDevices'
 import { roleNames } from '@/gate/roles'
-import { canOpenNetwork, networkAddress, networkState, trustAddress } from '@/services/pairing/network'
+import { canOpenNetwork, networkAddresses, networkState, trustAddress } from '@/services/pairing/network'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { PairingPanel } from '@/ui/pairing/PairingPanel'
 import { PassphraseForm } from '@/ui/pairing/PassphraseForm'
@@ -21,7 +21,8 @@ export default async function PhonesPage() {
   const db = await database()
   const [devices, desk] = await Promise.all([listPairedDevices(db), readDesk(db)])
   const state = networkState()
-  const [address, trust] = [networkAddress(), trustAddress()]
+  const [address, ...otherAddresses] = networkAddresses()
+  const trust = trustAddress()
   const now = currentTime()
   return (
     <>
@@ -53,6 +54,12 @@ export default async function PhonesPage() {
                   <h2 id="pair">Pair a device</h2>
                 </div>
                 <PairingPanel begin={newPairingCode} />
+                {otherAddresses.length > 0 && (
+                  <p className="soft mt-3">
+                    A phone on another network of this machine opens{' '}
+                    {new Intl.ListFormat('en', { type: 'disjunction' }).format(otherAddresses)}.
+                  </p>
+                )}
               </section>
               <section className="mt-5" aria-labelledby="trust">
                 <div className="section-head">
