@@ -106,6 +106,13 @@ describe('what is open is asked', () => {
     ['2:10', [1 / 6, 5 / 6]],
     ['1/4', [0.2, 0.25]],
     ['1 in 5', [0.2, 1 / 6]],
+    ['50 ml + 450 ml', [0.1, 0.9]],
+    ['450 ml with 50 ml', [0.9, 0.1]],
+    ['50 ml topped up with 450 ml', [0.1, 0.9]],
+    ['1:1.000', [1 / 1001, 1 / 2]],
+    ['1:1,000', [1 / 1001, 1 / 2]],
+    ['1 ml in 1.500 ml', [1 / 1501, 1 / 2.5]],
+    ['1,000 ml per 10 litre', [1 / 11, 1 / 10_001]],
     ['16 oz to 2 oz', [8 / 9, 1 / 9]],
     ['half an ounce per gallon', [1 / 257, 1 / 321]],
   ])('%s', (said, fractions, context) => {
@@ -130,7 +137,7 @@ describe('what is open is asked', () => {
 })
 
 test.each([
-  '', '   ', 'strong', '1:', ':', '1:0:3', '0:4', '0 %', '140 %', '-1:4', '1:900000', '1,000 ml per litre', '30 ml',
+  '', '   ', 'strong', '1:', ':', '1:0:3', '0:4', '0 %', '140 %', '-1:4', '1:900000', '30 ml',
   '5', '1 4', '<b>1:4</b>', '😀', '‏אחד', '"; drop table', 'us', '0 ml in 1 l', 'NaN:1', '1:1e9',
 ])('nonsense is refused with a way to mend it: %j', (said) => {
   const reading = readDilution(said)

@@ -183,11 +183,13 @@ function readVolumes(
   const imperial = fractionsIn('imperial')
   if (!us || !imperial) return null
   if ([...us, ...imperial].some((fraction) => !(fraction > 0 && fraction <= 1))) return null
-  // "16 oz to 2 oz" does not say which of the two is poured into the other.
-  if ((by === 'to' || by === 'ratio') && !rolesSaid && us[1] > 1 / 2) {
+  const first1 = waterFirst ? 1 - us[1] : us[1]
+  // "16 oz to 2 oz" and "50 ml + 450 ml" do not say which of the two is poured into the other.
+  const isOpen = by === 'toppedWith' || ((by === 'to' || by === 'ratio') && us[1] > 1 / 2)
+  if (isOpen && !rolesSaid) {
     return open('Which of the two volumes is the product?', [
-      ['the first volume', us[1]],
-      ['the second volume', 1 - us[1]],
+      [`the first volume (${writeDilution({ from: first1, to: first1 })})`, first1],
+      [`the second volume (${writeDilution({ from: 1 - first1, to: 1 - first1 })})`, 1 - first1],
     ])
   }
   if (Math.abs(us[0] - imperial[0]) < 1e-9 && Math.abs(us[1] - imperial[1]) < 1e-9) return mixOf(...us)
@@ -296,6 +298,39 @@ function readStages(pieces: readonly Piece[], context: DilutionContext): Dilutio
 export function readDilution(text: string, context: DilutionContext = {}): DilutionReading {
   if (text.trim() === '') return unreadable(text, `Give a strength. ${examples}`)
   if (text.length > 200) return unreadable(text, `That is too long for a strength. ${examples}`)
+  return grouped.test(text) ? readGrouped(text, context) : readPlain(text, context)
+}
+
+/**
+ * 1.000 and 1,000 are a thousand to one reader and one to the next. 0.125 is clear, and so is 3.923: nobody mixes by such
+ * thousands, and this program never writes a nought at the end of its decimals.
+ */
+const grouped = /(?<![\d.,])[1-9]\d{0,2}(?:\.\d\d0|,\d{3})(?![\d.,]*\d)/
+const everyGrouped = new RegExp(grouped, 'g')
+
+/** Reads a text with such a number in both ways, and asks where it makes a difference. */
+function readGrouped(text: string, context: DilutionContext): DilutionReading {
+  const thousands = readPlain(
+    text.replace(everyGrouped, (number) => number.replace(/[.,]/, '')),
+    context,
+  )
+  const decimals = readPlain(
+    text.replace(everyGrouped, (number) => number.replace(',', '.')),
+    context,
+  )
+  if (!isMix(thousands) || !isMix(decimals)) return isMix(decimals) ? decimals : thousands
+  const [number = ''] = grouped.exec(text) ?? []
+  const isSame = Math.abs(thousands.mix.to - decimals.mix.to) < 1e-9
+  return isSame
+    ? thousands
+    : {
+        kind: 'open',
+        question: `Is ${number} ${number.replace(/[.,]/, '')}, or a number with decimals?`,
+        choices: [thousands, decimals].map(({ mix }) => ({ label: writeDilution(mix), mix })),
+      }
+}
+
+function readPlain(text: string, context: DilutionContext): DilutionReading {
   const split = tokenize(text)
   if ('unknown' in split)
     return unreadable(text, `I do not know “${split.unknown.slice(0, 30)}” here. ${examples}`)
