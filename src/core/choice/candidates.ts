@@ -1,6 +1,7 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Job } from '@/core/job/job'
+import { hasCloth } from '@/core/reach/means'
 import { services } from '@/core/visit-kinds/service'
 import { wheelSoils } from './need'
 
@@ -22,6 +23,8 @@ export function candidatesFor(job: Job): Product[] {
       return false
     if (!family.surfaces.includes('wheel') || !wheelSoils.some((soil) => ratingOf(product, soil) > 0))
       return false
+    // Wiped on or off: without a cloth it does not come to that.
+    if (family.needsDry && !hasCloth(job)) return false
     return (product.family === 'waterlessSpray') === !water
   })
 }

@@ -1,9 +1,9 @@
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
-import type { Soil } from '@/core/soils/soil'
+import { soils, type Soil } from '@/core/soils/soil'
 import { zones, type Zone } from '@/core/wheel/zone'
 import { worstGrade } from '@/core/soils/zoneLoads'
-import { wearOf } from '@/core/chemistry/product'
+import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { protectionFacts } from '@/core/protection/kinds'
 import { services } from '@/core/visit-kinds/service'
 import { bareFinishes, isDarkOrSoft, judgedAs } from '@/core/finishes/finish'
@@ -135,6 +135,14 @@ function mildOnBare(options: readonly Option[], { corners }: WheelGroup): readon
   return mild.some(({ judgement, role }) => role === 'wash' && judgement.verdict !== 'no') ? mild : options
 }
 
+/** Whether there is anything on the wheels that a product takes off. */
+export const takesSomething = (product: Product, { corners, zones }: WheelGroup): boolean =>
+  soils.some((soil) => ratingOf(product, soil) > 0 && worstGrade(corners, zones, soil) > 0)
+
+/** What the person pinned and a rule of the house left out comes back: they know what they want it for. */
+const withPinned = (left: readonly Option[], all: readonly Option[], { wishes }: Job): readonly Option[] =>
+  all.filter((option) => left.includes(option) || wishes.pinned.includes(option.product.id))
+
 /** Searches the plans of one group of wheels. */
 export function chooseForGroup(
   group: WheelGroup,
@@ -143,7 +151,8 @@ export function chooseForGroup(
 ): GroupChoice {
   const schooled = bySchool(allOptions, group, job)
   const unspared = nothingStronger(schooled, group)
-  const options = mildOnBare(unspared, group)
+  const spared = mildOnBare(unspared, group)
+  const options = withPinned(spared, allOptions, job)
   const inTime = options.filter(({ isLastResort }) => !isLastResort)
   const dry = startsDry(group, job)
   const rules: SearchRules = {
@@ -151,7 +160,10 @@ export function chooseForGroup(
     ironOverFilm: estimate('ironOverFilm', job.estimates),
     dryStart: dry,
     pinned: [...new Set(job.wishes.pinned)].filter((id) =>
-      options.some((option) => option.product.id === id && option.judgement.verdict !== 'no'),
+      options.some(
+        ({ product, judgement }) =>
+          product.id === id && judgement.verdict !== 'no' && takesSomething(product, group),
+      ),
     ),
   }
   const need = needOf(group, job)
@@ -161,7 +173,7 @@ export function chooseForGroup(
     rules,
     startsDry: dry,
     bySchool: schooled.length < allOptions.length,
-    staysMild: options.length < unspared.length,
+    staysMild: spared.length < unspared.length,
   }
   if (group.zones.length === 0) return { ...known, options, plans: [], unreached: [] }
   // On a protected wheel strong cleaners are a mistake; where mild ones do it, they are not even weighed.

@@ -109,12 +109,6 @@ const isMeasured = ({ perGroup }: WholeChoice, choices: readonly GroupChoice[]):
 /** How much longer than the quickest the gentlest plan may take. */
 const longestShare = 1.2
 
-export interface NamedPlans {
-  readonly plans: Readonly<Record<PlanName, WholeChoice>>
-  /** Whether some plan keeps to the minutes and the money allowed. */
-  readonly withinLimits: boolean
-}
-
 /**
  * Gentlest, balanced and fastest of the efficient plans, among those within the time and the money allowed.
  * @param fixedSeconds hand time the job takes whatever the wheels get: arches, tyres, drying, protection
@@ -125,7 +119,7 @@ export function namePlans(
   job: Job,
   fixedSeconds: number,
   fixedMinor: number,
-): NamedPlans {
+): Readonly<Record<PlanName, WholeChoice>> {
   const score = balancedScore(job)
   const all = combine(choices, score, [
     estimate('anotherRecipeSeconds', job.estimates),
@@ -157,12 +151,9 @@ export function namePlans(
   const softest = Math.min(...unhurried.map(({ cost }) => harshOf(cost)))
   const gentle = unhurried.filter(({ cost }) => harshOf(cost) <= softest + asGentle)
   return {
-    plans: {
-      gentlest: least(gentle, score),
-      balanced: least(acceptable, score),
-      fastest: least(pool, ([seconds]) => seconds, score),
-    },
-    withinLimits: within.length > 0,
+    gentlest: least(gentle, score),
+    balanced: least(acceptable, score),
+    fastest: least(pool, ([seconds]) => seconds, score),
   }
 }
 

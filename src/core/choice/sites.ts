@@ -1,10 +1,10 @@
 import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
-import type { Job } from '@/core/job/job'
+import type { Corner, Job } from '@/core/job/job'
 import { protectionFacts } from '@/core/protection/kinds'
 import { surfaceOf, type UseSite } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
 import type { Grade } from '@/core/soils/soil'
-import { finishZoneOf, type Zone } from '@/core/wheel/zone'
+import { finishZoneOf, finishZones, type Zone } from '@/core/wheel/zone'
 import type { WheelGroup } from './wheelGroup'
 
 const dirtOf = (group: WheelGroup, zone: Zone): Grade =>
@@ -25,15 +25,25 @@ const markedOn = (surface: UseSite['surface'], { testSpots = [] }: Job): string[
     result === 'marked' && finish === surface?.finish ? [productId] : [],
   )
 
+/** Whether protection that is to stay is on a zone. A tyre's coating counts until it is renewed; a dressing never outlives a wash. */
+const isProtected = (zone: Zone, { protection }: Corner, { service }: Job): boolean =>
+  zone === 'tyre'
+    ? protection.includes('tyreCoating') && services[service].protection !== 'coat'
+    : protection.some((kind) => protectionFacts[kind].on === 'wheel')
+
 /** Places of a group that a rule could tell apart; zones that look alike to the rules are judged once. */
 export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = group.zones): UseSite[] {
   const { water } = services[job.service]
   const sites = new Map<string, UseSite>()
   for (const corner of group.corners) {
-    const { celsius, isMeasured } = surfaceOfCorner(corner, job.conditions)
-    const beside = [...new Set(Object.values(corner.finishes).map(({ finish }) => finish))]
+    const beside = [
+      ...new Set(
+        finishZones.flatMap((zone) => (zone === 'caliper' ? [] : (corner.finishes[zone]?.finish ?? []))),
+      ),
+    ]
     for (const zone of zones) {
       const surface = surfaceOf(zone, corner.finishes)
+      const { celsius, isMeasured } = surfaceOfCorner(corner, job.conditions, null, zone === 'tyre')
       const site: UseSite = {
         zone,
         surface,
@@ -48,7 +58,7 @@ export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = gr
         airCelsius: job.conditions.airCelsius,
         humidityShare: job.conditions.humidityShare,
         raining: job.conditions.raining,
-        protectionLive: corner.protection.some((kind) => protectionFacts[kind].on === 'wheel'),
+        protectionLive: isProtected(zone, corner, job),
         protectionCuring: corner.curing,
         // The knock-down rinse takes grit away before anything else.
         grit: water ? 0 : (corner.loads[zone]?.grit ?? 0),

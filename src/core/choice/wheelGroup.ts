@@ -1,6 +1,7 @@
 import { mechanicsOf } from '@/core/efficacy/mechanics'
 import type { Corner, Job } from '@/core/job/job'
 import { surfaceOf } from '@/core/rules/judge'
+import { depthOf } from '@/core/reach/depth'
 import { gapOf } from '@/core/reach/gap'
 import { pickTools } from '@/core/reach/pickTools'
 import { workedZones } from '@/core/reach/zoneReach'
@@ -25,6 +26,7 @@ export const positionsOf = ({ corners }: Pick<WheelGroup, 'corners'>): Position[
 const toolsAt = (zones: readonly Zone[], corner: Corner, job: Job): Map<Zone, Tool | null> =>
   pickTools(zones, job.tools, (zone) => ({
     gapMillimetres: gapOf(corner, job),
+    depthMillimetres: depthOf(zone, corner),
     surface: surfaceOf(zone, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,

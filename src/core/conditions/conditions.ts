@@ -5,7 +5,7 @@ import { judgedAs } from '@/core/finishes/finish'
 import type { Position } from '@/core/wheel/position'
 import type { BrakeReadings } from './hotBrakes'
 import { facingDegrees, uprightWattsPerM2, type SunPosition } from './sun'
-import { absorptances, surfaceCelsius } from './surface'
+import { absorptances, rubberAbsorptance, surfaceCelsius } from './surface'
 
 /** A temperature read off a wheel. */
 export interface SurfaceReading {
@@ -86,7 +86,10 @@ export function sunOn(
   return share * Math.max(...facing)
 }
 
-/** Surface temperature of a corner: as measured, else from sun, wind and finish. */
+/**
+ * Surface temperature of a corner: as measured, else from sun, wind and finish.
+ * @param isRubber of its tyre, which is black whatever the wheel is; readings are of the wheel and hold for both
+ */
 export function surfaceOfCorner(
   corner: {
     readonly position: Position
@@ -94,6 +97,7 @@ export function surfaceOfCorner(
   },
   conditions: Conditions,
   at: Pick<HourAhead, 'sun' | 'airCelsius' | 'windKilometresPerHour' | 'cloudShare'> | null = null,
+  isRubber = false,
 ): SurfaceEstimate {
   // A reading holds for now, not for another hour.
   if (!at) {
@@ -104,8 +108,9 @@ export function surfaceOfCorner(
   const { airCelsius, windKilometresPerHour } = at ?? conditions
   const wattsPerM2 = sunOn(corner.position, conditions, at)
   const finish = judgedAs(corner.finishes.face?.finish ?? 'unknown')
-  const absorptance =
-    corner.finishes.face?.finish === 'unknown' || !corner.finishes.face
+  const absorptance = isRubber
+    ? rubberAbsorptance
+    : corner.finishes.face?.finish === 'unknown' || !corner.finishes.face
       ? absorptances.unknown
       : absorptances[finish]
   return {

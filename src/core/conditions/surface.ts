@@ -19,6 +19,9 @@ export const absorptances: Record<Finish, { readonly value: number; readonly rea
   unknown: { value: 0.8, reason: 'Not known: taken as rather dark.' },
 }
 
+/** Black rubber. House estimate. */
+export const rubberAbsorptance = { value: 0.92, reason: 'Black rubber takes nearly all.' } as const
+
 /**
  * Surface temperature in balance with sun and wind, °C: T_s = T_a + α G / h with h = 5.7 + 3.8 v (McAdams), v in m/s.
  * @param wattsPerM2 what reaches the surface

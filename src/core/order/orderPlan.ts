@@ -173,13 +173,18 @@ function inOrder(
     endSeconds: tail.end,
     lowerBoundSeconds: Math.round(around + Math.min(schedule.makespanSeconds, boundSeconds)),
     plainSeconds: plainEnd,
-    text: misplaced
-      ? 'That step cannot be at that time: something would dry, it is dry work before the last rinse, or somebody would be in two places. The order stays as it was.'
-      : isOneAtATime(job) && plain
-        ? 'One wheel at a time, as the shop has set it.'
-        : saved >= 60
-          ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
-          : 'One wheel after the other is as quick here: the ways take what the dwells would give.',
+    text: [
+      misplaced
+        ? 'That step cannot be at that time: something would dry, it is dry work before the last rinse, or somebody would be in two places. The order stays as it was.'
+        : isOneAtATime(job) && plain
+          ? 'One wheel at a time, as the shop has set it.'
+          : saved >= 60
+            ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
+            : 'One wheel after the other is as quick here: walking would take what the dwells give.',
+      sayWaiting(all, tail.end),
+    ]
+      .filter(Boolean)
+      .join(' '),
     pattern,
     cards: cardsOf(
       all.flatMap(({ stepId, person }) => {
@@ -197,6 +202,30 @@ function inOrder(
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }
+}
+
+/** From one step to the next hands move this long without standing still, seconds. House estimate. */
+const underWaySeconds = 15
+/** Less waiting than this share of the clock is not worth a word. House estimate. */
+const worthAWordShare = 0.12
+
+/** How long who works stands still while a product works, and what to do with it; empty where it is little. */
+function sayWaiting(entries: readonly SequenceEntry[], endSeconds: number): string {
+  const people = new Set(entries.map(({ person }) => person))
+  const waited = [...people].map((who) => {
+    const own = entries.filter(({ person }) => person === who).sort((a, b) => a.startSeconds - b.startSeconds)
+    return own
+      .slice(1)
+      .reduce(
+        (sum, { startSeconds }, at) =>
+          sum + Math.max(0, startSeconds - (own[at]?.endSeconds ?? startSeconds) - underWaySeconds),
+        0,
+      )
+  })
+  const least = Math.min(...waited)
+  return least < worthAWordShare * endSeconds
+    ? ''
+    : `About ${minutes(least)} of it you wait while a product works: rinse the tools, look at valves, treads and tyre pressures.`
 }
 
 /** What is said of an order that nobody made calm. */

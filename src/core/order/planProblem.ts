@@ -1,4 +1,4 @@
-import { coolingOf } from '@/core/conditions/hotBrakes'
+import { hotBrakes } from '@/core/conditions/brakesNow'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
@@ -57,7 +57,7 @@ function toolOf(step: Step): string {
 }
 
 /** Tools of which the kit has but one: two people cannot both use them. */
-function singleToolsOf(job: Job, steps: readonly Step[]): string[] {
+function singleToolsOf(job: Job, steps: readonly Step[], nameOf: (step: Step) => string): string[] {
   const single = new Set<string>()
   for (const step of steps) {
     if (step.act === 'lookAgain') continue
@@ -67,17 +67,37 @@ function singleToolsOf(job: Job, steps: readonly Step[]): string[] {
       kinds.every(
         (kind) => job.tools.filter((tool) => tool.kind === kind && tool.state === 'clean').length > 1,
       )
-    if (!hasPair) single.add(toolOf(step))
+    if (!hasPair) single.add(nameOf(step))
   }
   return [...single]
 }
 
+/**
+ * What is held during each step. Where two work, sets of tools that have one in common are one thing: who holds the mitt of one
+ * keeps the other from it.
+ */
+function toolNames(job: Job, steps: readonly Step[]): (step: Step) => string {
+  if (job.crew.people === 1) return toolOf
+  const sets: Set<string>[] = []
+  for (const { act, tools } of steps) {
+    if (act === 'lookAgain' || tools.length === 0) continue
+    const shared = sets.filter((set) => tools.some((tool) => set.has(tool)))
+    const merged = new Set([...tools, ...shared.flatMap((set) => [...set])])
+    sets.splice(0, sets.length, ...sets.filter((set) => !shared.includes(set)), merged)
+  }
+  return (step) => {
+    const set = sets.find((one) => step.tools.some((tool) => one.has(tool)))
+    return set && toolOf(step) === [...step.tools].sort().join(' + ')
+      ? [...set].sort().join(' + ')
+      : toolOf(step)
+  }
+}
+
 /** Seconds until a corner's brakes are cool enough to wet; 0 where nothing was read or it is cool. */
 export function coolSeconds(job: Job, corner: Position): number {
-  const readings = job.conditions.brakes.find(({ position }) => position === corner)
-  if (!readings) return 0
-  const cooling = coolingOf(readings, job.conditions.airCelsius, estimate('coolEnoughCelsius', job.estimates))
-  return cooling.ok ? Math.round(cooling.value.waitMinutes * 60) : 0
+  return (
+    hotBrakes(job.conditions, job.estimates).find(({ position }) => position === corner)?.waitSeconds ?? 0
+  )
 }
 
 /** A mist comes no sooner than after this share of the film's time. House estimate. */
@@ -98,6 +118,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
   const isLast = (step: Step): boolean => isAfter(step) || (hasWetWork && isDryWork(step, plan.stages))
   const after = plan.steps.filter(isLast)
   const steps = plan.steps.filter((step) => !isBefore(step) && !isLast(step))
+  const nameOf = toolNames(job, steps)
   const places = [...new Set(steps.map(({ corner }) => corner ?? ('vehicle' as const)))]
   const beside = estimate('secondsWalk', job.estimates)
   const operations: Operation[] = steps.map((step, id) => ({
@@ -105,7 +126,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     place: places.indexOf(step.corner ?? 'vehicle'),
     name: step.title,
     durationSeconds: Math.max(1, Math.round(step.operatorSeconds)),
-    tool: toolOf(step),
+    tool: nameOf(step),
   }))
   const lags: Lag[] = []
   const order = (from: number, to: number, why = 'order') =>
@@ -234,7 +255,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
       lags,
       people: job.crew.people,
       peoplePerPlace: 2,
-      singleTools: job.crew.people > 1 ? singleToolsOf(job, steps) : [],
+      singleTools: job.crew.people > 1 ? singleToolsOf(job, steps, nameOf) : [],
       walkSeconds: places.map((from) =>
         places.map((to) =>
           from === to

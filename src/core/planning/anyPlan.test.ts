@@ -3,96 +3,20 @@ import { describe, expect, it } from 'vitest'
 import { roleOf } from '@/core/choice/role'
 import { familyOf } from '@/core/chemistry/families'
 import { ratingOf } from '@/core/chemistry/product'
-import { plainConditions } from '@/core/conditions/conditions'
-import { finishes as allFinishes, type Condition, type Finish } from '@/core/finishes/finish'
-import { planNames, type Corner, type Job } from '@/core/job/job'
-import { fourCorners, testCorner, testJob, testWheel } from '@/core/job/testJob'
+import { anySituation, jobOf, type Situation } from '@/core/job/testAnyJob'
+import type { Job } from '@/core/job/job'
+import { fourCorners, testJob } from '@/core/job/testJob'
 import { planInOrder } from '@/core/order/orderPlan'
 import { planProblem } from '@/core/order/planProblem'
 import { takesOff, type Plan } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
 import { zoneReach } from '@/core/reach/zoneReach'
-import { defaultSchools } from '@/core/schools/schools'
-import { serviceIds } from '@/core/visit-kinds/service'
-import type { Grade } from '@/core/soils/soil'
 import { cleansWheel } from '@/core/work/stageKind'
-import { axleOf, usualPositions, vehicleKinds } from '@/core/wheel/position'
+import { axleOf } from '@/core/wheel/position'
 import { makePlan } from './makePlan'
 
 /** How many times the usual number of situations is tried: `PROPERTY_TIMES=20 npx vitest run …` looks further. */
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
-
-const grade = fc.constantFrom(0, 1, 2, 3, 4) as fc.Arbitrary<Grade>
-const anySituation = fc.record({
-  service: fc.constantFrom(...serviceIds),
-  vehicleKind: fc.constantFrom(...vehicleKinds),
-  finish: fc.constantFrom<Finish>(...allFinishes),
-  condition: fc.constantFrom<Condition>('sound', 'sound', 'sound', 'chipped'),
-  film: grade,
-  dust: grade,
-  bonded: grade,
-  tar: grade,
-  mineral: grade,
-  browning: grade,
-  grit: grade,
-  spokeCount: fc.constantFrom(0, 5, 10, 24),
-  airCelsius: fc.constantFrom(-9, 3, 12, 20, 30, 38),
-  humidityShare: fc.constantFrom(0.4, 0.6, 0.97),
-  raining: fc.boolean(),
-  exposure: fc.constantFrom('shade' as const, 'partSun' as const, 'fullSun' as const),
-  protection: fc.constantFrom<Corner['protection']>(
-    [],
-    ['sprayRinseSilica'],
-    ['wheelWax'],
-    ['ceramicCoating'],
-  ),
-  hasCaliper: fc.boolean(),
-  curing: fc.boolean(),
-  prefer: fc.constantFrom(...planNames),
-  people: fc.constantFrom(1, 2),
-  schools: fc.record({
-    overFoaming: fc.boolean(),
-    tyre: fc.constantFrom('beforeWheel' as const, 'afterWheel' as const),
-    rinseFirst: fc.constantFrom('byFinish' as const, 'always' as const, 'never' as const),
-    wheelsOrder: fc.constantFrom('first' as const, 'between' as const),
-    passes: fc.constantFrom('oneRinse' as const, 'oneRinse' as const, 'everyStage' as const),
-  }),
-})
-type Situation = typeof anySituation extends fc.Arbitrary<infer T> ? T : never
-
-function jobOf(one: Situation): Job {
-  const condition = one.finish === 'unknown' ? 'unknown' : one.condition
-  const surface = { finish: one.finish, condition } as const
-  const zones = ['lip', 'face', 'windows', 'barrel', 'cap', ...(one.hasCaliper ? ['caliper'] : [])]
-  const corners = usualPositions[one.vehicleKind].map((position, at) =>
-    testCorner(position, {
-      wheel: testWheel({ spokeCount: one.spokeCount, spokeWidthMillimetres: one.spokeCount > 20 ? 14 : 28 }),
-      finishes: Object.fromEntries(zones.map((zone) => [zone, surface])),
-      loads: {
-        face: { film: one.film, freshDust: one.dust, bondedDust: one.bonded, tar: one.tar },
-        barrel: { film: one.film, freshDust: one.dust, bondedDust: one.bonded, grit: one.grit },
-        lip: { mineral: one.mineral },
-        tyre: { tyreBrowning: one.browning },
-        arch: { film: one.film, grit: one.grit },
-      },
-      protection: one.protection,
-      curing: at === 0 && one.curing,
-    }),
-  )
-  return testJob(corners, {
-    service: one.service,
-    vehicleKind: one.vehicleKind,
-    conditions: plainConditions({
-      airCelsius: one.airCelsius,
-      exposure: one.exposure,
-      humidityShare: one.humidityShare,
-      raining: one.raining,
-    }),
-    crew: { people: one.people },
-    schools: { ...defaultSchools, ...one.schools },
-    wishes: { prefer: one.prefer, pinned: [], forbidden: [] },
-  })
-}
 
 const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 80 * times) =>
   it(

@@ -1,33 +1,47 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import { hotBrakes } from '@/core/conditions/brakesNow'
+import { sayMinutes } from '@/core/timing/stageTiming'
 import { mostOptions } from '@/core/choice/promising'
 import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
-import type { Job } from '@/core/job/job'
+import type { Corner, Job } from '@/core/job/job'
+import { listed } from '@/core/words/listed'
 import { zoneReach } from '@/core/reach/zoneReach'
 import { nameCorners } from '@/core/words/sayPlan'
 import { zoneNames, zones } from '@/core/wheel/zone'
-import type { Position } from '@/core/wheel/position'
+import { positionNames, type Position } from '@/core/wheel/position'
 
 const hottestReckoned = (job: Job): number =>
   Math.max(...job.corners.map((corner) => surfaceOfCorner(corner, job.conditions).celsius))
 
+/** Zones whose finish nobody knows for sure. */
+const unknownZones = (corner: Corner) =>
+  (['face', 'barrel', 'windows', 'lip'] as const).filter(
+    (zone) =>
+      !corner.finishes[zone] ||
+      corner.finishes[zone]?.finish === 'unknown' ||
+      corner.finishes[zone]?.condition === 'unknown',
+  )
+
 /** What nobody knows and the plan assumes. */
 export function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string[] {
-  const unknown = new Set(
-    job.corners.flatMap((corner) =>
-      (['face', 'barrel', 'windows', 'lip'] as const).filter(
-        (zone) =>
-          !corner.finishes[zone] ||
-          corner.finishes[zone]?.finish === 'unknown' ||
-          corner.finishes[zone]?.condition === 'unknown',
-      ),
-    ),
-  )
+  const all = job.corners.map(({ position }) => position)
+  const unknown = new Set(job.corners.flatMap(unknownZones))
+  const unknownAt = job.corners
+    .filter((corner) => unknownZones(corner).length > 0)
+    .map(({ position }) => position)
   return [
     ...(unknown.size > 0
       ? [
-          `The finish of ${[...unknown].map((zone) => zoneNames[zone]).join(', ')} is not known for sure: planned as bare metal.`,
+          `The finish of ${listed([...unknown].map((zone) => zoneNames[zone]))} ${nameCorners(unknownAt, all)} is not known for sure, so it is planned as bare metal. Three checks at the wheel: Is it a cold mirror? Does a magnet hold? Does a dab of polish turn a white cloth black at a hidden spot? Enter the answers in the finish finder.`,
         ]
       : []),
+    ...hotBrakes(job.conditions, job.estimates).flatMap(({ position, celsius, waitSeconds }) =>
+      waitSeconds === null
+        ? []
+        : [
+            `The brake of the ${positionNames[position].toLowerCase()} wheel was ${Math.round(celsius)} °C. By its two readings it is cool enough in ${sayMinutes(waitSeconds)}; until then the other wheels are worked.`,
+          ],
+    ),
     ...(hottestMeasured(job.conditions) === undefined
       ? [
           `The wheels were not measured: reckoned at ${Math.round(hottestReckoned(job))} °C from air, sun and wind. A reading overrides it.`,

@@ -44,6 +44,17 @@ function keptWet(job: Job): { plan: Plan; late: Shortfall[] } {
 
 /** Plans a job: which product where and how strong, with which tool, how long, in which order, for how much. */
 export function makePlan(job: Job): Plan {
+  // What would be chosen anyway may be pinned without changing anything.
+  const { pinned } = job.wishes
+  if (pinned.length > 0) {
+    const free = planOf({ ...job, wishes: { ...job.wishes, pinned: [] } })
+    const used = new Set(free.stages.map(({ productId }) => productId))
+    if (pinned.every((id) => used.has(id))) return free
+  }
+  return planOf(job)
+}
+
+function planOf(job: Job): Plan {
   const all = job.corners.map(({ position }) => position)
   const curing = sayCuring(job)
   const dry = without(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { defaultSchools } from '@/core/schools/schools'
-import { pickTool, type ToolSite } from './pickTool'
+import { longestTooShort, pickTool, type ToolSite } from './pickTool'
 import { starterTools } from '@/core/tools/starterTools'
 import type { Tool } from '@/core/tools/tool'
 
@@ -8,6 +8,7 @@ const without = (...ids: string[]) => starterTools.filter(({ id }) => !ids.inclu
 
 const at = (gapMillimetres: number, changes: Partial<ToolSite> = {}): ToolSite => ({
   gapMillimetres,
+  depthMillimetres: 0,
   surface: { finish: 'paintedGloss', condition: 'sound' },
   liner: 'plastic',
   schools: defaultSchools,
@@ -65,5 +66,16 @@ describe('picking a tool', () => {
     expect(
       pickTool('face', starterTools, at(50, { schools: { ...defaultSchools, face: 'brush' } }))?.id,
     ).toBe('soft-face-brush')
+  })
+})
+
+describe('a tool that is too short', () => {
+  const short = starterTools.map((tool) => ({ ...tool, reachMillimetres: 60 }))
+
+  it('does not work a barrel that is deeper than it reaches', () => {
+    expect(pickTool('barrel', starterTools, at(80, { depthMillimetres: 130 }))).not.toBeNull()
+    expect(pickTool('barrel', short, at(80, { depthMillimetres: 130 }))).toBeNull()
+    expect(longestTooShort('barrel', short, at(80, { depthMillimetres: 130 }))?.reachMillimetres).toBe(60)
+    expect(longestTooShort('barrel', starterTools, at(80, { depthMillimetres: 130 }))).toBeNull()
   })
 })

@@ -12,6 +12,8 @@ const behindSpokes: readonly Zone[] = ['barrel', 'spokeBacks']
 export interface ToolSite {
   /** Clear gap between two spokes, mm. */
   readonly gapMillimetres: number
+  /** How far a tool has to reach, mm. */
+  readonly depthMillimetres: number
   readonly surface: FinishState | null
   readonly liner: ArchLiner
   readonly schools: Schools
@@ -32,6 +34,7 @@ export const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): To
     kit
       .filter((tool) => tool.kind === kind)
       .filter((tool) => !behindSpokes.includes(zone) || tool.squeezedMillimetres <= site.gapMillimetres)
+      .filter((tool) => tool.reachMillimetres >= site.depthMillimetres)
       // The thickest that still passes wipes most in one stroke.
       .sort((a, b) => b.diameterMillimetres - a.diameterMillimetres || a.id.localeCompare(b.id)),
   )
@@ -45,6 +48,12 @@ export const isAllowed = (tool: Tool, zone: Zone, site: ToolSite): boolean =>
  */
 export const pickTool = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool | null =>
   candidates(zone, kit, site).find((tool) => isAllowed(tool, zone, site)) ?? null
+
+/** The longest tool of the kit that passes the gap but is too short; null where length is not what is missing. */
+export const longestTooShort = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool | null =>
+  candidates(zone, kit, { ...site, depthMillimetres: 0 })
+    .filter((tool) => tool.reachMillimetres < site.depthMillimetres && isAllowed(tool, zone, site))
+    .sort((a, b) => b.reachMillimetres - a.reachMillimetres)[0] ?? null
 
 /** Tools that would serve a zone if they were clean and kept for it. */
 export const fitsBut = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>

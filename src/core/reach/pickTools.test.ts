@@ -11,6 +11,7 @@ const siteOf =
   (gapMillimetres: number, changes: Partial<ToolSite> = {}) =>
   (): ToolSite => ({
     gapMillimetres,
+    depthMillimetres: 0,
     surface: { finish: 'paintedGloss', condition: 'sound' },
     liner: 'plastic',
     schools: defaultSchools,

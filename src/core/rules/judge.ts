@@ -1,5 +1,6 @@
 import type { FinishState } from '@/core/finishes/finishState'
 import { familyOf } from '@/core/chemistry/families'
+import { speaksOfChlorine } from '@/core/chemistry/chlorine'
 import { speaksOfFluoride } from '@/core/chemistry/fluoride'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { judgedAs, type Finish } from '@/core/finishes/finish'
@@ -78,6 +79,7 @@ function productFits(rule: Rule, product: Product | undefined): boolean {
     rule.wear ??
     rule.fluoride ??
     rule.fluorideByWords ??
+    rule.chlorineByWords ??
     rule.residueAtLeast
   if (!product) return speaksOfProduct === undefined
   const family = familyOf(product.family)
@@ -88,6 +90,7 @@ function productFits(rule: Rule, product: Product | undefined): boolean {
     among(rule.wear, wearOf(product)) &&
     flagged(rule.fluoride, product.containsFluoride) &&
     flagged(rule.fluorideByWords, speaksOfFluoride(product)) &&
+    (rule.chlorineByWords === undefined || speaksOfChlorine(product)) &&
     least(rule.residueAtLeast, family.residue)
   )
 }

@@ -29,6 +29,8 @@ export interface RuleScope {
   readonly fluoride?: true
   /** Name or note speak of fluoride, and nobody looked it up. */
   readonly fluorideByWords?: true
+  /** Name or note speak of chlorine bleach. */
+  readonly chlorineByWords?: true
   readonly residueAtLeast?: 1 | 2
   /** Share of concentrate in what is filled. */
   readonly strengthAbove?: number

@@ -35,6 +35,9 @@ const schools = (changes: Partial<Schools>) => ({ schools: { ...defaultSchools, 
 const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'no-fluoride': [chem('acidCleaner', { containsFluoride: true }), {}],
   'fluoride-by-its-words': [chem('acidCleaner', { name: 'Hydrofluoric wash' }), {}],
+  'chlorine-by-its-words': [chem('tyreCleaner', { note: 'Contains sodium hypochlorite.' }), { zone: 'tyre', surface: null }],
+  'silica-spray-on-motorcycles': [chem('sprayRinseSilica'), { vehicleKind: 'motorcycle' }],
+  'stripping-a-coated-tyre': [chem('tyreCleaner'), { zone: 'tyre', surface: null, protectionLive: true }],
   'nothing-slippery-on-brakes': [chem('spraySealant'), { zone: 'caliper' }],
   'inhibitor-near-brakes': [chem('discInhibitor'), { zone: 'rotor', surface: null }],
   'no-dressing-on-motorcycle-tyres': [chem('tyreDressingWater'), { zone: 'tyre', surface: null, vehicleKind: 'motorcycle' }],
@@ -43,6 +46,7 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'hot-surface': [chem('carShampoo'), { surfaceCelsius: 60 }],
   'hot-by-reckoning': [chem('carShampoo'), { surfaceCelsius: 60, isReckoned: true }],
   'may-be-hot': [chem('carShampoo'), { surfaceCelsius: 40, isReckoned: true }],
+  'hot-rubber': [chem('tyreCleaner'), { zone: 'tyre', surface: null, surfaceCelsius: 44, isReckoned: true }],
   'warm-surface': [chem('degreaser'), { surfaceCelsius: 31 }],
   'residue-in-heat': [chem('heavyGel'), { surfaceCelsius: 26 }],
   'direct-sun-never': [chem('degreaser'), { exposure: 'fullSun', ...schools({ directSun: 'never' }) }],
@@ -144,7 +148,7 @@ describe('the rule book', () => {
 
   it.each(Object.entries(situations))('%s keeps quiet where nothing is special', (id, [used]) => {
     const plain = used.product
-      ? { product: { ...used.product, name: 'Plain', containsFluoride: false } }
+      ? { product: { ...used.product, name: 'Plain', note: '', containsFluoride: false } }
       : { tool: starterTools[4] as Tool }
     // The default setting on acid and brakes on the face are the only things left to speak.
     const calm = idsOf(plain, site({ zone: 'face', schools: { ...defaultSchools, acidOnLacquer: true } }))

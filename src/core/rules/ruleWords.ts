@@ -28,6 +28,7 @@ export function ruleWords(rule: Rule): string {
     rule.families && listed(rule.families.map((family) => familyOf(family).name)),
     rule.fluoride && 'anything with fluoride',
     rule.fluorideByWords && 'anything whose name or note speaks of fluoride',
+    rule.chlorineByWords && 'anything whose name or note speaks of chlorine bleach',
     rule.wear && 'cleaners that strip protection',
     rule.purpose === 'protect' && 'any protection or dressing',
     rule.purpose === 'clean' && 'any cleaner',

@@ -48,7 +48,7 @@ const cases: readonly Case[] = [
   { name: 'directSun', value: 'never', job: { conditions: plainConditions({ airCelsius: 20, surfaceCelsius: 20, exposure: 'fullSun' }) }, shows: (plan) => kinds(plan).includes('wash') },
   { name: 'arches', value: 'whereSoiled', shows: (plan) => kinds(plan).includes('arch') },
   { name: 'drying', value: 'towel', shows: (plan) => plan.steps.find(({ act }) => act === 'dry')?.tools },
-  { name: 'drying', value: 'leaveWet', job: { vehicleKind: 'motorcycle' }, shows: (plan) => plan.steps.some(({ act, stageId }) => act === 'dry' && stageId === null) },
+  { name: 'drying', value: 'leaveWet', job: { service: 'quickRound' }, shows: (plan) => plan.steps.some(({ act, stageId }) => act === 'dry' && stageId === null) },
   { name: 'dressing', value: 'solvent', shows: (plan) => plan.stages.find(({ kind }) => kind === 'dress')?.family },
   { name: 'protection', value: 'wipeOn', shows: (plan) => plan.stages.find(({ kind }) => kind === 'protect')?.family },
   { name: 'protection', value: 'coating', shows: (plan) => plan.stages.find(({ kind }) => kind === 'protect')?.family },

@@ -50,7 +50,7 @@ export function rubberRung(job: Job, { corner, surface, soil, tried }: RubberSpo
   if (!next) return null
   const isLonger = next === longer && next !== stronger && next !== another
   const min = isLonger ? longerSeconds(next.labelMaxSeconds, next.dwellMinSeconds) : next.dwellMinSeconds
-  const tool = pickTool(surface, job.tools, rubberToolSite(job))
+  const tool = pickTool(surface, job.tools, rubberToolSite(job, surface))
   return {
     kind: surface,
     product: next.product,

@@ -5,8 +5,9 @@ import type { Fill, PlannedProtection, Shortfall, Stage } from '@/core/plan/plan
 import { schoolText } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
-import { sayStaysOn, sayTooMuchForQuick } from '@/core/words/visit'
-import { sayUnusedPin } from '@/core/words/shortfalls'
+import type { Zone } from '@/core/wheel/zone'
+import { sayNothingDries, sayStaysOn, sayTooMuchForQuick } from '@/core/words/visit'
+import { sayUnusedPin } from '@/core/words/unusedPin'
 import { fillsOf, withCosts } from './bottles'
 import { finishDrafts, polishDrafts } from './finishDrafts'
 import { presoakDrafts } from './presoakDrafts'
@@ -24,9 +25,14 @@ export interface StagedJob {
   readonly schools: string[]
 }
 
-/** Wheels that get some chemistry, and those of which nothing but the tyre can be got at. */
-const cleanedBy = (drafts: readonly StageDraft[]): Set<Position> =>
-  new Set(drafts.flatMap(({ corners }) => corners.map(({ position }) => position)))
+/** Zones that get some chemistry, by wheel. */
+function cleanedBy(drafts: readonly StageDraft[]): Map<Position, readonly Zone[]> {
+  const cleaned = new Map<Position, readonly Zone[]>()
+  for (const { corners, zones } of drafts)
+    for (const { position } of corners)
+      cleaned.set(position, [...new Set([...(cleaned.get(position) ?? []), ...zones])])
+  return cleaned
+}
 
 /** Settings that shape every visit with water. */
 const waterSchools = ['wheelsOrder', 'face', 'toolRinse', 'drying'] as const
@@ -72,7 +78,8 @@ export function buildStages(
     job.schools.tyre === 'beforeWheel' ? [...arch, ...tyre, ...wheel] : [...arch, ...wheel, ...tyre]
   const drafts = [...presoak, ...cleaning, ...polish, ...finish.drafts]
   sayUnusedPins(job, choices, drafts, miss)
-  for (const said of [...sayStaysOn(job), ...sayTooMuchForQuick(job)])
+  const dries = wheel.length > 0 ? sayNothingDries(job) : []
+  for (const said of [...dries, ...sayStaysOn(job), ...sayTooMuchForQuick(job)])
     miss(said.corners, said.text, said.mend)
   const unpaid = drafts.map((draft, index) => stageOf(draft, index, job))
   const fills = fillsOf(job, unpaid)

@@ -4,10 +4,14 @@ import type { Product } from '@/core/chemistry/product'
 import { schoolText, type SchoolName } from '@/core/schools/schools'
 import type { Corner, Job } from '@/core/job/job'
 import type { ProtectionKind } from '@/core/protection/kinds'
+import { canDry, hasClean, hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
+
+/** Zones with a finish that is protected: never the brakes. */
+const protectedZones = finishZones.filter((zone) => zone !== 'caliper')
 
 export interface ProtectionChoice {
   readonly product: Product
@@ -42,13 +46,17 @@ const coat: Wanted = [
 const startWith = (kind: ProtectionKind, wanted: Wanted): Wanted =>
   [...wanted].sort((a, b) => Number(b[0] === kind) - Number(a[0] === kind))
 
+/** Whether anything of the wheel is matte; what hangs behind it is not the wheel. */
+const hasMatte = ({ finishes }: Corner): boolean =>
+  protectedZones.some((zone) => finishes[zone]?.finish === 'matte')
+
 /** Kinds in the order of preference; the first that is in the cabinet and that the finish can stand is taken. */
 function preferences(
   corner: Corner,
   job: Job,
 ): { readonly wanted: Wanted; readonly school: SchoolName | null } {
   const { protection } = services[job.service]
-  if (Object.values(corner.finishes).some((state) => state.finish === 'matte')) {
+  if (hasMatte(corner)) {
     return {
       wanted: [['matteSealant', 'Made for matte; anything with gloss would leave patches.']],
       school: null,
@@ -76,6 +84,8 @@ function preferences(
 export interface RefusedProtection {
   readonly productName: string
   readonly reason: string
+  /** What would help, where it is not the weather or the finish. */
+  readonly mend: string | null
 }
 
 export interface ProtectionPick {
@@ -102,20 +112,45 @@ const pinnedFirst = (wanted: Wanted, job: Job): Wanted =>
     return Number(isPinned(b)) - Number(isPinned(a))
   })
 
+/** What the kit lacks for putting something on, with the mend; null: nothing. */
+function lackOf({ family: id }: Product, job: Job): Omit<RefusedProtection, 'productName'> | null {
+  const family = familyOf(id)
+  if (family.purpose === 'protect' && family.onWet) return null
+  if (!canDry(job))
+    return {
+      reason: 'It goes on dry, and nothing clean in the kit gets a wheel dry.',
+      mend: 'Add a towel or a blower to the kit.',
+    }
+  if (family.surfaces.includes('tyre'))
+    return hasClean('applicator', job, 'tyre')
+      ? null
+      : {
+          reason: 'There is no clean applicator for tyres in the kit.',
+          mend: 'Add one, or clean the one that is there.',
+        }
+  return hasCloth(job)
+    ? null
+    : { reason: 'There is no clean towel in the kit to wipe it on and off.', mend: 'Add two clean towels.' }
+}
+
 function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, job: Job): ProtectionPick {
   const sites = sitesOf({ corners: [corner], zones, tools: new Map(), mechanics: new Map() }, job)
   let refused: RefusedProtection | null = null
   for (const [kind, why] of pinnedFirst(wanted, job))
     for (const product of productsOf(kind, job)) {
       const judgement = judgePlaces(rulesAbout({ product }), sites)
-      if (judgement.verdict !== 'no')
+      const lack = lackOf(product, job)
+      if (judgement.verdict !== 'no' && !lack)
         return { choice: { product, kind, why, judgement, school: null }, refused }
-      refused ??= { productName: product.name, reason: judgement.rules[0]?.reason ?? '' }
+      refused ??= {
+        productName: product.name,
+        ...(judgement.verdict === 'no' || !lack
+          ? { reason: judgement.rules[0]?.reason ?? '', mend: null }
+          : lack),
+      }
     }
   return { choice: null, refused }
 }
-
-const protectedZones = finishZones.filter((zone) => zone !== 'caliper')
 
 /** Only what is sprayed on gets to a wheel behind another. */
 const within = (wanted: Wanted, corner: Corner, job: Job): Wanted =>
@@ -136,8 +171,8 @@ const hotAirCelsius = 30
 
 /** Dressing of the tyre; none where a rule forbids it, a tyre coating is on, or the cabinet has none. */
 export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
-  if (corner.protection.includes('tyreCoating') || !isHere('tyre', corner, job))
-    return { choice: null, refused: null }
+  const isCoated = corner.protection.includes('tyreCoating') && services[job.service].protection !== 'coat'
+  if (isCoated || !isHere('tyre', corner, job)) return { choice: null, refused: null }
   const water = ['tyreDressingWater', 'Water-based: satin, easy to clean, no sling when thin.'] as const
   const solvent = ['tyreDressingSolvent', 'Solvent-based: wet gloss that lasts longer.'] as const
   const coating = [
@@ -145,7 +180,7 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
     'A tyre coating while the rubber is bare: months, a second coat for more.',
   ] as const
   const hot = job.conditions.airCelsius >= hotAirCelsius
-  const matteBeside = Object.values(corner.finishes).some(({ finish }) => finish === 'matte')
+  const matteBeside = hasMatte(corner)
   const glossy = job.schools.dressing === 'solvent' && !hot && !matteBeside
   const wanted = [
     ...(services[job.service].protection === 'coat' ? [coating] : []),

@@ -4,6 +4,7 @@ import type { Product } from '@/core/chemistry/product'
 import type { Corner, Job } from '@/core/job/job'
 import type { PlannedProtection } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
+import { hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
@@ -17,6 +18,9 @@ export interface Finishing {
   readonly drafts: StageDraft[]
   readonly protections: PlannedProtection[]
 }
+
+/** Seats and valve stay bare: what lies on a seat lets a nut work loose. */
+const sealedZones = wheelZones.filter((zone) => zone !== 'lugSeats' && zone !== 'valve')
 
 const cureCare = ({ kind }: ProtectionChoice): string[] => {
   const { cureHours } = protectionFacts[kind]
@@ -49,10 +53,24 @@ const nothingProtects = [
   'Add a protection that suits it, or leave the wheel clean and dry.',
 ] as const
 
-/** Protection and dressing of the wheels that were cleaned: nothing is sealed over dirt. */
+/** Scale on polished metal comes off with polish alone: until then nothing is put over it. */
+const keepsScale = (zone: Zone, corner: Corner, job: Job): boolean => {
+  const of = finishZoneOf(zone)
+  return (
+    of !== null &&
+    corner.finishes[of]?.finish === 'polishedBare' &&
+    (corner.loads[zone]?.mineral ?? 0) > 0 &&
+    services[job.service].polishes !== true
+  )
+}
+
+/**
+ * Protection and dressing of the wheels that were cleaned: nothing is sealed over dirt.
+ * @param cleaned which zones, by wheel
+ */
 export function finishDrafts(
   job: Job,
-  cleaned: ReadonlySet<Position>,
+  cleaned: ReadonlyMap<Position, readonly Zone[]>,
   miss: Miss,
   schools: Set<string>,
 ): Finishing {
@@ -61,7 +79,11 @@ export function finishDrafts(
   const protections: PlannedProtection[] = []
   const service = services[job.service]
   const put = (choice: ProtectionChoice, kind: 'protect' | 'dress', corner: Corner): void => {
-    const zones = kind === 'dress' ? (['tyre'] as const) : wheelZones
+    const washed = cleaned.get(corner.position) ?? []
+    const zones =
+      kind === 'dress'
+        ? (['tyre'] as const)
+        : sealedZones.filter((zone) => washed.includes(zone) && !keepsScale(zone, corner, job))
     addDraft(kind === 'dress' ? dress : protect, draftOf(choice, kind, zones), [corner])
     protections.push({ corner: corner.position, kind: choice.kind, productId: choice.product.id })
     if (choice.school) schools.add(choice.school)
@@ -75,9 +97,9 @@ export function finishDrafts(
         miss(
           [corner.position],
           `Not ${refused.productName} today: ${refused.reason}`,
-          choice
-            ? `${choice.product.name} goes on instead.`
-            : 'Leave the wheel clean, and protect it another day.',
+          [choice ? `${choice.product.name} goes on instead.` : null, refused.mend]
+            .filter(Boolean)
+            .join(' ') || 'Leave the wheel clean, and protect it another day.',
         )
       else if (!choice && isHere('face', corner, job)) miss([corner.position], ...nothingProtects)
     }
@@ -86,14 +108,19 @@ export function finishDrafts(
       : { choice: null, refused: null }
     if (dressing) put(dressing, 'dress', corner)
     else if (refused)
-      miss([corner.position], `The tyre is not dressed: ${refused.reason}`, 'Leave it clean and dry.')
+      miss(
+        [corner.position],
+        `The tyre is not dressed: ${refused.reason}`,
+        refused.mend ?? 'Leave it clean and dry.',
+      )
   }
   return { drafts: [...protect, ...dress], protections }
 }
 
 /** Zones of a group that are known to be bare, polished metal. */
 const polishedZones = ({ corners: [corner], zones }: WheelGroup): Zone[] =>
-  zones.filter((zone) => {
+  sealedZones.filter((zone) => {
+    if (!zones.includes(zone)) return false
     const of = finishZoneOf(zone)
     const state = of === null || of === 'caliper' ? undefined : corner?.finishes[of]
     return state?.finish === 'polishedBare' && state.condition === 'sound'
@@ -101,7 +128,18 @@ const polishedZones = ({ corners: [corner], zones }: WheelGroup): Zone[] =>
 
 /** Metal polish on bare polished metal, where the visit restores and the cabinet has one. */
 export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss): StageDraft[] {
-  if (!services[job.service].polishes) return []
+  if (!services[job.service].polishes) {
+    const scaled = groups.filter(({ corners, zones }) =>
+      corners.some((corner) => zones.some((zone) => keepsScale(zone, corner, job))),
+    )
+    if (scaled.length > 0)
+      miss(
+        scaled.flatMap(positionsOf),
+        'The scale on the polished metal stays: no cleaner is safe on it. Nothing is sealed over it.',
+        'A restoration removes it by hand, with metal polish.',
+      )
+    return []
+  }
   const drafts: StageDraft[] = []
   const product: Product | undefined = job.cabinet.find(
     ({ id, family, archived }) => family === 'metalPolish' && !archived && !job.wishes.forbidden.includes(id),
@@ -109,6 +147,14 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
   for (const group of groups) {
     const zones = polishedZones(group)
     if (zones.length === 0) continue
+    if (product && !hasCloth(job)) {
+      miss(
+        positionsOf(group),
+        'The bare metal stays as dull as it is: there is no clean towel in the kit to polish with.',
+        'Add towels that are kept for polish.',
+      )
+      continue
+    }
     if (!product) {
       miss(
         positionsOf(group),

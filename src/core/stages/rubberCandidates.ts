@@ -17,6 +17,7 @@ import { productRulesAt, type Judgement, type UseSite } from '@/core/rules/judge
 import type { Rule } from '@/core/rules/rule'
 import { services } from '@/core/visit-kinds/service'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
+import { archDepthMillimetres } from '@/core/reach/depth'
 import { pickTool, type ToolSite } from '@/core/reach/pickTool'
 import { millilitresAtCorner } from '@/core/effort/amounts'
 import { stageSeconds } from '@/core/effort/operatorTime'
@@ -69,8 +70,9 @@ interface RubberSite {
 }
 
 /** Where a tool for rubber or liner is wanted: no gap to pass, no finish to spare. */
-export const rubberToolSite = (job: Job): ToolSite => ({
+export const rubberToolSite = (job: Job, surface: 'tyre' | 'arch'): ToolSite => ({
   gapMillimetres: Infinity,
+  depthMillimetres: surface === 'arch' ? archDepthMillimetres : 0,
   surface: null,
   liner: job.archLiner,
   schools: job.schools,
@@ -78,7 +80,7 @@ export const rubberToolSite = (job: Job): ToolSite => ({
 })
 
 function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
-  const tool = pickTool(surface, job.tools, rubberToolSite(job))
+  const tool = pickTool(surface, job.tools, rubberToolSite(job, surface))
   const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
   return {
     surface,
@@ -172,17 +174,30 @@ export class RubberCandidates {
 
   /** All that no rule forbids, at both ends of their labels. */
   of(surface: 'tyre' | 'arch', corners: readonly Corner[]): readonly RubberCandidate[] {
+    return this.judged(surface, corners).filter(({ judgement }) => judgement.verdict !== 'no')
+  }
+
+  /** The best made for it that only a rule forbids; null where nothing else is in the way. */
+  barred(
+    surface: 'tyre' | 'arch',
+    corners: readonly Corner[],
+  ): { readonly productName: string; readonly reason: string } | null {
+    const [best] = this.judged(surface, corners)
+      .filter(({ judgement }) => judgement.verdict === 'no')
+      .sort((a, b) => Number(b.isMadeForIt) - Number(a.isMadeForIt) || a.seconds - b.seconds)
+    return best ? { productName: best.product.name, reason: best.judgement.rules[0]?.reason ?? '' } : null
+  }
+
+  private judged(surface: 'tyre' | 'arch', corners: readonly Corner[]): readonly RubberCandidate[] {
     const key = `${surface} ${corners.map(({ position }) => position).join()}`
     const known = this.known.get(key)
     if (known) return known
     const site = siteFor(surface, corners, this.job)
-    const made = suited(surface, this.job)
-      .flatMap((product) =>
-        [...new Set([product.strength.from, product.strength.to])]
-          .filter((fraction) => leavesHandsTime(product, fraction, site.sites, this.job))
-          .map((fraction) => candidateOf(product, site, this.job, fraction)),
-      )
-      .filter(({ judgement }) => judgement.verdict !== 'no')
+    const made = suited(surface, this.job).flatMap((product) =>
+      [...new Set([product.strength.from, product.strength.to])]
+        .filter((fraction) => leavesHandsTime(product, fraction, site.sites, this.job))
+        .map((fraction) => candidateOf(product, site, this.job, fraction)),
+    )
     this.known.set(key, made)
     return made
   }

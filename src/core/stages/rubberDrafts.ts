@@ -42,7 +42,7 @@ export function rubberDrafts(
     if (shortfall) miss(positions, shortfall.text, shortfall.mend)
     if (school) schools.add(school)
     if (!stage) continue
-    const site = rubberToolSite(job)
+    const site = rubberToolSite(job, surface)
     const tool = pickTool(surface, job.tools, site)
     if (!tool) miss(positions, ...sayNoTool([surface], job, site))
     addDraft(

@@ -9,6 +9,7 @@ import { type Corner, type Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { gradeNames, soilNames } from '@/core/soils/soil'
 import { wheelZones } from '@/core/wheel/zone'
+import { coldWords } from '@/core/words/explain'
 
 import { soilsOf, type RubberCandidate, type RubberCandidates, type RubberStage } from './rubberCandidates'
 
@@ -38,7 +39,8 @@ export function chooseForRubber(
   const able = all.of(surface, corners)
   const both = able.filter(({ product }) => product.family === 'wheelAndTyre')
   const bySchool = surface === 'tyre' && job.schools.wheelAndTyre === 'one' && both.length > 0
-  const candidates = bySchool ? both : able
+  const pinned = able.filter(({ product }) => job.wishes.pinned.includes(product.id))
+  const candidates = pinned.length > 0 ? pinned : bySchool ? both : able
   const present = soilsOf[surface]
     .map((soil) => ({ soil, grade: worstGrade(corners, [surface], soil) }))
     .filter(({ grade }) => grade > 0)
@@ -63,6 +65,17 @@ export function chooseForRubber(
       a.product.id.localeCompare(b.product.id),
   )
   if (!chosen) {
+    const barred = all.barred(surface, corners)
+    if (barred)
+      return {
+        stage: null,
+        keepOffWheel: false,
+        school: null,
+        shortfall: {
+          text: `The ${nouns[surface]} is left alone: ${barred.productName} would clean it, but not now.`,
+          mend: barred.reason,
+        },
+      }
     return {
       stage: null,
       keepOffWheel: false,
@@ -78,7 +91,16 @@ export function chooseForRubber(
     ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`
     : 'Nothing much on it, so one light round.'
   return {
-    stage: { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement, why },
+    stage: {
+      kind,
+      product,
+      fraction,
+      dwellMinSeconds,
+      labelMaxSeconds,
+      rounds,
+      judgement,
+      why: [why, coldWords(product.dwellSeconds.min, dwellMinSeconds)].filter(Boolean).join(' '),
+    },
     keepOffWheel: keptOff(product, corners, job, fraction),
     school: bySchool ? schoolText('wheelAndTyre', job.schools) : null,
     shortfall: chosen.enough

@@ -72,13 +72,19 @@ const overFoamWords =
   'Over the cleaner that is on the wheel: your shop foams over heavy film, and both leave with one rinse.'
 
 /** What a group's choice says of itself: what stays, what no tool reaches, which settings decided. */
-function sayChoice(choice: GroupChoice, job: Job, miss: Miss, schools: Set<string>): void {
+function sayChoice(
+  choice: GroupChoice,
+  used: readonly Option[],
+  job: Job,
+  miss: Miss,
+  schools: Set<string>,
+): void {
   const positions = positionsOf(choice.group)
   const unworked = sayUnworked(choice.group, job)
   if (unworked) miss(positions, ...unworked)
   if (choice.group.zones.length === 0) return
   if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
-  else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job))
+  else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job, used))
   if (choice.bySchool) schools.add(schoolText('maintenance', job.schools))
   if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
     schools.add(schoolText('rinseFirst', job.schools))
@@ -94,8 +100,9 @@ export function wheelDrafts(
 ): StageDraft[] {
   const drafts: StageDraft[] = []
   choices.forEach((choice, index) => {
-    sayChoice(choice, job, miss, schools)
     const found = whole.perGroup[index]
+    const used = (found?.stages ?? []).flatMap((at) => choice.options[at] ?? [])
+    sayChoice(choice, used, job, miss, schools)
     if (!found) return
     let after = -1
     for (const stage of groupStages(choice, found)) {

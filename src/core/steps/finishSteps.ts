@@ -2,6 +2,7 @@ import { dryingSeconds } from '@/core/effort/operatorTime'
 import type { Corner } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
 import { wheelStepId } from '@/core/plan/stepId'
+import { canDry } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { services } from '@/core/visit-kinds/service'
 import { positionNames } from '@/core/wheel/position'
@@ -10,9 +11,9 @@ import { stageSteps, type StepContext } from './stageSteps'
 import { contactZones, toolsFor } from './stepTools'
 import { isPutOnWet } from './wheelSteps'
 
-/** Left wet until the whole car is washed, unless something goes on dry; in the rain nothing gets dry. */
+/** Left wet until the whole car is washed, unless something goes on dry; in the rain, and with nothing to dry with, nothing gets dry. */
 function staysWet(corner: Corner, dryWork: readonly Stage[], { job }: StepContext): boolean {
-  if (!services[job.service].water || job.conditions.raining) return true
+  if (!services[job.service].water || job.conditions.raining || !canDry(job)) return true
   return job.schools.drying === 'leaveWet' && dryWork.length === 0
 }
 

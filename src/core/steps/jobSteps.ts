@@ -1,4 +1,9 @@
 import { estimate } from '@/core/estimates/houseEstimates'
+import { hotBrakes } from '@/core/conditions/brakesNow'
+import { hasCloth } from '@/core/reach/means'
+import { sayMinutes } from '@/core/timing/stageTiming'
+import { positionNames } from '@/core/wheel/position'
+import { listed } from '@/core/words/listed'
 import type { Job } from '@/core/job/job'
 import type { Schools } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
@@ -54,25 +59,64 @@ const liftSeconds = (job: Job): number =>
     Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates) * shareOf('getReady', job),
   )
 
+/** What local rules about drains usually speak of. */
+const harmsDrains = ({ family }: Stage): boolean =>
+  familyOf(family).traits.some((trait) =>
+    ['strongAcid', 'mildAcid', 'solvent', 'ironReactive', 'strongAlkali'].includes(trait),
+  )
+
+/** Cloths that never meet: what took tar or polish goes to nothing else. */
+function clothWords(stages: readonly Stage[]): string {
+  const kinds = new Set(stages.map(({ kind }) => kind))
+  const towels = [
+    ...(kinds.has('tar') ? ['one for tar alone'] : []),
+    ...(kinds.has('polish') ? ['one for polish alone'] : []),
+    'one to dry with',
+    ...(kinds.has('protect') ? ['clean ones for what is put on'] : []),
+  ]
+  return towels.length > 1 ? ` Towels apart: ${listed(towels)}.` : ''
+}
+
 /** What is made ready: without water there is neither lance nor hose, and loose wheels have no tyre to guide it round. */
-function readyWords(job: Job): { detail: string; cautions: readonly string[] } {
+function readyWords(job: Job, stages: readonly Stage[]): { detail: string; cautions: readonly string[] } {
   const { water } = services[job.service]
   if (!water)
     return {
       detail: 'Bottles labelled, two folded cloths a wheel, one damp and one dry.',
       cautions: [stepCautions.label],
     }
-  const guides = isOff(job) ? '' : ', hose guides under the tyres'
+  const things = [
+    'Bottles mixed and labelled',
+    ...(stages.some(({ delivery }) => delivery === 'bucket') ? ['the suds in their bucket'] : []),
+    ...(job.schools.toolRinse === 'bucket' ? ['a bucket of clear water for the tools'] : []),
+    ...(isOff(job) ? [] : ['hose guides under the tyres']),
+  ]
+  const cloths = hasCloth(job) ? clothWords(stages) : ''
   const body = job.vehicleKind === 'looseSet' ? '' : ` ${bodyWords[job.schools.wheelsOrder]}`
   return {
-    detail: `Bottles mixed and labelled${guides}.${body}`,
-    cautions: [stepCautions.lance, stepCautions.neverMix, stepCautions.label],
+    detail: `${things.join(', ')}.${cloths}${body}`,
+    cautions: [
+      stepCautions.lance,
+      stepCautions.neverMix,
+      ...(stages.some(harmsDrains) ? [stepCautions.runOff] : []),
+      stepCautions.label,
+    ],
   }
 }
 
+/** Brakes that are too hot now, and how long each waits. */
+const brakeWords = ({ conditions, estimates, corners }: Job): string =>
+  hotBrakes(conditions, estimates)
+    .filter(({ position }) => corners.some((corner) => corner.position === position))
+    .map(
+      ({ position, celsius, waitSeconds }) =>
+        ` ${positionNames[position]}: brake at ${Math.round(celsius)} °C, cool enough in about ${sayMinutes(waitSeconds ?? 0)}; the others come first.`,
+    )
+    .join('')
+
 /** What comes before the first wheel. */
-export function openingSteps(job: Job): Step[] {
-  const ready = readyWords(job)
+export function openingSteps(job: Job, stages: readonly Stage[]): Step[] {
+  const ready = readyWords(job, stages)
   const steps = [
     jobStep(
       job,
@@ -85,9 +129,7 @@ export function openingSteps(job: Job): Step[] {
       job,
       'coolCheck',
       'Cool and in the shade?',
-      services[job.service].water
-        ? 'Every wheel cool to the touch before anything wet.'
-        : 'Every wheel cool to the touch before anything is sprayed.',
+      `${services[job.service].water ? 'Every wheel cool to the touch before anything wet.' : 'Every wheel cool to the touch before anything is sprayed.'}${brakeWords(job)}`,
       'Heat dries the chemical and stains.',
       job.vehicleKind === 'looseSet' ? [] : [stepCautions.hot],
     ),

@@ -30,7 +30,7 @@ export function orderSteps(
   // Behind another wheel the water still gets to, where no tool does.
   const isRinsedOnly = ({ position }: Corner): boolean => isInner(position) && services[job.service].water
   return [
-    ...openingSteps(job),
+    ...openingSteps(job, stages),
     ...corners
       .filter((corner) => cleaned(corner) || isRinsedOnly(corner))
       .flatMap((corner) => wheelSteps(corner, context, startsDry.includes(corner.position))),

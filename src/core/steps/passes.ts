@@ -8,6 +8,7 @@ import type { Act } from '@/core/work/act'
 import { secondsWorked } from './secondsWorked'
 import { rinseWithin } from './rinseWithin'
 import type { Stage } from '@/core/plan/plan'
+import { isOff } from '@/core/reach/zoneReach'
 import { isOnRubber } from '@/core/work/stageKind'
 
 /** One thing done in a pass, before its rinse. */
@@ -49,6 +50,9 @@ function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming
     return 'acid and alkaline products must not meet'
   if ((one.keptOffWheel || other.keptOffWheel) && !(onRubber(one) && onRubber(other)))
     return 'this tyre cleaner can harm the wheel'
+  // With the wheel off its arch stays at the car.
+  if (isOff(job) && (one.kind === 'arch') !== (other.kind === 'arch'))
+    return 'the wheel lies apart from its arch'
   if (isOverFoam(one, other, job)) return null
   if (!onRubber(one) && !onRubber(other)) return 'rinse off the first product completely before the next'
   const inParts = timings.some(

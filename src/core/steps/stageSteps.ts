@@ -7,9 +7,12 @@ import type { Zone } from '@/core/wheel/zone'
 import { stepCautions } from '@/core/words/cautions'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
 import { actsInCoats, actsInParts, wheelPart } from './parts'
+import { jetCautions } from './jetCautions'
 import { rinseWithin } from './rinseWithin'
 import { secondsWorked } from './secondsWorked'
 import type { Pass } from './passes'
+import type { ToolKind } from '@/core/tools/tool'
+import { listed } from '@/core/words/listed'
 import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
@@ -26,8 +29,27 @@ export interface StepContext {
   nextMist(): number
 }
 
-const brushRinse = ({ schools }: Job): string =>
-  schools.toolRinse === 'bucket' ? 'Rinse the brush often.' : 'Rinse the brush under running water.'
+const soft: readonly ToolKind[] = ['mitt', 'sponge', 'barrelWand']
+/** Zones behind the face, where the worst of the dirt sits. */
+const behind: readonly Zone[] = ['barrel', 'spokeBacks']
+
+/** How what is in the hand is kept clean. */
+function toolRinse(tools: readonly string[], stage: Stage, { schools, tools: kit }: Job): string {
+  const kinds = kit.filter(({ name }) => tools.includes(name)).map(({ kind }) => kind)
+  const names = [
+    kinds.some((kind) => !soft.includes(kind)) ? 'brush' : null,
+    ...soft.filter((kind) => kinds.includes(kind)).map((kind) => (kind === 'barrelWand' ? 'wand' : kind)),
+  ].filter((name) => name !== null)
+  if (names.length === 0) return ''
+  const often = `Rinse ${names.length === 1 ? `the ${names[0]}` : listed(names)} ${schools.toolRinse === 'bucket' ? 'often' : 'under running water'}`
+  const both = stage.tools.some(
+    ({ tool, zones }) =>
+      tool !== null &&
+      zones.some((zone) => behind.includes(zone)) &&
+      zones.some((zone) => !behind.includes(zone)),
+  )
+  return both ? `${often}, and always before the face.` : `${often}.`
+}
 
 const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
   stage.zones.filter((zone) => isHere(zone, corner, job))
@@ -76,7 +98,17 @@ export function stageSteps(
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
     // Coats are steps of their own.
     const whole = secondsWorked(act, stage, afterRounds(corner, round), coats > 1 ? undefined : timing, job)
-    const text = textOf(act, stage, piece ? `${where}, ${piece.name},` : where, shown, round, brushRinse(job))
+    const tools = toolsFor(act, act === 'scrub' ? zones : contact, stage, job)
+    const care = toolRinse(tools, stage, job)
+    const text = textOf(act, {
+      stage,
+      where: piece ? `${where}, ${piece.name},` : where,
+      zones: shown,
+      round,
+      tools,
+      toolRinse: care,
+      hasArch: isHere('arch', corner, job),
+    })
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
         ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing) }
@@ -94,9 +126,9 @@ export function stageSteps(
       ...text,
       title: text.title.replace(/,$/, ''),
       ...(isFreshCoat ? freshCoat(where, stage) : {}),
-      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, brushRinse(job)) : {}),
+      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, care) : {}),
       zones: shown,
-      tools: toolsFor(act, act === 'scrub' ? zones : contact, stage, job),
+      tools,
       operatorSeconds:
         part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
           ? Math.max(5, Math.ceil(whole / sections))
@@ -106,13 +138,33 @@ export function stageSteps(
       wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
       part: part > 0 && coats === 1 ? { number: part, of: sections } : null,
       ...(part === 0 || part === sections ? asking(act, [stage]) : {}),
-      cautions:
-        act === 'spray' || act === 'protect' ? stage.cautions : act === 'dress' ? [stepCautions.brakes] : [],
+      cautions: cautionsAt(act, stage, corner, job),
     })
     if (wetProtect) steps.push(rinseAtOnce(stage, corner, zones, job))
   }
   return steps
 }
+
+/** A caution stands where the hand is: what a jet harms at every rinse, what rubbing harms at the brush. */
+function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly string[] {
+  switch (act) {
+    case 'spray':
+    case 'protect':
+      return stage.cautions
+    case 'dress':
+      return [...stage.cautions, stepCautions.brakes]
+    case 'rinse':
+      return jetCautions(corner, job)
+    case 'agitate':
+    case 'wipe':
+      return stage.rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
+    default:
+      return []
+  }
+}
+
+/** Rules whose care is for the hand that rubs. */
+const aboutRubbing: readonly string[] = ['matte-without-pressure', 'polish-along-the-grain']
 
 /** What is sprayed on the wet wheel to protect it comes off again straight away. */
 const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: Job): Step => ({
@@ -130,7 +182,7 @@ const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: 
   wetLimitSeconds: null,
   part: null,
   why: 'Left standing, silica dries to streaks.',
-  cautions: [],
+  cautions: jetCautions(corner, job),
 })
 
 /** A soak that the knock-down rinse takes off again. */
@@ -142,7 +194,15 @@ export function presoakStep(stage: Stage, corner: Corner, { job, timings }: Step
     act: 'spray',
     corner: corner.position,
     stageId: stage.id,
-    ...textOf('spray', stage, where, zones, 1, ''),
+    ...textOf('spray', {
+      stage,
+      where,
+      zones,
+      round: 1,
+      tools: [],
+      toolRinse: '',
+      hasArch: isHere('arch', corner, job),
+    }),
     zones,
     tools: [],
     operatorSeconds: secondsOfAct('spray', stage.kind, corner, job),
@@ -170,17 +230,27 @@ export function passSteps(
     const zones = also ? [...zonesOf(stage), ...zonesOf(also)] : zonesOf(stage)
     const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
     const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
-    const text = textOf(act, stage, where, shown, round, brushRinse(job))
+    const tools = toolsFor(act, shown, stage, job)
+    const care = toolRinse(tools, stage, job)
+    const text = textOf(act, {
+      stage,
+      where,
+      zones: shown,
+      round,
+      tools,
+      toolRinse: care,
+      hasArch: isHere('arch', corner, job),
+    })
     steps.push({
       id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),
       act,
       corner: corner.position,
       stageId: stage.id,
       ...text,
-      ...(timing?.isStaggered ? asYouComeToIt(act, text, brushRinse(job)) : {}),
+      ...(timing?.isStaggered ? asYouComeToIt(act, text, care) : {}),
       ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
-      tools: toolsFor(act, shown, stage, job),
+      tools,
       operatorSeconds: secondsWorked(
         act,
         stage,
@@ -197,7 +267,7 @@ export function passSteps(
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,
       part: null,
       ...asking(act, [stage]),
-      cautions: act === 'spray' ? stage.cautions : [],
+      cautions: cautionsAt(act, stage, corner, job),
     })
   }
   const last = shared.at(-1) as Stage
@@ -217,7 +287,7 @@ export function passSteps(
     wetLimitSeconds: null,
     part: null,
     ...asking('rinse', shared),
-    cautions: [],
+    cautions: jetCautions(corner, job),
   })
   return steps
 }

@@ -1,4 +1,7 @@
+import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
+import { cleanOf } from '@/core/reach/means'
+import type { Tool } from '@/core/tools/tool'
 import type { Zone } from '@/core/wheel/zone'
 import type { Act } from '@/core/work/act'
 import type { Stage } from '@/core/plan/plan'
@@ -6,20 +9,30 @@ import type { Stage } from '@/core/plan/plan'
 /** Zones that something touches, in the order in which dirt runs. */
 export const contactZones: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'] // prettier-ignore
 
-const firstOfKind = (kind: string, job: Job): string[] =>
-  job.tools
-    .filter((tool) => tool.kind === kind && tool.state === 'clean' && tool.dedicatedTo !== 'paint')
-    .slice(0, 1)
-    .map(({ name }) => name)
+const firstOf = (tools: readonly Tool[]): string[] => tools.slice(0, 1).map(({ name }) => name)
+
+/** A cloth for the wheel. */
+const towel = (job: Job): string[] => firstOf(cleanOf('towel', job, 'wheel'))
+
+function dryers(job: Job): string[] {
+  const blower = firstOf(cleanOf('blower', job))
+  return job.schools.drying === 'air' || towel(job).length === 0 ? [...blower, ...towel(job)] : towel(job)
+}
+
+/** What is wiped on goes on with the wheel's own applicator, else with a folded cloth, and comes off with a cloth. */
+const wipingOn = (stage: Stage | null, job: Job): string[] => {
+  const family = stage && familyOf(stage.family)
+  return family?.purpose === 'protect' && family.onWet
+    ? []
+    : [...firstOf(cleanOf('applicator', job, 'wheel')), ...towel(job)]
+}
 
 /** Names of the tools in the hand during an act. */
 export function toolsFor(act: Act, zones: readonly Zone[], stage: Stage | null, job: Job): string[] {
-  if (act === 'dress') return firstOfKind('applicator', job)
-  if (act === 'dry' || act === 'wipe') {
-    return act === 'dry' && job.schools.drying === 'air'
-      ? [...firstOfKind('blower', job), ...firstOfKind('towel', job)]
-      : firstOfKind('towel', job)
-  }
+  if (act === 'dress') return firstOf(cleanOf('applicator', job, 'tyre'))
+  if (act === 'protect') return wipingOn(stage, job)
+  if (act === 'dry') return dryers(job)
+  if (act === 'wipe') return towel(job)
   if (act !== 'agitate' && act !== 'scrub') return []
   return (stage?.tools ?? []).flatMap(({ tool, zones: reached }) =>
     tool !== null && reached.some((zone) => zones.includes(zone)) ? [tool] : [],

@@ -3,14 +3,15 @@ import { knockDownSeconds, secondsOfAct } from '@/core/effort/operatorTime'
 import type { Corner } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
 import { testSpotId, wheelStepId } from '@/core/plan/stepId'
+import { cleanOf } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
-import { judge, surfaceOf } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
 import { positionNames } from '@/core/wheel/position'
-import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
+import { zoneNames, type Zone } from '@/core/wheel/zone'
 import { stepCautions } from '@/core/words/cautions'
 import { listed } from '@/core/words/listed'
 import { isFinishing, isOnRubber } from '@/core/work/stageKind'
+import { jetCautions } from './jetCautions'
 import { jobStep } from './jobSteps'
 import { goingOn, passesOf } from './passes'
 import { passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
@@ -23,25 +24,6 @@ const rinsedZones = (corner: Corner, { job }: StepContext): Zone[] =>
     // What cannot be got at by hand may still be reached by water.
     (zone) => isHere(zone, corner, job) || (zone !== 'arch' && isHere('barrel', corner, job)),
   )
-
-/** What the rule book says of a jet on this wheel. */
-const jetCautions = (corner: Corner, { job }: StepContext): string[] => [
-  ...new Set(
-    wheelZones.flatMap((zone) =>
-      judge(
-        {},
-        {
-          zone,
-          surface: surfaceOf(zone, corner.finishes),
-          vehicleKind: job.vehicleKind,
-          schools: job.schools,
-          protectionLive: false,
-          pressureBar: job.equipment.pressureBar,
-        },
-      ).rules.flatMap(({ care, verdict }) => (verdict === 'withCare' && care ? [care] : [])),
-    ),
-  ),
-]
 
 function knockDown(corner: Corner, presoak: Stage | undefined, context: StepContext): Step {
   const { job } = context
@@ -56,7 +38,7 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
       presoak
         ? 'The soak has loosened the grit; now it goes before anything touches the wheel.'
         : 'Grit goes before anything touches the wheel.',
-      jetCautions(corner, context),
+      jetCautions(corner, job),
     ),
     id: wheelStepId(corner.position, 'preRinse'),
     corner: corner.position,
@@ -66,12 +48,15 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
   }
 }
 
-function lookAgain(corner: Corner, { job }: StepContext): Step {
+function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
+  const isRevived =
+    corner.protection.includes('ceramicCoating') &&
+    stages.some(({ kind, corners }) => kind === 'mineral' && corners.includes(corner.position))
   const look = jobStep(
     job,
     'lookAgain',
     `Look again, ${whereIs(corner)}`,
-    `${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
+    `${isRevived ? 'First the water: where it beads again the coating works, and the topper may wait. ' : ''}${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
     'What is missed now is sealed in.',
   )
   return {
@@ -111,20 +96,28 @@ function testSpot(stages: readonly Stage[], corner: Corner, { job }: StepContext
 const tested = (stages: readonly Stage[], corner: Corner): Stage[] =>
   stages.filter(({ rules, corners }) => rules.some((rule) => rule.testSpot) && corners[0] === corner.position)
 
-/** The tyre is wiped with what is in the mitt anyway. */
-const wipeTyre = (corner: Corner, { job }: StepContext): Step => ({
-  ...jobStep(
+/** The tyre is wiped in the same suds, with something of its own; without that it is only rinsed. */
+function wipeTyre(corner: Corner, { job }: StepContext): Step[] {
+  const [tool] = [...cleanOf('towel', job, 'tyre'), ...cleanOf('tyreBrush', job, 'tyre')]
+  if (!tool) return []
+  const step = jobStep(
     job,
     'wipe',
     `Wipe the tyre, ${whereIs(corner)}`,
-    'With the same suds, the tyre’s own cloth, before the rinse.',
+    `With the same suds and the ${tool.name}, before the rinse.`,
     'A wiped tyre looks cared for until the next visit.',
-  ),
-  id: wheelStepId(corner.position, 'wipeTyre'),
-  corner: corner.position,
-  zones: ['tyre'],
-  operatorSeconds: secondsOfAct('wipe', 'tyre', corner, job),
-})
+  )
+  return [
+    {
+      ...step,
+      id: wheelStepId(corner.position, 'wipeTyre'),
+      corner: corner.position,
+      zones: ['tyre'],
+      tools: [tool.name],
+      operatorSeconds: secondsOfAct('wipe', 'tyre', corner, job),
+    },
+  ]
+}
 
 /** Hub and caliper, which the wheel hides when it is on. */
 const hubStep = (corner: Corner, { job }: StepContext): Step => ({
@@ -132,7 +125,7 @@ const hubStep = (corner: Corner, { job }: StepContext): Step => ({
     job,
     'hub',
     `Hub and caliper at the car, ${whereIs(corner)}`,
-    'Hub face and mounting pad of the wheel brushed dry and wiped clean, caliper brushed with mild suds and rinsed, lip of the arch wiped.',
+    `Hub face and mounting pad of the wheel brushed dry and wiped clean, caliper brushed with mild suds and rinsed${job.vehicleKind === 'motorcycle' ? '' : ', lip of the arch wiped'}.`,
     'Rust between hub and pad loosens nuts; the caliper is never so easy to reach.',
     [stepCautions.brakes, stepCautions.seats],
   ),
@@ -141,10 +134,10 @@ const hubStep = (corner: Corner, { job }: StepContext): Step => ({
   zones: [],
 })
 
-/** Puts a step in before the last rinse of a wheel. */
-function beforeLastRinse(steps: Step[], step: Step): void {
+/** Puts steps in before the last rinse of a wheel. */
+function beforeLastRinse(steps: Step[], more: readonly Step[]): void {
   const at = steps.findLastIndex(({ act }) => act === 'rinse')
-  if (at >= 0) steps.splice(at, 0, step)
+  if (at >= 0) steps.splice(at, 0, ...more)
 }
 
 /** Everything wet at one wheel, from the knock-down to the protection that goes on wet. */

@@ -1,10 +1,12 @@
 import { sitesOf } from '@/core/choice/sites'
+import { hotBrakes } from '@/core/conditions/brakesNow'
 import type { Corner, Job } from '@/core/job/job'
 import { ruleBook } from '@/core/rules/book'
 import { judgePlaces } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { hoursAt } from './workHours'
 import type { Shortfall } from '@/core/plan/plan'
+import { positionNames } from '@/core/wheel/position'
 
 /** A surface that chemistry may go onto, °C; the rule on hot surfaces says so. */
 const workableCelsius = 35
@@ -37,13 +39,29 @@ export function forbiddenNow(job: Job): Shortfall[] {
     const [rule] = judgePlaces(rules, sitesOf(place, job)).rules
     if (rule) byRule.set(rule, [...(byRule.get(rule) ?? []), corner])
   }
-  return [...byRule].map(([rule, corners]) => ({
-    corners: corners.map(({ position }) => position),
-    text: rule.reason,
-    mend:
-      rule.id === 'frost'
-        ? 'A heated place, or another day.'
-        : whenItGoes(rule.id, corners, job).trim() ||
-          'Let them cool, with plenty of water if it hurries, and measure again.',
+  return [
+    ...notCooling(job),
+    ...[...byRule].map(([rule, corners]) => ({
+      corners: corners.map(({ position }) => position),
+      text: rule.reason,
+      mend:
+        rule.id === 'frost'
+          ? 'A heated place, or another day.'
+          : whenItGoes(rule.id, corners, job).trim() ||
+            'Let them cool, with plenty of water if it hurries, and measure again.',
+    })),
+  ]
+}
+
+/** Wheels whose brakes do not cool by their readings: nobody can tell when they may be wetted. */
+function notCooling({ corners, conditions, estimates }: Job): Shortfall[] {
+  const rising = hotBrakes(conditions, estimates).filter(
+    ({ position, waitSeconds }) =>
+      waitSeconds === null && corners.some((corner) => corner.position === position),
+  )
+  return rising.map(({ position, celsius }) => ({
+    corners: [position],
+    text: `The brake of ${positionNames[position].toLowerCase()} is too hot (${Math.round(celsius)} °C), and by its two readings it does not cool.`,
+    mend: 'Measure the same spot again after ten minutes. Until it cools, nothing wet goes on this wheel.',
   }))
 }

@@ -20,5 +20,7 @@ export const stepCautions = {
   jack: 'Never under a jack alone; by the vehicle maker’s handbook, in doubt a qualified workshop.',
   torque: 'The figure is in the handbook; note the re-check.',
   seats: 'Seats, threads and the pad stay dry: no grease, no dressing, unless the maker says so.',
+  runOff:
+    'Run-off with acid, solvent or iron remover in it goes where local rules let it, not down a street drain.',
   brakes: 'Nothing slippery on discs, pads or tread.',
 } as const

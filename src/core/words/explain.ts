@@ -95,13 +95,27 @@ function hardest(
   return found
 }
 
+/** What one of the wheels cannot stand is no step for all of them. */
+const isForbiddenSomewhere = (id: string, choices: readonly GroupChoice[]): boolean =>
+  choices.some(({ options }) => {
+    const own = options.filter(({ product }) => product.id === id)
+    return own.length > 0 && own.every(({ judgement }) => judgement.verdict === 'no')
+  })
+
+const hasPolishedMetal = ({ group }: GroupChoice): boolean =>
+  group.corners.some(({ finishes }) =>
+    Object.values(finishes).some(({ finish }) => finish === 'polishedBare'),
+  )
+
 /** What to try next where the test spot or the first wheel does not come clean, mildest first. */
 export function ladderOf(choices: readonly GroupChoice[], used: readonly string[]): LadderStep[] {
   const top = hardest(choices)
   if (!top) return []
   const { choice, soil, at } = top
   const does = (option: Option) => option.removes[at] ?? 0
-  const allowed = choice.options.filter(({ judgement }) => judgement.verdict !== 'no')
+  const allowed = choice.options.filter(
+    ({ judgement, product }) => judgement.verdict !== 'no' && !isForbiddenSomewhere(product.id, choices),
+  )
   const mine = allowed.filter(({ product }) => used.includes(product.id)).sort((a, b) => does(b) - does(a))[0]
   const steps: LadderStep[] = []
   if (mine && does(mine) > 0) {
@@ -134,15 +148,21 @@ export function ladderOf(choices: readonly GroupChoice[], used: readonly string[
   }
   steps.push({
     text: 'Stop there.',
-    why: 'What is left then is damage, not dirt: polishing or refinishing is another job.',
+    why: choices.some(hasPolishedMetal)
+      ? 'What is left on polished metal is for a metal polish; elsewhere it is damage, and refinishing is another job.'
+      : 'What is left then is damage, not dirt: polishing or refinishing is another job.',
   })
   return steps
 }
 
-/** What one grade more of the hardest soil would bring, if that is something else. */
+/**
+ * What one grade more of the hardest soil would bring, if that is something else.
+ * @param usedIds products that the plan uses anyway
+ */
 export function oneGradeMore(
   choices: readonly GroupChoice[],
   summaryOf: (options: readonly Option[]) => string,
+  usedIds: readonly string[],
 ): string | null {
   const top = hardest(choices)
   if (!top) return null
@@ -155,7 +175,12 @@ export function oneGradeMore(
   const text = (found: typeof now) =>
     summaryOf((found?.stages ?? []).map((index) => choice.options[index] as Option))
   if (!then || !now) return `One grade more ${soilNames[soil]} and this cabinet would not do it in one visit.`
-  return text(now) === text(then) ? null : `One grade more ${soilNames[soil]}: ${text(then)}.`
+  const isThereAlready = then.stages.every((index) =>
+    usedIds.includes(choice.options[index]?.product.id ?? ''),
+  )
+  return isThereAlready || text(now) === text(then)
+    ? null
+    : `One grade more ${soilNames[soil]}: ${text(then)}.`
 }
 
 /** Need from which a strong product is worth a word. */

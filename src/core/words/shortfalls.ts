@@ -1,13 +1,19 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { wheelSoils, type WheelSoil } from '@/core/choice/need'
+import type { Option } from '@/core/choice/option'
 import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
+import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
+import { isPlannable } from '@/core/choice/candidates'
 import type { Job } from '@/core/job/job'
+import { hasCloth } from '@/core/reach/means'
+import { depthOf } from '@/core/reach/depth'
 import { gapOf } from '@/core/reach/gap'
-import { fitsBut, type ToolSite } from '@/core/reach/pickTool'
+import { fitsBut, longestTooShort, type ToolSite } from '@/core/reach/pickTool'
 import { judgePlaces, rulesAbout, surfaceOf } from '@/core/rules/judge'
 import { soilNames } from '@/core/soils/soil'
+import { services } from '@/core/visit-kinds/service'
 import { whenItGoes } from '@/core/timing/heat'
 import { usualDuty, type Tool } from '@/core/tools/tool'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
@@ -28,8 +34,29 @@ const ruledOut = ({ group }: GroupChoice, soil: WheelSoil, job: Job): Product[] 
     )
     .sort((a, b) => ratingOf(b, soil) - ratingOf(a, soil))
 
+/** What only a cloth takes off a dry wheel, the best for a soil first; empty where the kit has one. */
+const lacksCloth = (soil: WheelSoil, job: Job): Product[] =>
+  hasCloth(job)
+    ? []
+    : job.cabinet
+        .filter((product) => {
+          const family = familyOf(product.family)
+          return (
+            isPlannable(product, job) &&
+            family.purpose === 'clean' &&
+            family.needsDry &&
+            ratingOf(product, soil) > 1
+          )
+        })
+        .sort((a, b) => ratingOf(b, soil) - ratingOf(a, soil))
+
 /** Where nothing may be used at all. */
 export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
+  if (!services[job.service].water && !hasCloth(job))
+    return [
+      'There is no clean towel in the kit, and without water every drop is wiped off.',
+      'Add two clean towels to the kit, one damp and one dry for each wheel.',
+    ]
   const refused = choice.options[0]?.judgement.rules[0]
   const out = wheelSoils.flatMap((soil) => ruledOut(choice, soil, job))[0]
   if (out && choice.options.every(({ judgement }) => judgement.verdict === 'no'))
@@ -48,8 +75,11 @@ export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
 /** Soils that another wash takes; the others need a product of their own. */
 const washedOff: readonly WheelSoil[] = ['film', 'freshDust', 'organic']
 
-/** A soil that stays: by a wish, by a rule, or because the cabinet has nothing for it. */
-export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job): Said {
+/**
+ * A soil that stays: by a wish, by a rule, or because the cabinet has nothing for it.
+ * @param used what the plan uses on these wheels
+ */
+export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job, used: readonly Option[]): Said {
   const at = wheelSoils.indexOf(soil)
   const able = choice.options.filter(({ removes }) => (removes[at] ?? 0) > 0)
   const allowed = able.filter(({ judgement }) => judgement.verdict !== 'no')
@@ -62,6 +92,12 @@ export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job): Sa
       `Not all of the ${soilNames[soil]} will come off without ${out.name}.`,
       `You ruled ${out.name} out; allow it again, or leave that for another visit.`,
     ]
+  const [wiped] = lacksCloth(soil, job)
+  if (wiped && ratingOf(wiped, soil) > best)
+    return [
+      `Not all of the ${soilNames[soil]} will come off without a clean towel.`,
+      `${wiped.name} works on a dry wheel and is wiped off; add a towel to the kit that is kept for it.`,
+    ]
   if (choice.staysMild && strongest && washedOff.includes(soil))
     return [
       'One wash may not take all of it off bare metal.',
@@ -71,9 +107,11 @@ export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job): Sa
     `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
     able.length === 0
       ? `Nothing in it is rated for ${soilNames[soil]}; add a product that is.`
-      : strongest
-        ? `${strongest.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`
-        : `${barred?.product.name} would take it, but: ${barred?.judgement.rules[0]?.reason}`,
+      : strongest && !used.some(({ product }) => product.id === strongest.product.id)
+        ? `${strongest.product.name} would take more of it and asks more of the wheel; pin it, or plan a second visit.`
+        : strongest
+          ? `${strongest.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`
+          : `${barred?.product.name} would take it, but: ${barred?.judgement.rules[0]?.reason}`,
   ]
 }
 
@@ -90,6 +128,7 @@ const thinnestMillimetres = 4
 /** Zones that no tool of the kit serves. */
 export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Said {
   const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
+  const short = zones[0] && longestTooShort(zones[0], job.tools, site)
   const soft = ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(site.surface?.finish ?? '')
   const isBehind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
   const gap = site.gapMillimetres
@@ -103,7 +142,11 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Sai
           : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
   return [
     `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: dirt will stay there.`,
-    spare ? toolMend(spare) : add,
+    spare
+      ? toolMend(spare)
+      : short
+        ? `${short.name} reaches ${Math.round(short.reachMillimetres)} mm; about ${Math.ceil(site.depthMillimetres / 10) * 10} mm are wanted there.`
+        : add,
   ]
 }
 
@@ -115,19 +158,10 @@ export function sayUnworked(group: WheelGroup, job: Job): Said | null {
   if (!corner || !first) return null
   return sayNoTool(zones, job, {
     gapMillimetres: gapOf(corner, job),
+    depthMillimetres: depthOf(first, corner),
     surface: surfaceOf(first, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,
     vehicleKind: job.vehicleKind,
   })
-}
-
-/** Why a product that was pinned has no place in the plan. */
-export function sayUnusedPin(product: Product, groups: readonly WheelGroup[], job: Job): Said {
-  const text = `${product.name} is pinned but has no place in this plan.`
-  if (product.archived) return [text, 'It is archived; bring it back into use first.']
-  const rule = groups
-    .flatMap((group) => judgePlaces(rulesAbout({ product }), sitesOf(group, job)).rules)
-    .find(({ verdict }) => verdict === 'no')
-  return [text, rule ? rule.reason : 'It does nothing for what is there today.']
 }

@@ -2,6 +2,8 @@ import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
 import { listed } from './listed'
 import type { Act, Stage } from '@/core/plan/plan'
 import { isOnRubber } from '@/core/work/stageKind'
+import type { ActText } from './actText'
+import { dressText, protectText } from './protectTexts'
 
 const namesOf = (zones: readonly Zone[]): string => listed(zones.map((zone) => zoneNames[zone]))
 
@@ -12,18 +14,12 @@ const shortly = (zones: readonly Zone[]): string => {
   return own.length < 6 ? namesOf(zones) : listed(['the whole wheel', ...rest.map((zone) => zoneNames[zone])])
 }
 
-interface ActText {
-  readonly title: string
-  readonly detail: string
-  readonly why: string
-}
-
 /** How an act reads where what is reached late is sprayed as one comes to it. */
-export function asYouComeToIt(act: Act, { detail }: ActText, brushRinse: string): Pick<ActText, 'detail'> {
+export function asYouComeToIt(act: Act, { detail }: ActText, toolRinse: string): Pick<ActText, 'detail'> {
   if (act === 'spray') return { detail: 'Barrel and spoke backs first. Keep it wet.' }
   if (act !== 'agitate') return { detail }
   return {
-    detail: `Brush the barrel and the spoke backs. Then spray the face and the rest, give it a moment, and brush that. ${brushRinse}`,
+    detail: `Brush the barrel and the spoke backs. Then spray the face and the rest, give it a moment, and brush that. ${toolRinse}`,
   }
 }
 
@@ -34,18 +30,26 @@ export const freshCoat = (where: string, { productName }: Stage): ActText => ({
   why: 'Fresh product keeps all of it wet until the rinse.',
 })
 
-/** What is worked where, for the words of one act. */
-interface Worked {
+/** What is worked where, with what, for the words of one act. */
+export interface Worked {
   readonly stage: Stage
   /** The wheel, as it stands in a sentence. */
   readonly where: string
   readonly zones: readonly Zone[]
-  /** " (round 2 of 3)", or nothing. */
-  readonly rounds: string
-  readonly brushRinse: string
+  readonly round: number
+  /** Names of what is in the hand. */
+  readonly tools: readonly string[]
+  /** How what is in the hand is kept clean, as a sentence. */
+  readonly toolRinse: string
+  /** Whether the wheel has an arch within reach. */
+  readonly hasArch: boolean
 }
 
-function sprayText({ stage, where, zones, rounds }: Worked): ActText {
+const roundsText = ({ stage, round }: Worked): string =>
+  stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
+
+function sprayText(worked: Worked): ActText {
+  const { stage, where, zones } = worked
   const { kind, family, delivery, productName } = stage
   if (delivery === 'bucket')
     return {
@@ -66,30 +70,30 @@ function sprayText({ stage, where, zones, rounds }: Worked): ActText {
       why: 'Solvent elsewhere only costs protection.',
     }
   return {
-    title: `Spray ${isOnRubber(kind) ? `${kind}, ${where},` : where} with ${productName}${rounds}`,
+    title: `Spray ${isOnRubber(kind) ? `${kind}, ${where},` : where} with ${productName}${roundsText(worked)}`,
     detail: `Cover evenly: ${shortly(zones)}. Keep it wet.`,
     why: 'Missed areas clean unevenly; a product that dries stains.',
   }
 }
 
-const scrubText = ({ stage, where, rounds }: Worked): ActText =>
-  stage.kind === 'arch'
+const scrubText = (worked: Worked): ActText =>
+  worked.stage.kind === 'arch'
     ? {
-        title: `Scrub arch, ${where}`,
-        detail: 'Long brush, top first.',
+        title: `Scrub arch, ${worked.where}`,
+        detail: `With the ${listed(worked.tools)}, top first.`,
         why: 'It drips on everything below, so it comes first.',
       }
     : {
-        title: `Scrub tyre, ${where}${rounds}`,
+        title: `Scrub tyre, ${worked.where}${roundsText(worked)}`,
         detail: 'A quarter at a time. Brown foam means again, white foam means done.',
         why: 'Strip it bare or the dressing will not take.',
       }
 
-function brushText({ stage, where, zones, brushRinse }: Worked): ActText {
+function brushText({ stage, where, zones, toolRinse }: Worked): ActText {
   const isWhole = zones.includes('barrel') && zones.includes('face') && !where.endsWith(',')
   return {
     title: isWhole ? `Brush ${where}, barrel first` : `Brush ${where}`,
-    detail: `Back to front, top to bottom: ${namesOf(zones)}. ${brushRinse}`,
+    detail: `Back to front, top to bottom: ${namesOf(zones)}. ${toolRinse}`,
     why:
       stage.kind === 'iron'
         ? 'Wait for the violet to darken, then move it on.'
@@ -137,26 +141,23 @@ const dryText = ({ stage, where }: Worked): ActText =>
         why: 'Water left in a gap runs out over the finished work.',
       }
 
-const rinseText = ({ stage, where, zones }: Worked): ActText => ({
+const rinseText = ({ stage, where, zones, hasArch }: Worked): ActText => ({
   title: `Rinse ${where}`,
   detail:
     stage.kind === 'arch'
       ? 'Arch, top to bottom.'
-      : `Even passes, plenty of water: ${shortly(zones)}, back to front, arch edge last.`,
-  why: 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
+      : stage.kind === 'tar'
+        ? `Suds over the spots first, then plenty of water: ${shortly(zones)}.`
+        : `Even passes, plenty of water: ${shortly(zones)}, back to front${hasArch ? ', arch edge last' : ''}.`,
+  why:
+    stage.kind === 'tar'
+      ? 'Water alone leaves solvent behind, and nothing bonds over it.'
+      : 'Rushed rinsing leaves residue that stains and keeps protection from bonding.',
 })
 
 /** What a person reads at one act of a stage: what to do, how, and why. */
-export function textOf(
-  act: Act,
-  stage: Stage,
-  where: string,
-  zones: readonly Zone[],
-  round: number,
-  brushRinse: string,
-): ActText {
-  const rounds = stage.rounds > 1 ? ` (round ${round} of ${stage.rounds})` : ''
-  const worked = { stage, where, zones, rounds, brushRinse }
+export function textOf(act: Act, worked: Worked): ActText {
+  const { stage, where, tools } = worked
   switch (act) {
     case 'spray':
       return sprayText(worked)
@@ -175,17 +176,9 @@ export function textOf(
     case 'dry':
       return dryText(worked)
     case 'protect':
-      return {
-        title: `${stage.productName} on ${where}`,
-        detail: 'Thin and even, keep it off disc and pads.',
-        why: 'The next wash is easy because of this one.',
-      }
+      return protectText(stage, where, tools)
     case 'dress':
-      return {
-        title: `Dress tyre, ${where}`,
-        detail: 'Dry tyre, thin coat, primed applicator, quarter by quarter. Wipe smears at once.',
-        why: 'Thin and dry does not sling.',
-      }
+      return dressText(stage, where)
     default:
       return rinseText(worked)
   }

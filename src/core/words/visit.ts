@@ -1,6 +1,7 @@
 import type { Corner, Job } from '@/core/job/job'
 import type { Shortfall } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
+import { canDry } from '@/core/reach/means'
 import { workedZones } from '@/core/reach/zoneReach'
 import { services } from '@/core/visit-kinds/service'
 import { gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
@@ -38,6 +39,18 @@ export function sayStaysOn(job: Job): Shortfall[] {
       },
     ]
   })
+}
+
+/** Where the kit has nothing that gets a wheel dry. */
+export function sayNothingDries(job: Job): Shortfall[] {
+  if (!services[job.service].water || job.conditions.raining || canDry(job)) return []
+  return [
+    {
+      corners: job.corners.map(({ position }) => position),
+      text: 'Nothing clean in the kit dries the wheels: they dry by themselves and may spot.',
+      mend: 'Add a towel or a blower; what goes on a dry wheel waits until then.',
+    },
+  ]
 }
 
 /** Where a quick round is too little: more than light dirt, or no protection that lets it go. */

@@ -1,4 +1,8 @@
+import { zones } from '@/core/wheel/zone'
 import type { Rule } from '../rule'
+
+/** Black rubber has a rule of its own. */
+const offRubber = zones.filter((zone) => zone !== 'tyre')
 
 export const heatRules: readonly Rule[] = [
   {
@@ -6,13 +10,18 @@ export const heatRules: readonly Rule[] = [
     reason: 'Chemistry on a hot wheel dries, stains and reacts too fast. Let it cool until it is cool to the touch.',
   },
   {
-    id: 'hot-by-reckoning', verdict: 'no', safety: true, surfaceAboveCelsius: 45, reckoned: true,
+    id: 'hot-by-reckoning', verdict: 'no', safety: true, zones: offRubber, surfaceAboveCelsius: 45, reckoned: true,
     reason: 'By sun and air these wheels are far too hot: everything would dry and stain. Shade, another hour, or a reading that says otherwise.',
   },
   {
     id: 'may-be-hot', verdict: 'withCare', safety: true, surfaceAboveCelsius: 35, reckoned: true,
     reason: 'By sun and air these wheels may be too hot to work on; nobody measured.',
     care: 'Measure before the first drop; above 35 °C wait for shade or a cooler hour.', dwellCap: 'shortest',
+  },
+  {
+    id: 'hot-rubber', verdict: 'withCare', safety: false, zones: ['tyre'], surfaceAboveCelsius: 40, reckoned: true,
+    reason: 'Black rubber in the sun gets hotter than the wheel beside it.',
+    care: 'Rinse the tyre cool before anything goes on it, and shade it where you can.',
   },
   {
     id: 'warm-surface', verdict: 'withCare', safety: false, surfaceAboveCelsius: 28, purpose: 'clean',

@@ -9,6 +9,10 @@ export const protectionRules: readonly Rule[] = [
     care: 'Plan to protect again the same day.',
   },
   {
+    id: 'stripping-a-coated-tyre', verdict: 'no', safety: false, zones: ['tyre'], wear: ['strips'], onLiveProtection: true,
+    reason: 'It strips the coating off the tyre; a coated tyre gets a mild cleaner.',
+  },
+  {
     id: 'nothing-on-a-curing-coating', verdict: 'no', safety: false, zones: onWheel, onCuringProtection: true,
     reason: 'The protection still cures: no water and no chemistry before its time.',
   },

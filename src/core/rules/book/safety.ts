@@ -10,6 +10,14 @@ export const safetyRules: readonly Rule[] = [
     reason: 'Its name or note speaks of fluoride. Read the safety data sheet and say at the product whether it names any; until then nothing is planned with it.',
   },
   {
+    id: 'chlorine-by-its-words', verdict: 'no', safety: true, chlorineByWords: true,
+    reason: 'Its name or note mentions chlorine bleach. Bleach and acid make a poisonous gas, and bleach attacks bare metal, so plans never use it. If the safety data sheet lists no chlorine, correct the note.',
+  },
+  {
+    id: 'silica-spray-on-motorcycles', verdict: 'no', safety: true, families: ['sprayRinseSilica'], vehicleKinds: ['motorcycle'],
+    reason: 'Sprayed on a motorcycle wheel it gets on the brake discs. Use a protection that is wiped on with a cloth.',
+  },
+  {
     id: 'nothing-slippery-on-brakes', verdict: 'no', safety: true, zones: ['rotor', 'caliper'], purpose: 'protect',
     reason: 'Nothing slippery on discs, pads or near the braking face.',
   },

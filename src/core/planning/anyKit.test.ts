@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '@/core/chemistry/families'
+import { anyPoorJob } from '@/core/job/testAnyJob'
+import type { Job } from '@/core/job/job'
+import type { Plan, Step } from '@/core/plan/plan'
+import type { ToolKind } from '@/core/tools/tool'
+import { cleansWheel } from '@/core/work/stageKind'
+import { makePlan } from './makePlan'
+
+const times = Number(process.env.PROPERTY_TIMES ?? 1)
+
+const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 120 * times) =>
+  it(
+    name,
+    () =>
+      fc.assert(
+        fc.property(anyPoorJob, (job) => check(makePlan(job), job)),
+        { numRuns },
+      ),
+    60_000 * times,
+  )
+
+const owns = (job: Job, ...kinds: ToolKind[]): boolean =>
+  job.tools.some(({ kind, state }) => kinds.includes(kind) && state === 'clean')
+const wordsOf = ({ title, detail, cautions }: Step): string => [title, detail, ...cautions].join(' ')
+
+/** What a sentence speaks of, and what has to be in the kit for it. */
+const namedTools: readonly (readonly [RegExp, readonly ToolKind[]])[] = [
+  [/\bmitt\b/i, ['mitt']],
+  [/\btowel\b|\bcloth\b/i, ['towel']],
+  [/\bapplicator\b/i, ['applicator']],
+  [/\bbrush\b/i, ['barrelBrush', 'flatBrush', 'longBrush', 'faceBrush', 'detailBrush', 'lugBrush', 'tyreBrush', 'archBrush', 'linerBrush']],
+  [/\bblow/i, ['blower']],
+] // prettier-ignore
+
+describe('with what is left of kit and cabinet', () => {
+  holds('no step speaks of a tool that nobody owns', ({ steps }, job) => {
+    for (const step of steps) {
+      for (const name of step.tools) expect(job.tools.map((tool) => tool.name)).toContain(name)
+      // The body is washed with its own kit; what stayed is treated with whatever is there.
+      if (['body', 'lookAgain', 'testSpot', 'hub'].includes(step.act)) continue
+      for (const [word, kinds] of namedTools)
+        if (word.test(step.detail))
+          expect(`${step.detail} ${String(owns(job, ...kinds))}`).toBe(`${step.detail} true`)
+    }
+  })
+
+  holds(
+    'nothing is dried, wiped, put on or dressed without what it takes, and the plan says what is missing',
+    (plan, job) => {
+      for (const { act, tools } of plan.steps)
+        if (['dry', 'wipe', 'protect', 'dress'].includes(act)) {
+          const wet = plan.stages.some(({ family: id }) => {
+            const family = familyOf(id)
+            return family.purpose === 'protect' && family.onWet
+          })
+          if (act === 'protect' && wet) continue
+          expect([act, tools.length > 0]).toEqual([act, true])
+        }
+      const said = plan.shortfalls.map(({ text, mend }) => `${text} ${mend}`).join('\n')
+      if (plan.steps.length > 0 && !owns(job, 'towel') && !owns(job, 'blower') && !job.conditions.raining)
+        expect(said).toMatch(/towel/)
+    },
+  )
+
+  holds('protects no zone that was not cleaned, and no seat', ({ stages }) => {
+    for (const { kind, corners, zones } of stages.filter((stage) => stage.kind === 'protect'))
+      for (const corner of corners) {
+        const cleaned = stages
+          .filter((stage) => cleansWheel(stage.kind) && stage.corners.includes(corner))
+          .flatMap((stage) => stage.zones)
+        expect([kind, zones.filter((zone) => !cleaned.includes(zone))]).toEqual([kind, []])
+        expect(zones).not.toContain('lugSeats')
+        expect(zones).not.toContain('caliper')
+      }
+  })
+
+  holds('speaks of no arch where there is none', ({ steps }, job) => {
+    if (job.vehicleKind === 'motorcycle' || job.vehicleKind === 'looseSet')
+      for (const step of steps) expect(wordsOf(step)).not.toMatch(/\barch/i)
+  })
+})

@@ -1,0 +1,15 @@
+import type { Corner } from '@/core/job/job'
+import { millimetresPerInch } from '@/core/tyre/tyreCode'
+import type { Zone } from '@/core/wheel/zone'
+
+/** A stroke has to get so far into the barrel, as a share of the rim's width; the rest is pushed on by the bristles. House estimate. */
+const barrelShare = 0.6
+/** From the edge of an arch to its top by arm and brush, mm. House estimate. */
+export const archDepthMillimetres = 150
+
+/** How far a tool has to reach into a zone, mm. */
+export function depthOf(zone: Zone, { wheel }: Pick<Corner, 'wheel'>): number {
+  if (zone === 'barrel') return wheel.rimWidthInches * millimetresPerInch * barrelShare
+  if (zone === 'spokeBacks') return wheel.spokeDepthMillimetres
+  return 0
+}

@@ -1,0 +1,6 @@
+/** What a person reads at one act. */
+export interface ActText {
+  readonly title: string
+  readonly detail: string
+  readonly why: string
+}
