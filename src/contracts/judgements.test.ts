@@ -95,6 +95,9 @@ const situation = v.strictObject({
   forbidWheel: v.optional(texts, []),
   empty: v.optional(texts, []),
   rename: v.optional(v.record(v.string(), v.string()), {}),
+  notes: v.optional(v.record(v.string(), v.string()), {}),
+  /** How far tools of a kind reach, mm. */
+  reach: v.optional(v.record(v.string(), v.number()), {}),
   drop: v.optional(texts, []),
   keepForPaint: v.optional(texts, []),
   expect: expectation,
@@ -156,6 +159,7 @@ function jobOf(one: Situation): Job {
       .map((product) => ({
         ...product,
         name: one.rename[product.id] ?? product.name,
+        note: one.notes[product.id] ?? product.note,
         ratings: one.forbidWheel.includes(product.id)
           ? { film: 1, freshDust: 1, organic: 1 }
           : product.ratings,
@@ -163,6 +167,7 @@ function jobOf(one: Situation): Job {
       })),
     tools: starterTools.map((tool) => ({
       ...tool,
+      reachMillimetres: one.reach[tool.kind] ?? tool.reachMillimetres,
       ...(one.drop.includes(tool.kind) ? { state: 'dropped' as const } : {}),
       ...(one.keepForPaint.includes(tool.kind) ? { dedicatedTo: 'paint' as const } : {}),
     })),
@@ -341,8 +346,8 @@ const checks: { [K in keyof Expected]-?: Check<K> } = {
 }
 
 describe('what a master would say', () => {
-  it('of at least a hundred situations, each with a name of its own', () => {
-    expect(situations.length).toBeGreaterThanOrEqual(100)
+  it('of more than a hundred and fifty situations, each with a name of its own', () => {
+    expect(situations.length).toBeGreaterThanOrEqual(150)
     expect(new Set(situations.map(({ name }) => name)).size).toBe(situations.length)
   })
 
