@@ -9,7 +9,7 @@ import { useTicks } from './useTicks'
 
 interface FillListProps {
   readonly jobId: string
-  readonly plan: Pick<Plan, 'fills' | 'stages' | 'amounts'>
+  readonly plan: Pick<Plan, 'fills' | 'stages' | 'amounts' | 'steps'>
   readonly dilutionStyle: DilutionStyle
 }
 
@@ -27,6 +27,10 @@ function targetsOf({ stageIds }: Fill, { stages }: FillListProps['plan']): strin
 const idOf = ({ productName, container, stageIds }: Fill): string =>
   `${productName}.${container}.${stageIds.join()}`
 
+/** What else stands ready before the first wheel, in the words of that step. */
+const readyText = ({ steps }: FillListProps['plan']): string | undefined =>
+  steps.find(({ act, corner }) => act === 'getReady' && corner === null)?.detail
+
 /** Bottles and buckets to make ready, in the jug's marks, with ticks. */
 export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
   'use memo'
@@ -35,6 +39,7 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
   return (
     <section aria-labelledby="fill" className="plan-fill">
       <h2 id="fill">Fill</h2>
+      <p className="soft">{readyText(plan)}</p>
       <ul className="fills">
         {plan.fills.map((fill) => {
           const { container, productName, recipe } = fill

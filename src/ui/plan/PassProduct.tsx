@@ -40,6 +40,8 @@ function useWords(stages: readonly Stage[], positions: readonly Position[]): str
 interface PassProductProps {
   /** What one product does in the pass. */
   readonly stages: readonly Stage[]
+  /** How it is put on, where that is an art of its own; null elsewhere. */
+  readonly how: string | null
   readonly timings: readonly StageTiming[]
   readonly positions: readonly Position[]
   readonly scaleSeconds: number
@@ -51,7 +53,7 @@ interface PassProductProps {
 /** Shows one product of a pass: its surfaces, its dwell as a bar, and the reasons on demand. */
 export function PassProduct(props: PassProductProps) {
   'use memo'
-  const { stages, timings, positions, scaleSeconds } = props
+  const { stages, how, timings, positions, scaleSeconds } = props
   const longest = stages.reduce((one, other) =>
     other.operatorSeconds / other.corners.length > one.operatorSeconds / one.corners.length ? other : one,
   )
@@ -65,6 +67,7 @@ export function PassProduct(props: PassProductProps) {
         </div>
         <StageTime stage={longest} scaleSeconds={scaleSeconds} />
       </div>
+      {how && <p className="stage-how">{how}</p>}
       {stageSayings(timings, positions).map(({ text, where, isNotNow }) => (
         <p key={text} className={isNotNow ? 'stage-wet is-not-now' : 'stage-wet'}>
           {text} {where && <span className="soft">({where})</span>}

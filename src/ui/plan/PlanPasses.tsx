@@ -2,6 +2,7 @@ import type { DilutionStyle } from '@/core/dilution'
 import type { PlanPass } from '@/core/passes/planPass'
 import { planPasses } from '@/core/passes/planPasses'
 import type { Stage } from '@/core/plan/plan'
+import { isFinishing } from '@/core/work/stageKind'
 import { starterTools } from '@/core/tools/starterTools'
 import type { ToolKind } from '@/core/tools/tool'
 import type { JobFile } from '@/contracts/jobFile'
@@ -26,6 +27,15 @@ function productsOf({ stages }: PlanFile, { stageIds }: PlanPass): Stage[][] {
   for (const stage of stages.filter(({ id }) => stageIds.includes(id)))
     groups.set(stage.productId, [...(groups.get(stage.productId) ?? []), stage])
   return [...groups.values()]
+}
+
+/** How something that stays on is put on, or a polish worked: by the step of its first wheel. */
+function howOf({ steps }: PlanFile, stages: readonly Stage[]): string | null {
+  const own = stages.filter(({ kind }) => isFinishing(kind) || kind === 'polish').map(({ id }) => id)
+  const details = steps
+    .filter(({ stageId, act }) => stageId !== null && own.includes(stageId) && act !== 'rinse')
+    .map(({ detail }) => detail)
+  return details.length === 0 ? null : [...new Set(details)].join(' ')
 }
 
 /** The plan in the order it is worked: fill the bottles, the passes at each wheel, the end. */
@@ -53,6 +63,7 @@ export function PlanPasses({ jobId, plan, jobFile, dilutionStyle, forbid }: Plan
             <PassProduct
               key={stages[0]?.productId}
               stages={stages}
+              how={howOf(plan, stages)}
               timings={plan.timings.filter(({ stageId }) => stages.some(({ id }) => id === stageId))}
               positions={positions}
               scaleSeconds={scaleSeconds}
