@@ -1,11 +1,8 @@
 import { estimate } from '@/core/estimates/houseEstimates'
 import { hotBrakes } from '@/core/conditions/brakesNow'
-import { hasCloth } from '@/core/reach/means'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { positionNames } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
 import type { Job } from '@/core/job/job'
-import type { Schools } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
 import type { Act } from '@/core/work/act'
 import { stepCautions } from '@/core/words/cautions'
@@ -15,12 +12,7 @@ import type { Stage, Step } from '@/core/plan/plan'
 import { jobStepIds } from '@/core/plan/stepId'
 import { protectionFacts } from '@/core/protection/kinds'
 import { isOff } from '@/core/reach/zoneReach'
-
-const bodyWords: Record<Schools['wheelsOrder'], string> = {
-  first: 'Wheels come before the body wash.',
-  last: 'The body is washed first; rinse it again after the wheels.',
-  between: 'The body is washed in between, while chemistry dwells on the wheels.',
-}
+import { readyWords } from './readyWords'
 
 /** What two do side by side before and after the wheels; each takes a share of it. */
 const shared: readonly Act[] = ['lookRound', 'coolCheck', 'getReady', 'roll']
@@ -58,51 +50,6 @@ const liftSeconds = (job: Job): number =>
   Math.round(
     Math.ceil(job.corners.length / 2) * estimate('secondsLiftSide', job.estimates) * shareOf('getReady', job),
   )
-
-/** What local rules about drains usually speak of. */
-const harmsDrains = ({ family }: Stage): boolean =>
-  familyOf(family).traits.some((trait) =>
-    ['strongAcid', 'mildAcid', 'solvent', 'ironReactive', 'strongAlkali'].includes(trait),
-  )
-
-/** Cloths that never meet: what took tar or polish goes to nothing else. */
-function clothWords(stages: readonly Stage[]): string {
-  const kinds = new Set(stages.map(({ kind }) => kind))
-  const towels = [
-    ...(kinds.has('tar') ? ['one for tar alone'] : []),
-    ...(kinds.has('polish') ? ['one for polish alone'] : []),
-    'one to dry with',
-    ...(kinds.has('protect') ? ['clean ones for what is put on'] : []),
-  ]
-  return towels.length > 1 ? ` Towels apart: ${listed(towels)}.` : ''
-}
-
-/** What is made ready: without water there is neither lance nor hose, and loose wheels have no tyre to guide it round. */
-function readyWords(job: Job, stages: readonly Stage[]): { detail: string; cautions: readonly string[] } {
-  const { water } = services[job.service]
-  if (!water)
-    return {
-      detail: 'Bottles labelled, two folded cloths a wheel, one damp and one dry.',
-      cautions: [stepCautions.label],
-    }
-  const things = [
-    'Bottles mixed and labelled',
-    ...(stages.some(({ delivery }) => delivery === 'bucket') ? ['the suds in their bucket'] : []),
-    ...(job.schools.toolRinse === 'bucket' ? ['a bucket of clear water for the tools'] : []),
-    ...(isOff(job) ? [] : ['hose guides under the tyres']),
-  ]
-  const cloths = hasCloth(job) ? clothWords(stages) : ''
-  const body = job.vehicleKind === 'looseSet' ? '' : ` ${bodyWords[job.schools.wheelsOrder]}`
-  return {
-    detail: `${things.join(', ')}.${cloths}${body}`,
-    cautions: [
-      stepCautions.lance,
-      stepCautions.neverMix,
-      ...(stages.some(harmsDrains) ? [stepCautions.runOff] : []),
-      stepCautions.label,
-    ],
-  }
-}
 
 /** Brakes that are too hot now, and how long each waits. */
 const brakeWords = ({ conditions, estimates, corners }: Job): string =>

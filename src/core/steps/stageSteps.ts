@@ -4,21 +4,20 @@ import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { positionNames } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
-import { stepCautions } from '@/core/words/cautions'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
 import { actsInCoats, actsInParts, wheelPart } from './parts'
+import { cautionsAt } from './cautionsAt'
 import { jetCautions } from './jetCautions'
 import { rinseWithin } from './rinseWithin'
 import { secondsWorked } from './secondsWorked'
 import type { Pass } from './passes'
-import type { ToolKind } from '@/core/tools/tool'
-import { listed } from '@/core/words/listed'
 import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
 import { asYouComeToIt, freshCoat, sharedRinseText, textOf } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
+import { toolRinse } from './toolRinse'
 
 /** What all stages of a plan share while their steps are written. */
 export interface StepContext {
@@ -27,28 +26,6 @@ export interface StepContext {
   readonly timings: readonly StageTiming[]
   /** Mists are numbered through, so that each has a name of its own. */
   nextMist(): number
-}
-
-const soft: readonly ToolKind[] = ['mitt', 'sponge', 'barrelWand']
-/** Zones behind the face, where the worst of the dirt sits. */
-const behind: readonly Zone[] = ['barrel', 'spokeBacks']
-
-/** How what is in the hand is kept clean. */
-function toolRinse(tools: readonly string[], stage: Stage, { schools, tools: kit }: Job): string {
-  const kinds = kit.filter(({ name }) => tools.includes(name)).map(({ kind }) => kind)
-  const names = [
-    kinds.some((kind) => !soft.includes(kind)) ? 'brush' : null,
-    ...soft.filter((kind) => kinds.includes(kind)).map((kind) => (kind === 'barrelWand' ? 'wand' : kind)),
-  ].filter((name) => name !== null)
-  if (names.length === 0) return ''
-  const often = `Rinse ${names.length === 1 ? `the ${names[0]}` : listed(names)} ${schools.toolRinse === 'bucket' ? 'often' : 'under running water'}`
-  const both = stage.tools.some(
-    ({ tool, zones }) =>
-      tool !== null &&
-      zones.some((zone) => behind.includes(zone)) &&
-      zones.some((zone) => !behind.includes(zone)),
-  )
-  return both ? `${often}, and always before the face.` : `${often}.`
 }
 
 const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
@@ -144,27 +121,6 @@ export function stageSteps(
   }
   return steps
 }
-
-/** A caution stands where the hand is: what a jet harms at every rinse, what rubbing harms at the brush. */
-function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly string[] {
-  switch (act) {
-    case 'spray':
-    case 'protect':
-      return stage.cautions
-    case 'dress':
-      return [...stage.cautions, stepCautions.brakes]
-    case 'rinse':
-      return jetCautions(corner, job)
-    case 'agitate':
-    case 'wipe':
-      return stage.rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
-    default:
-      return []
-  }
-}
-
-/** Rules whose care is for the hand that rubs. */
-const aboutRubbing: readonly string[] = ['matte-without-pressure', 'polish-along-the-grain']
 
 /** What is sprayed on the wet wheel to protect it comes off again straight away. */
 const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: Job): Step => ({

@@ -1,0 +1,26 @@
+import type { Corner, Job } from '@/core/job/job'
+import type { Stage } from '@/core/plan/plan'
+import type { Act } from '@/core/work/act'
+import { stepCautions } from '@/core/words/cautions'
+import { jetCautions } from './jetCautions'
+
+/** Rules whose care is for the hand that rubs. */
+const aboutRubbing: readonly string[] = ['matte-without-pressure', 'polish-along-the-grain']
+
+/** A caution stands where the hand is: what a jet harms at every rinse, what rubbing harms at the brush. */
+export function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly string[] {
+  switch (act) {
+    case 'spray':
+    case 'protect':
+      return stage.cautions
+    case 'dress':
+      return [...stage.cautions, stepCautions.brakes]
+    case 'rinse':
+      return jetCautions(corner, job)
+    case 'agitate':
+    case 'wipe':
+      return stage.rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
+    default:
+      return []
+  }
+}
