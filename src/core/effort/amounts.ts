@@ -77,10 +77,14 @@ function tarMillilitres(loads: ZoneLoads, zones: readonly Zone[], own: OwnEstima
 
 const ironRemovers: readonly FamilyId[] = ['ironRemover', 'ironClayLubricant', 'ironTarRemover']
 
-function shareOf({ family }: Laid, loads: ZoneLoads, zones: readonly Zone[]): number {
-  if (!ironRemovers.includes(family)) return 1
+/** Whether an iron remover is wanted behind the face alone: half of what the whole wheel gets. */
+export function isDustBehind(
+  { family }: Pick<Laid, 'family'>,
+  loads: ZoneLoads,
+  zones: readonly Zone[],
+): boolean {
   const dusty = wheelZones.filter((zone) => zones.includes(zone) && (loads[zone]?.bondedDust ?? 0) > 0)
-  return dusty.length > 0 && dusty.every((zone) => dustSide.includes(zone)) ? 0.5 : 1
+  return ironRemovers.includes(family) && dusty.length > 0 && dusty.every((zone) => dustSide.includes(zone))
 }
 
 /**
@@ -95,6 +99,6 @@ export function millilitresAtCorner(
 ): number {
   if (laid.delivery === 'bucket') return 0
   if (loads && laid.family === 'tarRemover') return tarMillilitres(loads, zones, own)
-  const share = loads ? shareOf(laid, loads, zones) : 1
+  const share = loads && isDustBehind(laid, loads, zones) ? 0.5 : 1
   return laidAreaM2(wheel, zones, own) * coverageOf(laid, own) * share
 }

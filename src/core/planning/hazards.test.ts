@@ -148,6 +148,19 @@ describe('scale on polished metal', () => {
   })
 })
 
+describe('iron remover for dust behind the face', () => {
+  const sprays = (loads: Corner['loads']) =>
+    planOf({ loads }).steps.filter(({ act, stageId }) => act === 'spray' && stageId?.startsWith('iron'))
+
+  it('goes where the dust sits: half the amount never covers the whole wheel', () => {
+    const behind = sprays({ ...dirt, barrel: { bondedDust: 3 } })
+    const all = sprays({ ...dirt, face: { bondedDust: 3 }, barrel: { bondedDust: 3 } })
+    expect(behind.length * all.length).toBeGreaterThan(0)
+    for (const { detail } of behind) expect(detail).toMatch(/^Barrel.*(spoke backs)/)
+    for (const { detail } of behind) expect(detail).not.toMatch(/Cover evenly/)
+  })
+})
+
 describe('with the wheels off', () => {
   it('an arch at the car and a tyre on the ground are not sprayed in one go', () => {
     const plan = planOf({}, { service: 'wheelsOff' })

@@ -1,5 +1,7 @@
 import type { Job } from '@/core/job/job'
 import type { Shortfall, Stage, Step } from '@/core/plan/plan'
+import { services, type ServiceId } from '@/core/visit-kinds/service'
+import { sayTooMuchForQuick } from '@/core/words/visit'
 import { isRearmost } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
 
@@ -35,8 +37,46 @@ function leavables(job: Job, stages: readonly Stage[]): Leavable[] {
 
 const minutes = (seconds: number): number => Math.ceil(seconds / 60)
 
-/** What to leave so that the rest fits the minutes allowed, and what the rest then takes. */
-export function sayTooFewMinutes(job: Job, stages: readonly Stage[], steps: readonly Step[]): Shortfall {
+/** Services that ask for less, the nearest first. */
+const lighter: Partial<Record<ServiceId, readonly ServiceId[]>> = {
+  wheelsOff: ['restore', 'decontaminate', 'maintain', 'quickRound'],
+  restore: ['decontaminate', 'maintain', 'quickRound'],
+  decontaminate: ['maintain', 'quickRound'],
+  winter: ['maintain', 'quickRound'],
+  coatedMaintenance: ['quickRound'],
+  maintain: ['quickRound'],
+}
+
+/** The first lighter service that fits the minutes allowed and suits these wheels, as a sentence; empty where none does. */
+function sayLighter(job: Job, secondsWith: (service: ServiceId) => number): string {
+  const allowed = (job.wishes.minutesAllowed ?? 0) * 60
+  for (const service of lighter[job.service] ?? []) {
+    if (sayTooMuchForQuick({ ...job, service }).length > 0) continue
+    const seconds = secondsWith(service)
+    if (seconds > 0 && seconds <= allowed)
+      return `The service “${services[service].name}” fits: ${minutes(seconds)} minutes.`
+  }
+  return ''
+}
+
+/**
+ * What to leave so that the rest fits the minutes allowed, and what the rest then takes; or a lighter service that fits.
+ * @param secondsWith what the same wheels take with another service; 0 where it has no plan
+ */
+export function sayTooFewMinutes(
+  job: Job,
+  stages: readonly Stage[],
+  steps: readonly Step[],
+  secondsWith: (service: ServiceId) => number,
+): Shortfall {
+  const said = sayWhatToLeave(job, stages, steps)
+  const other = sayLighter(job, secondsWith)
+  return other === ''
+    ? said
+    : { ...said, mend: `${said.mend.replace(', or choose a lighter service', '')} ${other}` }
+}
+
+function sayWhatToLeave(job: Job, stages: readonly Stage[], steps: readonly Step[]): Shortfall {
   const allowed = job.wishes.minutesAllowed ?? 0
   const corners = job.corners.map(({ position }) => position)
   const secondsOf = (left: readonly Step[]): number =>

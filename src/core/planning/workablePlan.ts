@@ -3,7 +3,7 @@ import { namePlans } from '@/core/choice/namedPlans'
 import { optionsFor, type Option } from '@/core/choice/option'
 import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels, type WheelGroup } from '@/core/choice/wheelGroup'
-import { planNames, type Job, type PlanName } from '@/core/job/job'
+import { planNames, type Job, type PlanName, type Wishes } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { amountsOf } from '@/core/stages/bottles'
@@ -121,6 +121,8 @@ function trueToName(
 const isToolMissing = (groups: readonly WheelGroup[]): boolean =>
   groups.some(({ tools }) => tools.size > 0) && groups.every(({ zones }) => zones.length === 0)
 
+const withoutLimits = ({ prefer, pinned, forbidden }: Wishes): Wishes => ({ prefer, pinned, forbidden })
+
 const keepsLimits = (
   { wishes: { minutesAllowed = Infinity, costAllowedMinor = Infinity } }: Job,
   { operatorSeconds, costMinor }: Version,
@@ -130,7 +132,12 @@ const keepsLimits = (
 function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }: Version): Shortfall {
   const { minutesAllowed, costAllowedMinor = Infinity } = job.wishes
   if (minutesAllowed !== undefined && operatorSeconds > minutesAllowed * 60)
-    return sayTooFewMinutes(job, stages, steps)
+    return sayTooFewMinutes(
+      job,
+      stages,
+      steps,
+      (service) => workablePlan({ ...job, service, wishes: withoutLimits(job.wishes) }).operatorSeconds,
+    )
   return {
     corners: job.corners.map(({ position }) => position),
     text: 'No plan keeps to the money allowed; this is the nearest.',

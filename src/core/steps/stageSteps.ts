@@ -4,6 +4,7 @@ import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { positionNames } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
+import { isDustBehind } from '@/core/effort/amounts'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
 import { actsInCoats, actsInParts, wheelPart } from './parts'
 import { cautionsAt } from './cautionsAt'
@@ -84,6 +85,7 @@ export function stageSteps(
       round,
       tools,
       toolRinse: care,
+      isBehind: isDustBehind(stage, corner.loads, zones),
       hasArch: isHere('arch', corner, job),
     })
     const startsDwell =
@@ -157,6 +159,7 @@ export function presoakStep(stage: Stage, corner: Corner, { job, timings }: Step
       round: 1,
       tools: [],
       toolRinse: '',
+      isBehind: isDustBehind(stage, corner.loads, zones),
       hasArch: isHere('arch', corner, job),
     }),
     zones,
@@ -195,6 +198,7 @@ export function passSteps(
       round,
       tools,
       toolRinse: care,
+      isBehind: isDustBehind(stage, corner.loads, zones),
       hasArch: isHere('arch', corner, job),
     })
     steps.push({

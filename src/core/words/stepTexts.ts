@@ -41,6 +41,8 @@ export interface Worked {
   readonly tools: readonly string[]
   /** How what is in the hand is kept clean, as a sentence. */
   readonly toolRinse: string
+  /** Whether what it takes sits behind the face alone. */
+  readonly isBehind: boolean
   /** Whether the wheel has an arch within reach. */
   readonly hasArch: boolean
 }
@@ -71,7 +73,9 @@ function sprayText(worked: Worked): ActText {
     }
   return {
     title: `Spray ${isOnRubber(kind) ? `${kind}, ${where},` : where} with ${productName}${roundsText(worked)}`,
-    detail: `Cover evenly: ${shortly(zones)}. Keep it wet.`,
+    detail: worked.isBehind
+      ? 'Barrel, spoke backs and round the lugs, where the dust sits; a thin mist on the face. Keep it wet.'
+      : `Cover evenly: ${shortly(zones)}. Keep it wet.`,
     why: 'Missed areas clean unevenly; a product that dries stains.',
   }
 }
