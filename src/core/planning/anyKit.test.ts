@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { familyOf } from '@/core/chemistry/families'
 import { anyPoorJob } from '@/core/job/testAnyJob'
 import type { Job } from '@/core/job/job'
-import type { Plan, Step } from '@/core/plan/plan'
+import { stagesOfStep, type Plan, type Step } from '@/core/plan/plan'
 import type { ToolKind } from '@/core/tools/tool'
 import { cleansWheel } from '@/core/work/stageKind'
 import { makePlan } from './makePlan'
@@ -75,6 +75,22 @@ describe('with what is left of kit and cabinet', () => {
         expect(zones).not.toContain('caliper')
       }
   })
+
+  holds(
+    'every product has its amount, mix and container said, and its gloves',
+    ({ stages, fills, amounts, steps }) => {
+      for (const { id, productId, family: familyId, recipe } of stages) {
+        expect([id, fills.filter(({ stageIds }) => stageIds.includes(id)).length]).toEqual([id, 1])
+        expect([id, amounts.filter((amount) => amount.productId === productId).length]).toEqual([id, 1])
+        expect([id, recipe.totalMillilitres > 0]).toEqual([id, true])
+        const said = steps
+          .filter((step) => stagesOfStep(step).includes(id))
+          .flatMap(({ cautions }) => cautions)
+        if (familyOf(familyId).hazards.includes('irritant'))
+          expect([id, said.join()]).toEqual([id, expect.stringMatching(/gloves/i)])
+      }
+    },
+  )
 
   holds('speaks of no arch where there is none', ({ steps }, job) => {
     if (job.vehicleKind === 'motorcycle' || job.vehicleKind === 'looseSet')

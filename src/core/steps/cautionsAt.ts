@@ -7,6 +7,9 @@ import { jetCautions } from './jetCautions'
 /** Rules whose care is for the hand that rubs. */
 const aboutRubbing: readonly string[] = ['matte-without-pressure', 'polish-along-the-grain']
 
+const aboutTheHand = ({ rules }: Stage): readonly string[] =>
+  rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
+
 /** A caution stands where the hand is: what a jet harms at every rinse, what rubbing harms at the brush. */
 export function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly string[] {
   switch (act) {
@@ -17,9 +20,10 @@ export function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): re
       return [...stage.cautions, stepCautions.brakes]
     case 'rinse':
       return jetCautions(corner, job)
-    case 'agitate':
     case 'wipe':
-      return stage.rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
+      return stage.kind === 'polish' ? stage.cautions : aboutTheHand(stage)
+    case 'agitate':
+      return aboutTheHand(stage)
     default:
       return []
   }

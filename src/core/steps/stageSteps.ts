@@ -227,7 +227,9 @@ export function passSteps(
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,
       part: null,
       ...asking(act, [stage]),
-      cautions: cautionsAt(act, stage, corner, job),
+      cautions: [
+        ...new Set((also ? [stage, also] : [stage]).flatMap((one) => cautionsAt(act, one, corner, job))),
+      ],
     })
   }
   const last = shared.at(-1) as Stage
