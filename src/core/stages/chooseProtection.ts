@@ -152,9 +152,11 @@ function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, jo
   return { choice: null, refused }
 }
 
-/** Only what is sprayed on gets to a wheel behind another. */
-const within = (wanted: Wanted, corner: Corner, job: Job): Wanted =>
-  isHere('face', corner, job) ? wanted : wanted.filter(([kind]) => kind === 'sprayRinseSilica')
+/** Only what is sprayed on gets to a wheel behind another; on a motorcycle the spray gets to the discs. */
+function within(wanted: Wanted, corner: Corner, job: Job): Wanted {
+  if (!isHere('face', corner, job)) return wanted.filter(([kind]) => kind === 'sprayRinseSilica')
+  return job.vehicleKind === 'motorcycle' ? wanted.filter(([kind]) => kind !== 'sprayRinseSilica') : wanted
+}
 
 /** Protection of the wheel; none when the cabinet has none that fits. Brakes are never protected. */
 export function chooseWheelProtection(corner: Corner, job: Job): ProtectionPick {

@@ -1,4 +1,4 @@
-import { isHere } from '@/core/reach/zoneReach'
+import { isHere, isOff } from '@/core/reach/zoneReach'
 import { familyOf } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
@@ -32,6 +32,12 @@ export interface StepContext {
 const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
   stage.zones.filter((zone) => isHere(zone, corner, job))
 
+/** What washes solvent off: the suds that are there anyway, else the wheel's own cleaner once more. */
+function afterSolvent(stages: readonly Stage[], { position }: Corner): string {
+  const wash = stages.find(({ kind, corners }) => kind === 'wash' && corners.includes(position))
+  return wash === undefined || wash.delivery === 'bucket' ? 'Suds' : wash.productName
+}
+
 /** Rubber and liners that nothing in the kit scrubs are sprayed and rinsed. */
 const lacksBrush = (act: Act, { tools }: Stage): boolean =>
   act === 'scrub' && tools.every(({ tool }) => tool === null)
@@ -40,12 +46,8 @@ const lacksBrush = (act: Act, { tools }: Stage): boolean =>
  * The steps of a stage that has its rinse for itself, in rounds and parts.
  * @param fromRound the first of its rounds that is worked here
  */
-export function stageSteps(
-  stage: Stage,
-  corner: Corner,
-  { job, timings, nextMist }: StepContext,
-  fromRound = 1,
-): Step[] {
+export function stageSteps(stage: Stage, corner: Corner, context: StepContext, fromRound = 1): Step[] {
+  const { job, timings, nextMist } = context
   const steps: Step[] = []
 
   const where = positionNames[corner.position].toLowerCase()
@@ -86,7 +88,8 @@ export function stageSteps(
       tools,
       toolRinse: care,
       isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job),
+      hasArch: isHere('arch', corner, job) && !isOff(job),
+      afterSolvent: afterSolvent(context.stages, corner),
     })
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
@@ -144,7 +147,8 @@ const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: 
 })
 
 /** A soak that the knock-down rinse takes off again. */
-export function presoakStep(stage: Stage, corner: Corner, { job, timings }: StepContext): Step {
+export function presoakStep(stage: Stage, corner: Corner, context: StepContext): Step {
+  const { job, timings } = context
   const where = positionNames[corner.position].toLowerCase()
   const zones = zonesHere(stage, corner, job)
   return {
@@ -160,7 +164,8 @@ export function presoakStep(stage: Stage, corner: Corner, { job, timings }: Step
       tools: [],
       toolRinse: '',
       isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job),
+      hasArch: isHere('arch', corner, job) && !isOff(job),
+      afterSolvent: afterSolvent(context.stages, corner),
     }),
     zones,
     tools: [],
@@ -176,11 +181,8 @@ export function presoakStep(stage: Stage, corner: Corner, { job, timings }: Step
 }
 
 /** The steps of stages that share a rinse: put on, worked, and off together. */
-export function passSteps(
-  { stages: shared, acts }: Pass,
-  corner: Corner,
-  { job, timings }: StepContext,
-): Step[] {
+export function passSteps({ stages: shared, acts }: Pass, corner: Corner, context: StepContext): Step[] {
+  const { job, timings } = context
   const steps: Step[] = []
   const where = positionNames[corner.position].toLowerCase()
   const zonesOf = (stage: Stage): Zone[] => zonesHere(stage, corner, job)
@@ -199,7 +201,8 @@ export function passSteps(
       tools,
       toolRinse: care,
       isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job),
+      hasArch: isHere('arch', corner, job) && !isOff(job),
+      afterSolvent: afterSolvent(context.stages, corner),
     })
     steps.push({
       id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),

@@ -43,8 +43,10 @@ export interface Worked {
   readonly toolRinse: string
   /** Whether what it takes sits behind the face alone. */
   readonly isBehind: boolean
-  /** Whether the wheel has an arch within reach. */
+  /** Whether the arch is over the wheel, so that it drips on what is rinsed. */
   readonly hasArch: boolean
+  /** What solvent is washed off with, as a sentence begins. */
+  readonly afterSolvent: string
 }
 
 const roundsText = ({ stage, round }: Worked): string =>
@@ -145,13 +147,13 @@ const dryText = ({ stage, where }: Worked): ActText =>
         why: 'Water left in a gap runs out over the finished work.',
       }
 
-const rinseText = ({ stage, where, zones, hasArch }: Worked): ActText => ({
+const rinseText = ({ stage, where, zones, hasArch, afterSolvent }: Worked): ActText => ({
   title: `Rinse ${where}`,
   detail:
     stage.kind === 'arch'
       ? 'Arch, top to bottom.'
       : stage.kind === 'tar'
-        ? `Suds over the spots first, then plenty of water: ${shortly(zones)}.`
+        ? `${afterSolvent} over the spots first, then plenty of water: ${shortly(zones)}.`
         : `Even passes, plenty of water: ${shortly(zones)}, back to front${hasArch ? ', arch edge last' : ''}.`,
   why:
     stage.kind === 'tar'
