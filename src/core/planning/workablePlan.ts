@@ -15,6 +15,7 @@ import { tooMuchPressure } from './pressure'
 import { verdictsOf } from './productVerdicts'
 import { secondRounds } from './secondRounds'
 import { soilCourses } from './soilCourses'
+import { sayThinLance } from './thinLance'
 import { sayTooFewMinutes } from './tooFewMinutes'
 import { sayTooShort } from './tooShortLabels'
 import { fixedCosts, versionOf, type Version } from './version'
@@ -96,6 +97,7 @@ export function workablePlan(job: Job): Plan {
     shortfalls: [
       ...tooMuchPressure(job),
       ...sayTooShort(job),
+      ...sayThinLance(job, stages),
       ...chosen.shortfalls,
       ...(keepsLimits(job, chosen) ? [] : [sayBeyondLimits(job, chosen)]),
     ],
