@@ -16,7 +16,7 @@ import type { Stage, Step } from '@/core/plan/plan'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
-import { asYouComeToIt, freshCoat, sharedRinseText, textOf } from '@/core/words/stepTexts'
+import { asYouComeToIt, freshCoat, sharedRinseText, textOf, type Worked } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 import { toolRinse } from './toolRinse'
 
@@ -37,6 +37,18 @@ function afterSolvent(stages: readonly Stage[], { position }: Corner): string {
   const wash = stages.find(({ kind, corners }) => kind === 'wash' && corners.includes(position))
   return wash === undefined || wash.delivery === 'bucket' ? 'Suds' : wash.productName
 }
+
+/** What of the wheel and the rest of the plan decides about the words of an act. */
+const surroundings = (
+  stage: Stage,
+  corner: Corner,
+  zones: readonly Zone[],
+  { job, stages }: StepContext,
+): Pick<Worked, 'isBehind' | 'hasArch' | 'afterSolvent'> => ({
+  isBehind: isDustBehind(stage, corner.loads, zones),
+  hasArch: isHere('arch', corner, job) && !isOff(job),
+  afterSolvent: afterSolvent(stages, corner),
+})
 
 /** Rubber and liners that nothing in the kit scrubs are sprayed and rinsed. */
 const lacksBrush = (act: Act, { tools }: Stage): boolean =>
@@ -87,9 +99,7 @@ export function stageSteps(stage: Stage, corner: Corner, context: StepContext, f
       round,
       tools,
       toolRinse: care,
-      isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job) && !isOff(job),
-      afterSolvent: afterSolvent(context.stages, corner),
+      ...surroundings(stage, corner, zones, context),
     })
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
@@ -163,9 +173,7 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
       round: 1,
       tools: [],
       toolRinse: '',
-      isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job) && !isOff(job),
-      afterSolvent: afterSolvent(context.stages, corner),
+      ...surroundings(stage, corner, zones, context),
     }),
     zones,
     tools: [],
@@ -200,9 +208,7 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       round,
       tools,
       toolRinse: care,
-      isBehind: isDustBehind(stage, corner.loads, zones),
-      hasArch: isHere('arch', corner, job) && !isOff(job),
-      afterSolvent: afterSolvent(context.stages, corner),
+      ...surroundings(stage, corner, zones, context),
     })
     steps.push({
       id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),
