@@ -106,16 +106,17 @@ export function workablePlan(job: Job): Plan {
 
 /**
  * The search reckons in parts; what counts is the whole. The fastest is the one whose steps take least, and where the minutes
- * allowed are too few for what was preferred, the quickest stands in for it.
+ * allowed are too few for what was preferred, the quickest stands in for it, unless it costs more than is allowed.
  */
 function trueToName(
-  { wishes: { prefer, minutesAllowed = Infinity } }: Job,
+  { wishes: { prefer, minutesAllowed = Infinity, costAllowedMinor = Infinity } }: Job,
   versions: Readonly<Record<PlanName, Version>>,
 ): Readonly<Record<PlanName, Version>> {
   const fastest = planNames
     .map((name) => versions[name])
     .reduce((least, one) => (one.operatorSeconds < least.operatorSeconds ? one : least), versions.fastest)
-  const isTooLong = versions[prefer].operatorSeconds > minutesAllowed * 60
+  const isTooLong =
+    versions[prefer].operatorSeconds > minutesAllowed * 60 && fastest.costMinor <= costAllowedMinor
   return { ...versions, fastest, ...(isTooLong ? { [prefer]: fastest } : {}) }
 }
 

@@ -29,6 +29,47 @@ export interface RubberChoice {
   readonly school: string | null
 }
 
+/** The one that the plan prefers: what is enough and made for it comes first. */
+function bestOf(candidates: readonly RubberCandidate[], job: Job): RubberCandidate | undefined {
+  const minute = estimate('minuteValueMinor', job.estimates)
+  const score = ({ seconds, minor, risk }: RubberCandidate) =>
+    (seconds / 60) * minute + minor + risk * estimate('riskValueMinor', job.estimates) * 0.2
+  const harsh = ({ product, fraction }: RubberCandidate) => strengthOrder(product.family) + fraction
+  const order: Record<Job['wishes']['prefer'], (a: RubberCandidate, b: RubberCandidate) => number> = {
+    // Mild, but nobody scrubs five rounds to spare rubber.
+    gentlest: (a, b) =>
+      Number(a.rounds > 3) - Number(b.rounds > 3) || harsh(a) - harsh(b) || score(a) - score(b),
+    balanced: (a, b) => score(a) - score(b) || harsh(a) - harsh(b),
+    fastest: (a, b) => a.seconds - b.seconds || score(a) - score(b),
+  }
+  return [...candidates].sort(
+    (a, b) =>
+      Number(b.enough) - Number(a.enough) ||
+      Number(b.isMadeForIt) - Number(a.isMadeForIt) ||
+      a.coldRounds - b.coldRounds ||
+      order[job.wishes.prefer](a, b) ||
+      a.product.id.localeCompare(b.product.id),
+  )[0]
+}
+
+/** Why rubber or liner is left alone: a rule, where one alone is in the way, else the cabinet. */
+function nothingFor(
+  surface: 'tyre' | 'arch',
+  soilText: string,
+  barred: { readonly productName: string; readonly reason: string } | null,
+): RubberChoice {
+  const shortfall = barred
+    ? {
+        text: `The ${nouns[surface]} is left alone: ${barred.productName} would clean it, but not now.`,
+        mend: barred.reason,
+      }
+    : {
+        text: `Nothing in the cabinet cleans the ${nouns[surface]}${soilText ? ` of ${soilText}` : ''}.`,
+        mend: `Add a product for ${soilsOf[surface].map((soil) => soilNames[soil]).join(' or ')} that is made for the ${nouns[surface]}.`,
+      }
+  return { stage: null, keepOffWheel: false, school: null, shortfall }
+}
+
 /** Product, strength and rounds for tyres or arches: as many rounds as the grade asks for, of the kind the plan prefers. */
 export function chooseForRubber(
   surface: 'tyre' | 'arch',
@@ -45,47 +86,8 @@ export function chooseForRubber(
     .map((soil) => ({ soil, grade: worstGrade(corners, [surface], soil) }))
     .filter(({ grade }) => grade > 0)
   const soilText = present.map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`).join(' and ')
-  const minute = estimate('minuteValueMinor', job.estimates)
-  const score = ({ seconds, minor, risk }: RubberCandidate) =>
-    (seconds / 60) * minute + minor + risk * estimate('riskValueMinor', job.estimates) * 0.2
-  const harsh = ({ product, fraction }: RubberCandidate) => strengthOrder(product.family) + fraction
-  const order: Record<Job['wishes']['prefer'], (a: RubberCandidate, b: RubberCandidate) => number> = {
-    // Mild, but nobody scrubs five rounds to spare rubber.
-    gentlest: (a, b) =>
-      Number(a.rounds > 3) - Number(b.rounds > 3) || harsh(a) - harsh(b) || score(a) - score(b),
-    balanced: (a, b) => score(a) - score(b) || harsh(a) - harsh(b),
-    fastest: (a, b) => a.seconds - b.seconds || score(a) - score(b),
-  }
-  const [chosen] = [...candidates].sort(
-    (a, b) =>
-      Number(b.enough) - Number(a.enough) ||
-      Number(b.isMadeForIt) - Number(a.isMadeForIt) ||
-      a.coldRounds - b.coldRounds ||
-      order[job.wishes.prefer](a, b) ||
-      a.product.id.localeCompare(b.product.id),
-  )
-  if (!chosen) {
-    const barred = all.barred(surface, corners)
-    if (barred)
-      return {
-        stage: null,
-        keepOffWheel: false,
-        school: null,
-        shortfall: {
-          text: `The ${nouns[surface]} is left alone: ${barred.productName} would clean it, but not now.`,
-          mend: barred.reason,
-        },
-      }
-    return {
-      stage: null,
-      keepOffWheel: false,
-      school: null,
-      shortfall: {
-        text: `Nothing in the cabinet cleans the ${nouns[surface]}${soilText ? ` of ${soilText}` : ''}.`,
-        mend: `Add a product for ${soilsOf[surface].map((soil) => soilNames[soil]).join(' or ')} that is made for the ${nouns[surface]}.`,
-      },
-    }
-  }
+  const chosen = bestOf(candidates, job)
+  if (!chosen) return nothingFor(surface, soilText, all.barred(surface, corners))
   const { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement } = chosen
   const why = soilText
     ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`

@@ -5,7 +5,7 @@ import type { WheelGroup } from '@/core/choice/wheelGroup'
 import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Job } from '@/core/job/job'
-import { hasCloth } from '@/core/reach/means'
+import { hasClean, hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type UseSite } from '@/core/rules/judge'
 import { soilNames, soils } from '@/core/soils/soil'
@@ -42,6 +42,10 @@ function againstTheVisit(product: Product, job: Job): string | null {
     return `There is no ${onTyre ? 'tyre' : 'arch'} within reach on this visit.`
   if (family.purpose === 'protect' && onWheel && protection === 'none')
     return `${name} puts nothing on the wheels; choose another service for it.`
+  if (family.purpose === 'protect' && !family.onWet && onWheel && !hasCloth(job))
+    return 'It is wiped on and off, and there is no clean towel in the kit.'
+  if (family.purpose === 'protect' && onTyre && !hasClean('applicator', job, 'tyre'))
+    return 'There is no clean applicator for tyres in the kit.'
   if (family.purpose === 'clean' && family.needsDry && !hasCloth(job))
     return 'It works on a dry wheel and is wiped off, and there is no clean towel in the kit.'
   return null
@@ -63,5 +67,10 @@ export function sayUnusedPin(product: Product, groups: readonly WheelGroup[], jo
   const takes = soils.filter((soil) => ratingOf(product, soil) > 1)
   if (family.surfaces.includes('wheel') && !groups.some((group) => takesSomething(product, group)))
     return [text, `It takes ${listed(takes.map((soil) => soilNames[soil]))}, and none of that was entered.`]
-  return [text, 'Another pinned product does this part of the work already.']
+  return [
+    text,
+    job.wishes.pinned.length > 1
+      ? 'The other pinned products leave no room for it.'
+      : 'No plan that does the rest of the work has room for it.',
+  ]
 }
