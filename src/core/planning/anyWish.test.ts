@@ -76,6 +76,20 @@ describe('a limit on minutes', () => {
   )
 })
 
+describe('a limit on minutes beside one on money', () => {
+  holds(
+    'never makes the plan dearer than the money allows where a plan that was named keeps to it',
+    anyJob,
+    (job) => {
+      const free = makePlan(job)
+      const costAllowedMinor = free.costMinor
+      const plan = makePlan(wishing(job, { minutesAllowed: 15, costAllowedMinor }))
+      const isKept = plan.alternatives.some(({ costMinor }) => costMinor <= costAllowedMinor)
+      if (isKept) expect(plan.costMinor).toBeLessThanOrEqual(costAllowedMinor)
+    },
+  )
+})
+
 describe('the names of the plans', () => {
   holds('are true: none is quicker than the fastest', anyJob, (job) => {
     const { alternatives } = makePlan(job)
