@@ -67,7 +67,7 @@ function anyAnswer(draws: Draws, step: Step): Answer | null {
   }
 }
 
-vi.setConfig({ testTimeout: 180_000 * times })
+vi.setConfig({ testTimeout: 240_000 * times })
 
 describe('any run with any answers', () => {
   it('ends, with every step that was added worked, nothing left wet, and the same state from the same log', () => {
@@ -143,7 +143,7 @@ describe('a tyre round that is put in at once', () => {
       }),
       { numRuns: 15 * times },
     )
-  }, 240_000)
+  })
 })
 
 describe('taps in a burst', () => {
