@@ -129,7 +129,8 @@ function optionOf(
 
 /** Every product at every strength worth trying, with what the rules say of each. */
 export function optionsFor(group: WheelGroup, job: Job): Option[] {
-  const sites = sitesOf(group, job)
+  // What is sprayed comes to the zones that no tool reaches, too.
+  const sites = sitesOf({ ...group, zones: [...group.zones, ...group.sprayedOnly] }, job)
   const rulesOf = productRulesAt(sites)
   const known = new Map<string, number>()
   const secondsOf = (kind: StageKind, rounds: number, corners: readonly Corner[]): number => {

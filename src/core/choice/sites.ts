@@ -7,7 +7,10 @@ import type { Grade } from '@/core/soils/soil'
 import { finishZoneOf, finishZones, type Zone } from '@/core/wheel/zone'
 import type { WheelGroup } from './wheelGroup'
 
-const dirtOf = (group: WheelGroup, zone: Zone): Grade =>
+/** Some zones of some wheels. */
+type Place = Pick<WheelGroup, 'corners' | 'zones'>
+
+const dirtOf = (group: Place, zone: Zone): Grade =>
   group.corners.reduce<Grade>(
     (worst, { loads }) =>
       Math.max(
@@ -31,8 +34,8 @@ const isProtected = (zone: Zone, { protection }: Corner, { service }: Job): bool
     ? protection.includes('tyreCoating') && services[service].protection !== 'coat'
     : protection.some((kind) => protectionFacts[kind].on === 'wheel')
 
-/** Places of a group that a rule could tell apart; zones that look alike to the rules are judged once. */
-export function sitesOf(group: WheelGroup, job: Job, zones: readonly Zone[] = group.zones): UseSite[] {
+/** Sites that a rule could tell apart; zones that look alike to the rules are judged once. */
+export function sitesOf(group: Place, job: Job, zones: readonly Zone[] = group.zones): UseSite[] {
   const { water } = services[job.service]
   const sites = new Map<string, UseSite>()
   for (const corner of group.corners) {

@@ -1,3 +1,5 @@
+import type { Delivery } from '@/core/chemistry/family'
+import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Corner } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
@@ -24,8 +26,22 @@ export function cornersToTreat(
   return marked.length > 0 ? marked : corners
 }
 
+const sprayed: readonly Delivery[] = ['trigger', 'pumpFoamer', 'lance']
+
+/** Whether a product gets where no hand does: sprayed on, and off again with water. */
+export function worksBySpray({ family: id, delivery }: Pick<Product, 'family' | 'delivery'>): boolean {
+  const family = familyOf(id)
+  return (
+    family.purpose === 'clean' && !family.needsDry && id !== 'waterlessSpray' && sprayed.includes(delivery)
+  )
+}
+
 /** Zones of a group that a product is for: pure solvent goes on the lumps, the rest is worked all over. */
-export function zonesToTreat(product: Product, { corners, zones }: WheelGroup): readonly Zone[] {
+export function zonesToTreat(
+  product: Product,
+  { corners, zones: worked, sprayedOnly }: WheelGroup,
+): readonly Zone[] {
+  const zones = worksBySpray(product) ? [...worked, ...sprayedOnly] : worked
   const isForLumps = roleOf(product.family) === 'tar' && ratingOf(product, 'bondedDust') === 0
   const marked = isForLumps ? zones.filter((zone) => worstGrade(corners, [zone], 'tar') > 0) : zones
   return marked.length > 0 ? marked : zones

@@ -14,6 +14,8 @@ export interface WheelGroup {
   readonly corners: readonly Corner[]
   /** Zones of the wheel that are worked, the caliper among them: those that can be reached, and with a tool for them. */
   readonly zones: readonly Zone[]
+  /** Zones that can be reached and that nothing in the kit works: what is sprayed goes there too, and is rinsed off. */
+  readonly sprayedOnly: readonly Zone[]
   /** What works each zone that can be reached; null where nothing in the kit does. */
   readonly tools: ReadonlyMap<Zone, Tool | null>
   /** What the hand adds to the chemistry, by zone. */
@@ -26,7 +28,7 @@ export const positionsOf = ({ corners }: Pick<WheelGroup, 'corners'>): Position[
 const toolsAt = (zones: readonly Zone[], corner: Corner, job: Job): Map<Zone, Tool | null> =>
   pickTools(zones, job.tools, (zone) => ({
     gapMillimetres: gapOf(corner, job),
-    depthMillimetres: depthOf(zone, corner),
+    depthMillimetres: depthOf(zone, corner, job),
     surface: surfaceOf(zone, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,
@@ -50,8 +52,9 @@ export function groupWheels(job: Job): WheelGroup[] {
     const tools = toolsAt(reached, first, job)
     return {
       corners,
-      // What no tool of the kit works is not washed for: it stays, and the plan says so.
+      // The chemistry is chosen for what hands work; what spray and water leave elsewhere stays, and the plan says so.
       zones: reached.filter((zone) => tools.get(zone) !== null),
+      sprayedOnly: reached.filter((zone) => tools.get(zone) === null),
       tools,
       mechanics: new Map(reached.map((zone) => [zone, mechanicsOf(tools.get(zone) ?? null, job.estimates)])),
     }

@@ -233,17 +233,22 @@ export function actsOfStage(kind: StageKind, rounds: number, family?: FamilyId):
 export const afterRounds = <T extends WorkedWheel>(at: T, round: number): T =>
   round > 1 ? { ...at, loads: {} } : at
 
-/** Hand time of a stage at one wheel, all rounds, seconds. */
+/**
+ * Hand time of a stage at one wheel, all rounds, seconds.
+ * @param isByHand false where nothing in the kit works it, so that it is sprayed and rinsed
+ */
 export function stageSeconds(
   kind: StageKind,
   rounds: number,
   at: WorkedWheel,
   hands: Hands,
   family?: FamilyId,
+  isByHand = true,
 ): number {
   let round = 0
   return actsOfStage(kind, rounds, family).reduce((sum, act) => {
     if (act === 'spray') round += 1
+    if (!isByHand && (act === 'agitate' || act === 'scrub')) return sum
     return sum + secondsOfAct(act, kind, afterRounds(at, round), hands, family)
   }, 0)
 }

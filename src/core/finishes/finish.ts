@@ -56,7 +56,11 @@ export const judgedAs = (finish: Finish): Finish => (finish === 'unknown' ? 'pol
 
 /** Finishes on which anything rubbed shows: rinsed before the first chemical, worked with soft media only. */
 export const isDarkOrSoft = ({ finish, condition }: { finish: Finish; condition: Condition }): boolean =>
-  ['glossBlack', 'matte', 'filmWrapped', 'polishedBare', 'unknown'].includes(finish) || condition !== 'sound'
+  showsEveryTouch(finish) || finish === 'unknown' || condition !== 'sound'
+
+/** Finishes on which one grain in the mitt is seen for good. */
+export const showsEveryTouch = (finish: Finish): boolean =>
+  ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(finish)
 
 /** Finishes that want milder and longer, never stronger: whatever shows a touch, bare metal, thin skins and machined faces. */
 export const isDelicate = (state: { finish: Finish; condition: Condition }): boolean =>

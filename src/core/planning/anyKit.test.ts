@@ -5,6 +5,9 @@ import { anyPoorJob } from '@/core/job/testAnyJob'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, type Plan, type Step } from '@/core/plan/plan'
 import type { ToolKind } from '@/core/tools/tool'
+import { worksBySpray } from '@/core/choice/spots'
+import { isWorkedByHand } from '@/core/plan/byHand'
+import { workedZones } from '@/core/reach/zoneReach'
 import { cleansWheel } from '@/core/work/stageKind'
 import { makePlan } from './makePlan'
 
@@ -88,6 +91,32 @@ describe('with what is left of kit and cabinet', () => {
           .flatMap(({ cautions }) => cautions)
         if (familyOf(familyId).hazards.includes('irritant'))
           expect([id, said.join()]).toEqual([id, expect.stringMatching(/gloves/i)])
+      }
+    },
+  )
+
+  holds(
+    'what nothing in the kit works is sprayed where its wheel is, brushed never, and said',
+    (plan, job) => {
+      const said = plan.shortfalls.map(({ text }) => text).join('\n')
+      for (const corner of job.corners) {
+        const position = corner.position
+        const sprayed = plan.stages.filter(
+          (stage) => stage.corners.includes(position) && cleansWheel(stage.kind) && worksBySpray(stage),
+        )
+        const zones = workedZones(corner, job)
+        for (const stage of sprayed)
+          if (stage.kind === 'wash' || stage.kind === 'iron')
+            expect([stage.id, zones.filter((zone) => !stage.zones.includes(zone))]).toEqual([stage.id, []])
+        for (const step of plan.steps.filter(({ act, corner: at }) => act === 'agitate' && at === position)) {
+          const stage = plan.stages.find(({ id }) => id === step.stageId)
+          expect([step.id, step.zones, stage?.tools, step.tools.length > 0]).toEqual([step.id, step.zones, stage?.tools, true])
+          for (const zone of step.zones) expect(stage && isWorkedByHand(zone, stage)).toBe(true)
+        }
+        const lacking = zones.filter((zone) =>
+          sprayed.some((stage) => stage.zones.includes(zone) && !isWorkedByHand(zone, stage)),
+        )
+        if (lacking.length > 0) expect(said).toMatch(/only sprayed and rinsed/)
       }
     },
   )

@@ -9,9 +9,7 @@ import type { ProductVerdict } from '@/core/plan/plan'
 /** What the rule book says of every cleaner and protection of the cabinet, over all wheels. */
 export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerdict[] {
   const rubber = (zone: 'tyre' | 'arch') =>
-    productRulesAt(
-      sitesOf({ corners: job.corners, zones: [zone], tools: new Map(), mechanics: new Map() }, job),
-    )
+    productRulesAt(sitesOf({ corners: job.corners, zones: [zone] }, job))
   const rulesOf = {
     clean: productRulesAt(groups.flatMap((group) => sitesOf(group, job))),
     // Nobody protects a caliper.

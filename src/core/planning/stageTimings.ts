@@ -1,5 +1,6 @@
 import { secondsOfAct } from '@/core/effort/operatorTime'
 import type { Job } from '@/core/job/job'
+import { isByHand } from '@/core/plan/byHand'
 import type { Act, Shortfall, Stage, StageKind } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { timingOf } from '@/core/timing/stageTiming'
@@ -17,11 +18,14 @@ export const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
           return timingOf(
             { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
             corner,
-            secondsOfAct(act, stage.kind, corner, job),
+            touches.includes(act) && !isByHand(stage) ? 0 : secondsOfAct(act, stage.kind, corner, job),
             job,
           )
         }),
     )
+
+/** Acts that nothing is done at where no tool gets. */
+const touches: readonly Act[] = ['agitate', 'scrub']
 
 /** The act that has to follow while a stage is wet. */
 const timedActs: Partial<Record<StageKind, Act>> = {

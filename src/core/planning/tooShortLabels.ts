@@ -11,8 +11,7 @@ import { listed } from '@/core/words/listed'
 /** Names the products whose labels leave no time to work, and says what to correct. */
 export function sayTooShort(job: Job): Shortfall[] {
   const { corners } = job
-  const place = (zones: readonly Zone[]): UseSite[] =>
-    sitesOf({ corners, zones, tools: new Map(), mechanics: new Map() }, job)
+  const place = (zones: readonly Zone[]): UseSite[] => sitesOf({ corners, zones }, job)
   const [wheel, rubber] = [place(['face', 'barrel']), place(['tyre', 'arch'])]
   const short = job.cabinet.filter(
     (product) =>

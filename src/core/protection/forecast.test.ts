@@ -63,6 +63,20 @@ describe('a forecast', () => {
     expect(worn.p90 - worn.p10).toBeLessThan(plain.p90 - plain.p10)
   })
 
+  it.each(['spraySealant', 'sprayRinseSilica', 'wheelWax'] as const)(
+    'has each axle due by its own looks, whatever the other one shows: %s',
+    (kind) => {
+      const shop = { ...record, products: [{ id: 'seal', kind }] }
+      const plain = dueOf(forecastShop(shop), 'rear').p50
+      const rearWith = (front: WornLook['beading'], rear: WornLook['beading']) =>
+        dueOf(forecastShop({ ...shop, looks: [look(front), { ...look(rear), layerId: 'rear' }] }), 'rear').p50
+      for (const front of [0, 1, 2, 3, 4] as const) {
+        expect(rearWith(front, 4)).toBeGreaterThan(plain)
+        expect(rearWith(front, 0)).toBeLessThan(plain)
+      }
+    },
+  )
+
   it('does not take clogged for gone: a bad look before a reviving wash says less', () => {
     const clogged = { ...look(2), afterReviving: false }
     const before = dueOf(forecastShop({ ...record, looks: [clogged] }))

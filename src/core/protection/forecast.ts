@@ -4,7 +4,7 @@ import { farthestDays } from './exposure'
 import { followSet, recordsOf, type Followed, type FollowedSet, type Following } from './followed'
 import { shopCovariance } from './information'
 import { learnFrom, type Learnt, type Start } from './learn'
-import { alongUse, outlookOf, spreadOfUse, type LayerOutlook } from './outlook'
+import { alongUse, outlooksOf, spreadOfUse, type LayerOutlook } from './outlook'
 import type { ShopRecord, WearEstimates, WornProduct } from './record'
 import { millisecondsPerDay, seasonsOf } from './seasons'
 import type { LayerValues } from './unknowns'
@@ -142,18 +142,20 @@ export function forecastSet(
   widen: number,
 ): LayerForecast[] {
   const setAt = learnt.unknowns.setAt.get(record.set.id) ?? 0
-  return layers
-    .filter(({ layer }) => layer.endedAt === null)
-    .map((one) => {
-      const outlook = outlookOf(one, setAt, learnt)
-      const used = usedBy(one.exposure.wearAt(now), wearingOf(outlook.values))
-      return {
+  const live = layers.filter(({ layer }) => layer.endedAt === null)
+  return outlooksOf(live, setAt, learnt).flatMap((outlook, at) => {
+    const one = live[at]
+    if (!one) return []
+    const used = usedBy(one.exposure.wearAt(now), wearingOf(outlook.values))
+    return [
+      {
         id: one.layer.id,
         usedShare: Math.round(used * 1000) / 1000,
         topUpDays: bandOf(one, outlook, dueShares.topUp, now, widen),
         renewDays: bandOf(one, outlook, dueShares.renew, now, widen),
-      }
-    })
+      },
+    ]
+  })
 }
 
 /** How long a product lasts against its kind. */

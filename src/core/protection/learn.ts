@@ -19,6 +19,7 @@ export interface Learnt {
   readonly unknowns: Unknowns
   readonly values: Values
   readonly covariance: Covariance
+  readonly estimates: WearEstimates
 }
 
 const mostTurns = 30
@@ -88,7 +89,7 @@ function learnWith(
     const step = solve(gathered.information, gathered.slopeOfSets, gathered.slopeOfShop)
     const isNear = farthest(step.ofSets) < near.sets && farthest(step.ofShop) < near.shop
     if (isNear || turn === mostTurns)
-      return { unknowns, values, covariance: covarianceOf(gathered.information), told }
+      return { unknowns, values, covariance: covarianceOf(gathered.information), told, estimates }
     stride.move(values, step)
   }
 }

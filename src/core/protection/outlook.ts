@@ -3,6 +3,7 @@ import type { Followed } from './followed'
 import { covarianceAt } from './information'
 import type { Learnt } from './learn'
 import { layerValues, type LayerValues } from './unknowns'
+import { ownWear } from './ownWear'
 import { usedSlopes, wearingOf } from './used'
 
 /** What nobody can know of the weeks to come, as a spread of the wear's logarithm. House estimate. */
@@ -34,6 +35,16 @@ export function outlookOf(
       [soonerBy(3), at(1, 3), at(3, 3)],
     ],
   }
+}
+
+/** The outlooks of a set's layers, each with what its own looks say beyond what the axles share. */
+export function outlooksOf(layers: readonly Followed[], setAt: number, learnt: Learnt): LayerOutlook[] {
+  const shared = new Map(layers.map((one) => [one, outlookOf(one, setAt, learnt)]))
+  const own = ownWear(layers, (one) => outlookOf(one, setAt, learnt).values, learnt.estimates)
+  return [...shared].map(([one, outlook]) => {
+    const { values } = outlook
+    return { ...outlook, values: { ...values, sooner: values.sooner + (own.get(one) ?? 0) } }
+  })
 }
 
 /** The direction in which not knowing moves the share used most: sooner, changed, harsher. */

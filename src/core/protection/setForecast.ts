@@ -3,7 +3,7 @@ import type { Followed, FollowedSet } from './followed'
 import { bandOf, dueShares, type Band } from './forecast'
 import { ownBlock } from './information'
 import type { LearntWith } from './learn'
-import { outlookOf, type LayerOutlook } from './outlook'
+import { outlooksOf, type LayerOutlook } from './outlook'
 import { millisecondsPerDay } from './seasons'
 import type { Told } from './told'
 import { usedBy, wearingOf } from './used'
@@ -91,7 +91,7 @@ export function setForecast(
   }
   if (before && isSame(made, before.made)) return before
   const live = set.layers.filter(({ layer }) => layer.endedAt === null)
-  const outlooks = live.map((one) => outlookOf(one, setAt, learnt))
+  const outlooks = outlooksOf(live, setAt, learnt)
   return {
     made,
     outlooks,

@@ -1,5 +1,7 @@
 import type { Corner } from '@/core/job/job'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
+import { isOff, type Visit } from './zoneReach'
+import { isInner } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 
 /** A stroke has to get so far into the barrel, as a share of the rim's width; the rest is pushed on by the bristles. House estimate. */
@@ -7,9 +9,15 @@ const barrelShare = 0.6
 /** From the edge of an arch to its top by arm and brush, mm. House estimate. */
 export const archDepthMillimetres = 150
 
-/** How far a tool has to reach into a zone, mm. */
-export function depthOf(zone: Zone, { wheel }: Pick<Corner, 'wheel'>): number {
-  if (zone === 'barrel') return wheel.rimWidthInches * millimetresPerInch * barrelShare
+/** How far a tool has to reach into a zone, mm. The inner one of two wheels lies a rim's width further in. */
+export function depthOf(
+  zone: Zone,
+  { wheel, position }: Pick<Corner, 'wheel' | 'position'>,
+  visit: Visit,
+): number {
+  const rimMillimetres = wheel.rimWidthInches * millimetresPerInch
+  if (zone === 'barrel')
+    return rimMillimetres * barrelShare + (isInner(position) && !isOff(visit) ? rimMillimetres : 0)
   if (zone === 'spokeBacks') return wheel.spokeDepthMillimetres
   return 0
 }

@@ -5,7 +5,7 @@ import { starterTools } from '@/core/tools/starterTools'
 import type { Tool } from '@/core/tools/tool'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
 import { pickTool, type ToolSite } from './pickTool'
-import { pickTools } from './pickTools'
+import { carriesDirt, pickTools } from './pickTools'
 
 const siteOf =
   (gapMillimetres: number, changes: Partial<ToolSite> = {}) =>
@@ -27,6 +27,26 @@ describe('the tools for a wheel', () => {
     ['narrow gaps', 20, ['detail-brush', 'flat-flexible-brush', 'thin-angled-wand', 'wheel-mitt']],
   ])('are few on %s', (_, gap, ids) => {
     expect(idsOf(pickTools(wheelZones, starterTools, siteOf(gap)))).toEqual(ids)
+  })
+
+  it('keep a tool for a face that shows every touch, where the kit has another for what is behind it', () => {
+    fc.assert(
+      fc.property(
+        fc.subarray([...starterTools]),
+        fc.integer({ min: 0, max: 80 }),
+        fc.constantFrom('glossBlack' as const, 'polishedBare' as const),
+        (kit, gap, finish) => {
+          const site = siteOf(gap, { surface: { finish, condition: 'sound' } })
+          const picked = pickTools(wheelZones, kit, site)
+          const carried = carriesDirt(picked)
+          const others = (zone: Zone) =>
+            kit.filter((tool) => !carried.includes(tool) && pickTool(zone, [tool], site()) !== null)
+          for (const zone of ['barrel', 'spokeBacks'] as const)
+            if (carried.includes(picked.get(zone) as Tool))
+              expect([zone, others(zone).length === 0 || others('face').length === 0]).toEqual([zone, true])
+        },
+      ),
+    )
   })
 
   it('have the face brush where the shop works the face with one', () => {

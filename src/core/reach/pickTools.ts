@@ -1,4 +1,5 @@
 import type { Tool, ToolKind } from '@/core/tools/tool'
+import { showsEveryTouch } from '@/core/finishes/finish'
 import type { Zone } from '@/core/wheel/zone'
 import { candidates, isAllowed, type ToolSite } from './pickTool'
 
@@ -22,6 +23,12 @@ const mostWeighed = 12
 
 /** A shop that works the face by brush does so where there is one, s: more than any other tool saves. */
 const againstTheShopSeconds = 60
+
+/** Washing a tool out in clean water before it goes to a face that shows every touch, s. House estimate. */
+const washedOutSeconds = 40
+/** What is worked in the dirt behind the face, and what one sees. */
+const behind: readonly Zone[] = ['barrel', 'spokeBacks', 'caliper']
+const inSight: readonly Zone[] = ['face', 'lip']
 
 const largeZones: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'face', 'lip']
 const byBrush: readonly Zone[] = ['face', 'lip']
@@ -58,9 +65,15 @@ const quickest = (served: readonly Serving[], inHand: (tool: Tool) => boolean): 
       undefined,
     )
 
+/** Tools that go from the dirt behind to the face. */
+export const carriesDirt = (picked: ReadonlyMap<Zone, Tool | null>): Tool[] => {
+  const seen = new Set(inSight.map((zone) => picked.get(zone) ?? null))
+  return [...new Set(behind.flatMap((zone) => picked.get(zone) ?? []))].filter((tool) => seen.has(tool))
+}
+
 /**
  * The tools for a wheel: few, because each is taken up and put down at every wheel, and each zone with one that serves it well.
- * Weighs every set of tools of the kit by its seconds.
+ * Weighs every set of tools of the kit by its seconds. A face that shows every touch has its own tool where the kit has one.
  * @param siteOf where a zone is worked
  * @returns by zone; null where nothing in the kit serves it
  */
@@ -76,7 +89,12 @@ export function pickTools(
   const extra = (tool: Tool, zone: Zone): number =>
     served.get(zone)?.find((one) => one.tool === tool)?.extraSeconds ?? Infinity
   // Whatever it serves, another serves as well: of two alike the one that is named first stays.
+  const showsTouch = inSight.some((zone) => {
+    const surface = zones.includes(zone) ? siteOf(zone).surface : null
+    return surface !== null && showsEveryTouch(surface.finish)
+  })
   const isSpare = (tool: Tool, at: number): boolean =>
+    !showsTouch &&
     kit.some(
       (other, place) =>
         other !== tool &&
@@ -89,15 +107,24 @@ export function pickTools(
     .sort((a, b) => b.zones - a.zones || a.at - b.at)
     .slice(0, mostWeighed)
     .map(({ tool }) => tool)
+  // The face chooses first.
+  const inOrder = showsTouch
+    ? [...reached].sort((a, b) => Number(behind.includes(a)) - Number(behind.includes(b)))
+    : reached
   let best: { seconds: number; picked: Map<Zone, Tool | null> } | null = null
   for (let set = 0; set < 1 << weighed.length; set += 1) {
     const inHand = weighed.filter((_, at) => set & (1 << at))
     let seconds = inHand.length * anotherToolSeconds
     if (best && seconds >= best.seconds) continue
     const picked = new Map<Zone, Tool | null>(zones.map((zone) => [zone, null]))
-    for (const zone of reached) {
-      const one = quickest(served.get(zone) ?? [], (tool) => inHand.includes(tool))
-      seconds += one?.extraSeconds ?? Infinity
+    for (const zone of inOrder) {
+      const here = served.get(zone) ?? []
+      const isClean = (tool: Tool): boolean =>
+        !showsTouch || !behind.includes(zone) || inSight.every((seen) => picked.get(seen) !== tool)
+      const one =
+        quickest(here, (tool) => inHand.includes(tool) && isClean(tool)) ??
+        quickest(here, (tool) => inHand.includes(tool))
+      seconds += (one?.extraSeconds ?? Infinity) + (one && !isClean(one.tool) ? washedOutSeconds : 0)
       if (one) picked.set(zone, one.tool)
       if (seconds >= (best?.seconds ?? Infinity)) break
     }

@@ -2,6 +2,7 @@ import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
 import type { Job } from '@/core/job/job'
 import type { Fill, PlannedProtection, Shortfall, Stage } from '@/core/plan/plan'
+import { isWorkedByHand } from '@/core/plan/byHand'
 import { schoolText } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
@@ -25,12 +26,15 @@ export interface StagedJob {
   readonly schools: string[]
 }
 
-/** Zones that get some chemistry, by wheel. */
+/** Zones that hands clean, by wheel; what is only sprayed is not clean enough to be sealed. */
 function cleanedBy(drafts: readonly StageDraft[]): Map<Position, readonly Zone[]> {
   const cleaned = new Map<Position, readonly Zone[]>()
-  for (const { corners, zones } of drafts)
-    for (const { position } of corners)
-      cleaned.set(position, [...new Set([...(cleaned.get(position) ?? []), ...zones])])
+  for (const draft of drafts) {
+    const zones = draft.zones.filter((zone) => isWorkedByHand(zone, draft))
+    if (zones.length > 0)
+      for (const { position } of draft.corners)
+        cleaned.set(position, [...new Set([...(cleaned.get(position) ?? []), ...zones])])
+  }
   return cleaned
 }
 
@@ -63,10 +67,10 @@ export function buildStages(
   const schools = new Set<string>()
   const { miss } = book
   if (services[job.service].water) for (const name of waterSchools) schools.add(schoolText(name, job.schools))
-  const presoak = presoakDrafts(job, choices)
   const arch = rubberDrafts('arch', job, rubber, miss, schools)
   const tyre = rubberDrafts('tyre', job, rubber, miss, schools)
   const wheel = wheelDrafts(job, choices, whole, miss, schools)
+  const presoak = presoakDrafts(job, choices, wheel)
   const cleaned = cleanedBy(wheel)
   const groups = choices
     .map(({ group }) => group)

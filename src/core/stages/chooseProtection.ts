@@ -134,7 +134,7 @@ function lackOf({ family: id }: Product, job: Job): Omit<RefusedProtection, 'pro
 }
 
 function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, job: Job): ProtectionPick {
-  const sites = sitesOf({ corners: [corner], zones, tools: new Map(), mechanics: new Map() }, job)
+  const sites = sitesOf({ corners: [corner], zones }, job)
   let refused: RefusedProtection | null = null
   for (const [kind, why] of pinnedFirst(wanted, job))
     for (const product of productsOf(kind, job)) {

@@ -81,7 +81,7 @@ export const rubberToolSite = (job: Job, surface: 'tyre' | 'arch'): ToolSite => 
 
 function siteFor(surface: 'tyre' | 'arch', corners: readonly Corner[], job: Job): RubberSite {
   const tool = pickTool(surface, job.tools, rubberToolSite(job, surface))
-  const sites = sitesOf({ corners, zones: [surface], tools: new Map(), mechanics: new Map() }, job)
+  const sites = sitesOf({ corners, zones: [surface] }, job)
   return {
     surface,
     corners,

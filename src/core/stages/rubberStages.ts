@@ -17,7 +17,7 @@ const nouns = { tyre: 'tyre', arch: 'arch' } as const
 
 /** On rubber and liner a product the wheel cannot stand is kept off it, not refused. */
 const keptOff = (product: Product, corners: readonly Corner[], job: Job, fraction: number): boolean => {
-  const sites = sitesOf({ corners, zones: wheelZones, tools: new Map(), mechanics: new Map() }, job)
+  const sites = sitesOf({ corners, zones: wheelZones }, job)
   return judgedDwell(product, fraction, productRulesAt(sites)(product)).judgement.verdict === 'no'
 }
 

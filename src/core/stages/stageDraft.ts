@@ -7,6 +7,7 @@ import { millilitresAtCorner } from '@/core/effort/amounts'
 import { stageSeconds } from '@/core/effort/operatorTime'
 import { wearShare } from '@/core/efficacy/wear'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'
+import { isByHand } from '@/core/plan/byHand'
 import type { Stage, ZoneTool } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Finish } from '@/core/finishes/finish'
@@ -32,7 +33,12 @@ export interface StageDraft {
   readonly corners: readonly Corner[]
 }
 
+/** What is in the hand, zone by zone: a brush that fits one wheel may not fit the next. */
+const handOf = ({ tools }: Omit<StageDraft, 'corners'>): string =>
+  JSON.stringify(tools.flatMap(({ zones, tool }) => zones.map((zone) => `${zone} ${tool ?? ''}`)).sort())
+
 const sameUse = (a: Omit<StageDraft, 'corners'>, b: StageDraft): boolean =>
+  handOf(a) === handOf(b) &&
   a.kind === b.kind &&
   a.product.id === b.product.id &&
   a.fraction === b.fraction &&
@@ -121,8 +127,7 @@ function wasTried({ product, corners, zones }: StageDraft, { testSpots = [] }: J
   )
 }
 
-const sitesOfDraft = ({ corners, zones }: StageDraft, job: Job): UseSite[] =>
-  sitesOf({ corners, zones, tools: new Map(), mechanics: new Map() }, job)
+const sitesOfDraft = ({ corners, zones }: StageDraft, job: Job): UseSite[] => sitesOf({ corners, zones }, job)
 
 /** The stage of a draft; its price is told once it is known what is filled together. */
 export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
@@ -154,7 +159,7 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
       : {}),
     rounds,
     operatorSeconds: corners.reduce(
-      (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family),
+      (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family, isByHand(draft)),
       0,
     ),
     costMinor: 0,

@@ -1,9 +1,11 @@
 import { longestOf, wetTimes } from '@/core/chemistry/longest'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
-import { cornersToTreat, zonesToTreat } from '@/core/choice/spots'
+import { cornersToTreat, worksBySpray, zonesToTreat } from '@/core/choice/spots'
 import type { Option } from '@/core/choice/option'
+import { sitesOf } from '@/core/choice/sites'
 import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
+import { judgePlaces, rulesAbout } from '@/core/rules/judge'
 import { secondsOfAct } from '@/core/effort/operatorTime'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { StageKind } from '@/core/work/stageKind'
@@ -12,7 +14,7 @@ import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import { schoolText } from '@/core/schools/schools'
 import { coldWords, whyStage } from '@/core/words/explain'
-import { sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
+import { sayCarried, sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
 import { overFoamOf } from './overFoam'
 import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
@@ -71,7 +73,7 @@ const isFoam = ({ option }: GroupStage): boolean => option.product.family === 'a
 const overFoamWords =
   'Over the cleaner that is on the wheel: your shop foams over heavy film, and both leave with one rinse.'
 
-/** What a group's choice says of itself: what stays, what no tool reaches, which settings decided. */
+/** What a group's choice says of itself: what stays, which settings decided. */
 function sayChoice(
   choice: GroupChoice,
   used: readonly Option[],
@@ -80,8 +82,6 @@ function sayChoice(
   schools: Set<string>,
 ): void {
   const positions = positionsOf(choice.group)
-  const unworked = sayUnworked(choice.group, job)
-  if (unworked) miss(positions, ...unworked)
   if (choice.group.zones.length === 0) return
   if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
   else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job, used))
@@ -89,6 +89,39 @@ function sayChoice(
   if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
     schools.add(schoolText('rinseFirst', job.schools))
 }
+
+/** Wheels that no tool gets at are sprayed with what the others are washed with, where they can stand it, and rinsed. */
+function withSprayed(drafts: readonly StageDraft[], group: WheelGroup, job: Job): StageDraft[] {
+  const { corners, zones, sprayedOnly } = group
+  if (zones.length > 0 || sprayedOnly.length === 0) return [...drafts]
+  const sites = sitesOf({ corners, zones: sprayedOnly }, job)
+  const at = drafts.findIndex(
+    ({ kind, product }) =>
+      kind === 'wash' &&
+      worksBySpray(product) &&
+      judgePlaces(rulesAbout({ product }), sites).verdict !== 'no',
+  )
+  const wash = drafts[at]
+  if (!wash) return [...drafts]
+  const draft: StageDraft = {
+    ...wash,
+    corners,
+    zones: sprayedOnly,
+    tools: [{ zones: sprayedOnly, tool: null }],
+    judgement: judgePlaces(rulesAbout({ product: wash.product }), sites),
+    rounds: 1,
+    why: 'Nothing gets there by hand: sprayed, left to work, and rinsed long.',
+  }
+  return [...drafts.slice(0, at + 1), draft, ...drafts.slice(at + 1)]
+}
+
+/** Whether something is sprayed where no tool of the kit gets. */
+const isSprayedAt = ({ corners, sprayedOnly }: WheelGroup, drafts: readonly StageDraft[]): boolean =>
+  drafts.some(
+    (draft) =>
+      draft.corners.some(({ position }) => corners.some((corner) => corner.position === position)) &&
+      draft.zones.some((zone) => sprayedOnly.includes(zone)),
+  )
 
 /** The chosen wheel chemistry of all groups; what treats single spots goes only where they are. */
 export function wheelDrafts(
@@ -117,5 +150,13 @@ export function wheelDrafts(
       schools.add(schoolText('overFoaming', job.schools))
     }
   })
-  return drafts
+  const groups = choices.map(({ group }) => group)
+  const all = groups.reduce<StageDraft[]>((made, group) => withSprayed(made, group, job), drafts)
+  for (const group of groups) {
+    const carried = sayCarried(group)
+    if (carried) miss(positionsOf(group), ...carried)
+    const unworked = sayUnworked(group, job, isSprayedAt(group, all))
+    if (unworked) miss(positionsOf(group), ...unworked)
+  }
+  return all
 }

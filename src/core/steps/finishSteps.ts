@@ -1,8 +1,9 @@
 import { dryingSeconds } from '@/core/effort/operatorTime'
-import type { Corner } from '@/core/job/job'
+import { showsEveryTouch } from '@/core/finishes/finish'
+import type { Corner, Job } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
 import { wheelStepId } from '@/core/plan/stepId'
-import { canDry } from '@/core/reach/means'
+import { canDry, hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { services } from '@/core/visit-kinds/service'
 import { positionNames } from '@/core/wheel/position'
@@ -14,22 +15,32 @@ import { isPutOnWet } from './wheelSteps'
 /** Left wet until the whole car is washed, unless something goes on dry; in the rain, and with nothing to dry with, nothing gets dry. */
 function staysWet(corner: Corner, dryWork: readonly Stage[], { job }: StepContext): boolean {
   if (!services[job.service].water || job.conditions.raining || !canDry(job)) return true
+  // Nobody gets at the inner one of two wheels.
+  if (!isHere('face', corner, job)) return true
   return job.schools.drying === 'leaveWet' && dryWork.length === 0
 }
 
-const dryStep = (corner: Corner, { job }: StepContext): Step => ({
+/** A towel drawn over a face that shows every touch leaves lines. */
+const handlingWords = ({ finishes: { face } }: Corner, job: Job): string =>
+  face && showsEveryTouch(face.finish) && hasCloth(job)
+    ? 'Lay the towel on the face and lift it off; do not rub. '
+    : ''
+
+const dryStep = (corner: Corner, dryWork: readonly Stage[], context: StepContext): Step => ({
   ...jobStep(
-    job,
+    context.job,
     'dry',
     `Dry ${positionNames[corner.position].toLowerCase()}`,
-    'Lug holes, behind the spokes and the valve first. What shows only now is wiped at once.',
-    'Moisture under a sealant spoils it.',
+    `Lug holes${isHere('spokeBacks', corner, context.job) ? ', behind the spokes' : ''} and the valve first. ${handlingWords(corner, context.job)}What shows only now is wiped at once.`,
+    dryWork.some(({ kind }) => kind === 'protect')
+      ? 'Moisture under a sealant spoils it.'
+      : 'Drops that dry by themselves leave spots.',
   ),
   id: wheelStepId(corner.position, 'dry'),
   corner: corner.position,
-  zones: contactZones.filter((zone) => isHere(zone, corner, job)),
-  tools: toolsFor('dry', [], null, job),
-  operatorSeconds: dryingSeconds(corner, job),
+  zones: contactZones.filter((zone) => isHere(zone, corner, context.job)),
+  tools: toolsFor('dry', [], null, context.job),
+  operatorSeconds: dryingSeconds(corner, context.job),
 })
 
 /** What is done on the dry wheel, when nothing wet comes any more: drying, polish, protection, dressing. */
@@ -40,7 +51,7 @@ export function finishSteps(corner: Corner, context: StepContext): Step[] {
       stage.kind === 'polish' || stage.kind === 'dress' || (stage.kind === 'protect' && !isPutOnWet(stage)),
   )
   return [
-    ...(staysWet(corner, dryWork, context) ? [] : [dryStep(corner, context)]),
+    ...(staysWet(corner, dryWork, context) ? [] : [dryStep(corner, dryWork, context)]),
     ...dryWork.flatMap((stage) => stageSteps(stage, corner, context)),
   ]
 }

@@ -97,7 +97,7 @@ const takeOff = (job: Job): Step => ({
     job,
     'getReady',
     'Lift and take the wheels off',
-    'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it; one side after the other.',
+    'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it; one side after the other. Lay each wheel on something soft, its back up.',
     'Barrels, hubs and arches are reached from behind.',
     [stepCautions.jack],
   ),

@@ -6,6 +6,7 @@ import { isOff } from '@/core/reach/zoneReach'
 import type { Schools } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
 import { stepCautions } from '@/core/words/cautions'
+import { faceTool } from './toolRinse'
 import { listed } from '@/core/words/listed'
 
 const bodyWords: Record<Schools['wheelsOrder'], string> = {
@@ -18,6 +19,11 @@ const bodyWords: Record<Schools['wheelsOrder'], string> = {
 const harmsDrains = ({ family }: Stage): boolean =>
   familyOf(family).traits.some((trait) =>
     ['strongAcid', 'mildAcid', 'solvent', 'ironReactive', 'strongAlkali'].includes(trait),
+  )
+
+const hasFaceTool = ({ corners }: Job, stages: readonly Stage[]): boolean =>
+  corners.some((corner) =>
+    stages.some((stage) => stage.corners.includes(corner.position) && faceTool(stage, corner) !== null),
   )
 
 /** Cloths that never meet: what took tar or polish goes to nothing else. */
@@ -47,6 +53,9 @@ export function readyWords(
     'Bottles mixed and labelled',
     ...(stages.some(({ delivery }) => delivery === 'bucket') ? ['the suds in their bucket'] : []),
     ...(job.schools.toolRinse === 'bucket' ? ['a bucket of clear water for the tools'] : []),
+    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages)
+      ? ['another for what touches the faces']
+      : []),
     ...(isOff(job) ? [] : ['hose guides under the tyres']),
   ]
   const cloths = hasCloth(job) ? clothWords(stages) : ''

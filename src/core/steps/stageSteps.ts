@@ -13,6 +13,7 @@ import { rinseWithin } from './rinseWithin'
 import { secondsWorked } from './secondsWorked'
 import type { Pass } from './passes'
 import type { Stage, Step } from '@/core/plan/plan'
+import { isByHand, isWorkedByHand } from '@/core/plan/byHand'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/work/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
@@ -44,15 +45,16 @@ const surroundings = (
   corner: Corner,
   zones: readonly Zone[],
   { job, stages }: StepContext,
-): Pick<Worked, 'isBehind' | 'hasArch' | 'afterSolvent'> => ({
+): Pick<Worked, 'isBehind' | 'hasArch' | 'isDressed' | 'afterSolvent'> => ({
   isBehind: isDustBehind(stage, corner.loads, zones),
   hasArch: isHere('arch', corner, job) && !isOff(job),
+  isDressed: stages.some(({ kind, corners }) => kind === 'dress' && corners.includes(corner.position)),
   afterSolvent: afterSolvent(stages, corner),
 })
 
-/** Rubber and liners that nothing in the kit scrubs are sprayed and rinsed. */
-const lacksBrush = (act: Act, { tools }: Stage): boolean =>
-  act === 'scrub' && tools.every(({ tool }) => tool === null)
+/** What nothing in the kit works by hand is sprayed and rinsed. */
+const lacksBrush = (act: Act, stage: Stage): boolean =>
+  (act === 'scrub' || act === 'agitate') && !isByHand(stage)
 
 /**
  * The steps of a stage that has its rinse for itself, in rounds and parts.
@@ -85,13 +87,14 @@ export function stageSteps(stage: Stage, corner: Corner, context: StepContext, f
     const piece =
       part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
     const mine = piece?.zones ?? zones
-    const contact = contactZones.filter((zone) => mine.includes(zone))
+    const contact = contactZones.filter((zone) => mine.includes(zone) && isWorkedByHand(zone, stage))
+    if (act === 'agitate' && contact.length === 0) continue
     const shown = act === 'agitate' ? contact : mine
     const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
     // Coats are steps of their own.
     const whole = secondsWorked(act, stage, afterRounds(corner, round), coats > 1 ? undefined : timing, job)
     const tools = toolsFor(act, act === 'scrub' ? zones : contact, stage, job)
-    const care = toolRinse(tools, stage, job)
+    const care = toolRinse(tools, stage, corner, job)
     const text = textOf(act, {
       stage,
       where: piece ? `${where}, ${piece.name},` : where,
@@ -118,7 +121,7 @@ export function stageSteps(stage: Stage, corner: Corner, context: StepContext, f
       ...text,
       title: text.title.replace(/,$/, ''),
       ...(isFreshCoat ? freshCoat(where, stage) : {}),
-      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, care) : {}),
+      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, shown, care) : {}),
       zones: shown,
       tools,
       operatorSeconds:
@@ -197,10 +200,13 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
   for (const { stage, act, round, with: also } of acts) {
     if (lacksBrush(act, stage)) continue
     const zones = also ? [...zonesOf(stage), ...zonesOf(also)] : zonesOf(stage)
-    const shown = act === 'agitate' ? contactZones.filter((zone) => zones.includes(zone)) : zones
+    const shown =
+      act === 'agitate'
+        ? contactZones.filter((zone) => zones.includes(zone) && isWorkedByHand(zone, stage))
+        : zones
     const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
     const tools = toolsFor(act, shown, stage, job)
-    const care = toolRinse(tools, stage, job)
+    const care = toolRinse(tools, stage, corner, job)
     const text = textOf(act, {
       stage,
       where,
@@ -216,7 +222,7 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       corner: corner.position,
       stageId: stage.id,
       ...text,
-      ...(timing?.isStaggered ? asYouComeToIt(act, text, care) : {}),
+      ...(timing?.isStaggered ? asYouComeToIt(act, text, shown, care) : {}),
       ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
       tools,

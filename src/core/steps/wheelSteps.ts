@@ -1,10 +1,11 @@
 import { familyOf } from '@/core/chemistry/families'
 import { knockDownSeconds, secondsOfAct } from '@/core/effort/operatorTime'
-import type { Corner } from '@/core/job/job'
+import type { Corner, Job } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
+import { isByHand } from '@/core/plan/byHand'
 import { testSpotId, wheelStepId } from '@/core/plan/stepId'
 import { cleanOf } from '@/core/reach/means'
-import { isHere } from '@/core/reach/zoneReach'
+import { isHere, isOff } from '@/core/reach/zoneReach'
 import { services } from '@/core/visit-kinds/service'
 import { positionNames } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
@@ -25,16 +26,24 @@ const rinsedZones = (corner: Corner, { job }: StepContext): Zone[] =>
     (zone) => isHere(zone, corner, job) || (zone !== 'arch' && isHere('barrel', corner, job)),
   )
 
+/** With the wheel off, its arch stays at the car. */
+function rinseWords(zones: readonly Zone[], job: Job): string {
+  const isApart = isOff(job) && zones.includes('arch')
+  const names = listed(zones.filter((zone) => !isApart || zone !== 'arch').map((zone) => zoneNames[zone]))
+  return isApart
+    ? `The arch at the car, then the wheel where it lies: ${names}.`
+    : `${names.charAt(0).toUpperCase()}${names.slice(1)}.`
+}
+
 function knockDown(corner: Corner, presoak: Stage | undefined, context: StepContext): Step {
   const { job } = context
   const zones = rinsedZones(corner, context)
-  const words = listed(zones.map((zone) => zoneNames[zone]))
   return {
     ...jobStep(
       job,
       'preRinse',
       `Knock-down rinse, ${whereIs(corner)}`,
-      `${words.charAt(0).toUpperCase()}${words.slice(1)}.`,
+      rinseWords(zones, job),
       presoak
         ? 'The soak has loosened the grit; now it goes before anything touches the wheel.'
         : 'Grit goes before anything touches the wheel.',
@@ -48,6 +57,20 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
   }
 }
 
+/** Where dirt is overlooked. */
+function overlooked(corner: Corner, job: Job): string {
+  const words = [
+    ['spokeBacks', 'spoke backs'],
+    ['caliper', 'behind the caliper'],
+    ['valve', 'valve'],
+    ['lugSeats', 'lug seats'],
+    ['arch', 'arch top'],
+  ] as const
+  const here = words.flatMap(([zone, name]) => (isHere(zone, corner, job) ? [name] : []))
+  const text = here.length > 0 ? here.join(', ') : 'what the light reaches'
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+}
+
 function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
   const isRevived =
     corner.protection.includes('ceramicCoating') &&
@@ -56,7 +79,7 @@ function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
     job,
     'lookAgain',
     `Look again, ${whereIs(corner)}`,
-    `${isRevived ? 'First the water: where it beads again the coating works, and the topper may wait. ' : ''}${isHere('caliper', corner, job) ? 'Spoke backs, behind the caliper, valve, lug seats' : 'Spoke backs, valve, lug seats'}${isHere('arch', corner, job) ? ', arch top' : ''}. What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
+    `${isRevived ? 'First the water: where it beads again the coating works, and the topper may wait. ' : ''}${overlooked(corner, job)} What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
     'What is missed now is sealed in.',
   )
   return {
@@ -168,7 +191,8 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
   if (service.isQuick && isHere('tyre', corner, job)) beforeLastRinse(steps, wipeTyre(corner, context))
   if (service.wheelsOff && job.vehicleKind !== 'looseSet') steps.push(hubStep(corner, context))
   // On the wet wheel, and before anything seals in what stayed.
-  if (cleaning.some(({ kind }) => !isOnRubber(kind))) steps.push(lookAgain(corner, context))
+  if (cleaning.some((stage) => !isOnRubber(stage.kind) && (isByHand(stage) || stage.kind === 'waterless')))
+    steps.push(lookAgain(corner, context))
   for (const stage of here.filter(isPutOnWet)) steps.push(...stageSteps(stage, corner, context))
   return steps
 }

@@ -35,7 +35,7 @@ export function forbiddenNow(job: Job): Shortfall[] {
   const rules = ruleBook.filter(({ id, verdict }) => verdict === 'no' && isWeatherRule(id))
   const byRule = new Map<Rule, Corner[]>()
   for (const corner of job.corners) {
-    const place = { corners: [corner], zones: ['face'] as const, tools: new Map(), mechanics: new Map() }
+    const place = { corners: [corner], zones: ['face'] as const }
     const [rule] = judgePlaces(rules, sitesOf(place, job)).rules
     if (rule) byRule.set(rule, [...(byRule.get(rule) ?? []), corner])
   }

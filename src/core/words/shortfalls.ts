@@ -11,6 +11,8 @@ import { hasCloth } from '@/core/reach/means'
 import { depthOf } from '@/core/reach/depth'
 import { gapOf } from '@/core/reach/gap'
 import { fitsBut, longestTooShort, type ToolSite } from '@/core/reach/pickTool'
+import { carriesDirt } from '@/core/reach/pickTools'
+import { showsEveryTouch } from '@/core/finishes/finish'
 import { judgePlaces, rulesAbout, surfaceOf } from '@/core/rules/judge'
 import { soilNames } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
@@ -125,8 +127,11 @@ function toolMend(tool: Tool): string {
 /** No brush is thinner, mm. */
 const thinnestMillimetres = 4
 
-/** Zones that no tool of the kit serves. */
-export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Said {
+/**
+ * Zones that no tool of the kit serves.
+ * @param isSprayed whether some cleaner is put on there and rinsed off
+ */
+export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite, isSprayed = false): Said {
   const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
   const short = zones[0] && longestTooShort(zones[0], job.tools, site)
   const soft = ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(site.surface?.finish ?? '')
@@ -134,14 +139,14 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Sai
   const gap = site.gapMillimetres
   const add =
     isBehind && gap < thinnestMillimetres
-      ? 'With the wheel on only water gets there; a deep clean with the wheel off takes it.'
+      ? 'With the wheel on only spray gets there; a deep clean with the wheel off takes it.'
       : isBehind && Number.isFinite(gap)
         ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
         : zones.every((zone) => zone === 'tyre' || zone === 'arch')
           ? 'Add a brush for it to the kit.'
           : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
   return [
-    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: dirt will stay there.`,
+    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: ${isSprayed ? 'it is only sprayed and rinsed, and some dirt will stay there' : 'dirt will stay there'}.`,
     spare
       ? toolMend(spare)
       : short
@@ -150,18 +155,31 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite): Sai
   ]
 }
 
+/** One tool for what is behind the face and for a face that shows every touch. */
+export function sayCarried({ tools, corners }: WheelGroup): Said | null {
+  const [tool] = carriesDirt(tools)
+  const isSeen = corners.some(({ finishes: { face } }) => face && showsEveryTouch(face.finish))
+  return tool && isSeen
+    ? [
+        `The ${tool.name} works behind the spokes and on the face, which shows every touch.`,
+        `Wash it out in clean water before each face, or add a soft one that is kept for faces.`,
+      ]
+    : null
+}
+
 /** Zones of a group that nothing in the kit reaches. */
-export function sayUnworked(group: WheelGroup, job: Job): Said | null {
+export function sayUnworked(group: WheelGroup, job: Job, isSprayed: boolean): Said | null {
   const zones = [...group.tools].filter(([, tool]) => tool === null).map(([zone]) => zone)
   const [corner] = group.corners
   const [first] = zones
   if (!corner || !first) return null
-  return sayNoTool(zones, job, {
+  const site = {
     gapMillimetres: gapOf(corner, job),
-    depthMillimetres: depthOf(first, corner),
+    depthMillimetres: depthOf(first, corner, job),
     surface: surfaceOf(first, corner.finishes),
     liner: job.archLiner,
     schools: job.schools,
     vehicleKind: job.vehicleKind,
-  })
+  }
+  return sayNoTool(zones, job, site, isSprayed)
 }

@@ -14,12 +14,27 @@ const shortly = (zones: readonly Zone[]): string => {
   return own.length < 6 ? namesOf(zones) : listed(['the whole wheel', ...rest.map((zone) => zoneNames[zone])])
 }
 
+/** What lies behind the face and is worked before it. */
+const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks']
+
 /** How an act reads where what is reached late is sprayed as one comes to it. */
-export function asYouComeToIt(act: Act, { detail }: ActText, toolRinse: string): Pick<ActText, 'detail'> {
-  if (act === 'spray') return { detail: 'Barrel and spoke backs first. Keep it wet.' }
-  if (act !== 'agitate') return { detail }
+export function asYouComeToIt(
+  act: Act,
+  { detail }: ActText,
+  zones: readonly Zone[],
+  toolRinse: string,
+): Pick<ActText, 'detail'> {
+  if (act !== 'spray' && act !== 'agitate') return { detail }
+  const behind = behindTheFace.filter((zone) => zones.includes(zone))
+  if (behind.length === 0 || behind.length === zones.length)
+    return { detail: act === 'spray' ? detail : `${detail} Spray again what you reach late.`.trim() }
+  const words = namesOf(behind)
+  if (act === 'spray')
+    return { detail: `${words.charAt(0).toUpperCase()}${words.slice(1)} first. Keep it wet.` }
+  const rest = zones.includes('face') ? 'the face and the rest' : 'the rest'
   return {
-    detail: `Brush the barrel and the spoke backs. Then spray the face and the rest, give it a moment, and brush that. ${toolRinse}`,
+    detail:
+      `Brush the ${listed(behind.map((zone) => zoneNames[zone]))}. Then spray ${rest}, give it a moment, and brush that. ${toolRinse}`.trim(),
   }
 }
 
@@ -45,6 +60,8 @@ export interface Worked {
   readonly isBehind: boolean
   /** Whether the arch is over the wheel, so that it drips on what is rinsed. */
   readonly hasArch: boolean
+  /** Whether a dressing goes on the tyre afterwards. */
+  readonly isDressed: boolean
   /** What solvent is washed off with, as a sentence begins. */
   readonly afterSolvent: string
 }
@@ -92,7 +109,9 @@ const scrubText = (worked: Worked): ActText =>
     : {
         title: `Scrub tyre, ${worked.where}${roundsText(worked)}`,
         detail: 'A quarter at a time. Brown foam means again, white foam means done.',
-        why: 'Strip it bare or the dressing will not take.',
+        why: worked.isDressed
+          ? 'Strip it bare or the dressing will not take.'
+          : 'Brown foam is old dressing and dirt that still comes out of the rubber.',
       }
 
 function brushText({ stage, where, zones, toolRinse }: Worked): ActText {
@@ -129,7 +148,7 @@ function wipeText({ stage, where, zones }: Worked): ActText {
     }
   return {
     title: `Wipe ${stage.family === 'ironTarRemover' ? 'iron and tar' : 'tar'} off ${where}`,
-    detail: 'Soften, then lift with a fresh side of the towel.',
+    detail: 'Let it soften, then lift it with a fresh side of the towel that is kept for tar.',
     why: 'Rubbing a hard lump scratches.',
   }
 }
@@ -138,8 +157,8 @@ const dryText = ({ stage, where }: Worked): ActText =>
   stage.kind === 'tar'
     ? {
         title: `Dry the spots, ${where}`,
-        detail: 'Tar remover works on dry spots only.',
-        why: 'Water left in a gap runs out over the finished work.',
+        detail: 'Only where tar sits, and a little round it.',
+        why: 'Tar remover does not work on wet spots.',
       }
     : {
         title: `Dry ${where}`,

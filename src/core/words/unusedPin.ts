@@ -19,7 +19,7 @@ function sitesFor(product: Product, groups: readonly WheelGroup[], job: Job): Us
   const { surfaces } = familyOf(product.family)
   if (surfaces.includes('wheel')) return groups.flatMap((group) => sitesOf(group, job))
   const zones: readonly Zone[] = surfaces.includes('tyre') ? ['tyre'] : ['arch']
-  return sitesOf({ corners: job.corners, zones, tools: new Map(), mechanics: new Map() }, job)
+  return sitesOf({ corners: job.corners, zones }, job)
 }
 
 /** Why the visit has no place for a product, whatever is on the wheels; null: it has. */

@@ -1,0 +1,62 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyPoorJob } from '@/core/job/testAnyJob'
+import { isHere } from '@/core/reach/zoneReach'
+import type { Zone } from '@/core/wheel/zone'
+import { makePlan } from './makePlan'
+
+const times = Number(process.env.PROPERTY_TIMES ?? 1)
+
+const named: readonly (readonly [RegExp, Zone])[] = [
+  [/\barch\b(?! (brush|edge))/i, 'arch'],
+  [/\bbarrel\b(?! brush)/i, 'barrel'],
+  [/\bspoke backs\b/i, 'spokeBacks'],
+  [/\bwindows\b/i, 'windows'],
+  [/\bface\b(?! brush)/i, 'face'],
+  [/\bcaliper\b/i, 'caliper'],
+  [/\bvalve\b/i, 'valve'],
+  [/\blug seats\b/i, 'lugSeats'],
+]
+
+describe('the words of a step', () => {
+  it(
+    'name no zone that is not worked there',
+    () => {
+      fc.assert(
+        fc.property(anyPoorJob, (job) => {
+          for (const step of makePlan(job).steps) {
+            const corner = job.corners.find(({ position }) => position === step.corner)
+            if (!corner || step.act === 'hub' || step.act === 'testSpot') continue
+            for (const [word, zone] of named) {
+              const told = step.detail.replace(/Seats, valve.*free of it\.|always before the face/g, '')
+              if (!word.test(told)) continue
+              // What is dressed or dried is not told zone by zone; a look goes over all that is in reach.
+              const there = ['lookAgain', 'dry', 'protect'].includes(step.act)
+                ? isHere(zone, corner, job)
+                : step.zones.includes(zone)
+              expect([step.title, step.detail, zone, there]).toEqual([step.title, step.detail, zone, true])
+            }
+          }
+        }),
+        { numRuns: 150 * times },
+      )
+    },
+    120_000 * times,
+  )
+
+  it(
+    'speak of the dressing where the tyre is dressed',
+    () => {
+      fc.assert(
+        fc.property(anyPoorJob, (job) => {
+          const { steps } = makePlan(job)
+          for (const { corner, why, act } of steps)
+            if (act === 'scrub' && why.includes('dressing will'))
+              expect(steps.some((step) => step.act === 'dress' && step.corner === corner)).toBe(true)
+        }),
+        { numRuns: 60 * times },
+      )
+    },
+    120_000 * times,
+  )
+})
