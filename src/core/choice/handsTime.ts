@@ -22,6 +22,9 @@ export function leavesHandsTime(
   const family = familyOf(product.family)
   if (family.purpose !== 'clean' || family.needsDry || product.delivery === 'bucket') return true
   const { min, max } = product.dwellSeconds
-  const untilRinseSeconds = longestHere(product, fraction, sites).kind === 'contact' ? max : wetTimes * max
+  const untilRinseSeconds =
+    longestHere(product, fraction, sites).kind === 'contact'
+      ? max - Math.ceil(estimate('secondsSpray', estimates) / 4)
+      : wetTimes * max
   return untilRinseSeconds - min >= 2 * estimate('secondsToolChange', estimates) + leastBrushSeconds
 }

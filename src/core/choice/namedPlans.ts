@@ -1,6 +1,6 @@
 import { estimate } from '@/core/estimates/houseEstimates'
 import { type Cost, addCost, costKinds, harshOf, minorOf, noCost, noMoreThan, secondsOf } from './cost'
-import type { Job, PlanName } from '@/core/job/job'
+import { handSecondsAllowed, type Job, type PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import { recipeOf } from './sharedRecipes'
 import { strongest } from './candidates'
@@ -130,7 +130,7 @@ export function namePlans(
   const { minutesAllowed, costAllowedMinor } = job.wishes
   const within = all.filter(
     ({ cost }) =>
-      (minutesAllowed === undefined || secondsOf(cost) + fixedSeconds <= minutesAllowed * 60) &&
+      secondsOf(cost) + fixedSeconds <= handSecondsAllowed(job) &&
       (costAllowedMinor === undefined || minorOf(cost) + fixedMinor <= costAllowedMinor),
   )
   // Nothing fits: the nearest to the limits is still an answer, and the plan says so.

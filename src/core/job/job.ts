@@ -38,7 +38,7 @@ export interface Wishes {
   readonly forbidden: readonly string[]
   /** Steps put to a time by hand, seconds from the start of the job. */
   readonly placed?: readonly { readonly stepId: string; readonly startSeconds: number }[]
-  /** Hand time for the whole job; absent: no limit. */
+  /** For the whole job, by the clock; absent: no limit. */
   readonly minutesAllowed?: number
   /** Product cost for the whole job in minor units; absent: no limit. */
   readonly costAllowedMinor?: number
@@ -72,6 +72,10 @@ export interface Job {
   }
   readonly currency: string
 }
+
+/** Hand time that the minutes allowed leave, two people twice as much; seconds. */
+export const handSecondsAllowed = ({ wishes: { minutesAllowed }, crew }: Job): number =>
+  minutesAllowed === undefined ? Infinity : minutesAllowed * 60 * crew.people
 
 /** Temperature of what is wetted: measured, else the air's. */
 export const surfaceCelsiusOf = ({ conditions }: Job): number =>

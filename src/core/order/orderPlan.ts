@@ -9,6 +9,7 @@ import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { plainSchedule } from '@/core/sequence/problem/plainSchedule'
 import { solveSequence, type Answer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/problem/verify'
+import { shortfallsByTheClock } from './byTheClock'
 import { calmSequence } from './calmSequence'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
@@ -199,6 +200,7 @@ function inOrder(
     headline: plan.stages.some(onWheel)
       ? headlineOf(job, plan.stages, plan.operatorSeconds, tail.end, moreSeconds(job, plan))
       : plan.headline,
+    shortfalls: shortfallsByTheClock(job, plan, tail.end),
     steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }

@@ -73,20 +73,20 @@ export function searchPattern(
     const kept = Math.max(2, Math.floor(timedAtOnce / each))
     begun = level
       .slice(0, blocks === 1 ? Math.min(kept, mostWalks) : kept)
-      .flatMap(({ pattern }) => splitOnceMore(pattern, chains.moves.length))
+      .flatMap(({ pattern }) => splitOnceMore(pattern, chains.moves.length, chains.wheels.length))
   }
   return { calmest: null, shortestSeconds }
 }
 
 /** A pattern with one block more: split at every move, the new block anywhere in the turn. */
-function splitOnceMore({ walks, blocks, turn }: Pattern, moves: number): Pattern[] {
+function splitOnceMore({ walks, blocks, turn }: Pattern, moves: number, wheels: number): Pattern[] {
   const starts = new Set(blocks.map(({ move }) => move))
   const patterns: Pattern[] = []
   for (let move = 1; move < moves; move += 1) {
     if (starts.has(move)) continue
     const at = blocks.filter((block) => block.move < move).length
     const moved = turn.map((index) => (index >= at ? index + 1 : index))
-    for (const behind of followings)
+    for (const behind of followings.filter((one) => one === 'round' || one < wheels))
       for (let place = 0; place <= turn.length; place += 1)
         patterns.push({
           walks,

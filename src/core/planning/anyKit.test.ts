@@ -110,7 +110,12 @@ describe('with what is left of kit and cabinet', () => {
             expect([stage.id, zones.filter((zone) => !stage.zones.includes(zone))]).toEqual([stage.id, []])
         for (const step of plan.steps.filter(({ act, corner: at }) => act === 'agitate' && at === position)) {
           const stage = plan.stages.find(({ id }) => id === step.stageId)
-          expect([step.id, step.zones, stage?.tools, step.tools.length > 0]).toEqual([step.id, step.zones, stage?.tools, true])
+          expect([step.id, step.zones, stage?.tools, step.tools.length > 0]).toEqual([
+            step.id,
+            step.zones,
+            stage?.tools,
+            true,
+          ])
           for (const zone of step.zones) expect(stage && isWorkedByHand(zone, stage)).toBe(true)
         }
         const lacking = zones.filter((zone) =>

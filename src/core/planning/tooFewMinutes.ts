@@ -1,4 +1,4 @@
-import type { Job } from '@/core/job/job'
+import { handSecondsAllowed, type Job } from '@/core/job/job'
 import type { Shortfall, Stage, Step } from '@/core/plan/plan'
 import { services, type ServiceId } from '@/core/visit-kinds/service'
 import { sayTooMuchForQuick } from '@/core/words/visit'
@@ -35,7 +35,12 @@ function leavables(job: Job, stages: readonly Stage[]): Leavable[] {
   ]
 }
 
-const minutes = (seconds: number): number => Math.ceil(seconds / 60)
+/** By the clock: two share the work. */
+const minutesOf = (handSeconds: number, { crew }: Job): number => Math.ceil(handSeconds / 60 / crew.people)
+
+/** That the minutes allowed are too few, and what everything takes where that is known. */
+export const sayTooFew = (minutesAllowed: number, minutes?: number): string =>
+  `${minutesAllowed} minutes are too few${minutes === undefined ? '' : `: everything takes ${minutes}.`}`
 
 /** Services that ask for less, the nearest first. */
 const lighter: Partial<Record<ServiceId, readonly ServiceId[]>> = {
@@ -49,12 +54,12 @@ const lighter: Partial<Record<ServiceId, readonly ServiceId[]>> = {
 
 /** The first lighter service that fits the minutes allowed and suits these wheels, as a sentence; empty where none does. */
 function sayLighter(job: Job, secondsWith: (service: ServiceId) => number): string {
-  const allowed = (job.wishes.minutesAllowed ?? 0) * 60
+  const allowed = handSecondsAllowed(job)
   for (const service of lighter[job.service] ?? []) {
     if (sayTooMuchForQuick({ ...job, service }).length > 0) continue
     const seconds = secondsWith(service)
     if (seconds > 0 && seconds <= allowed)
-      return `The service “${services[service].name}” fits: ${minutes(seconds)} minutes.`
+      return `The service “${services[service].name}” fits: ${minutesOf(seconds, job)} minutes.`
   }
   return ''
 }
@@ -81,17 +86,17 @@ function sayWhatToLeave(job: Job, stages: readonly Stage[], steps: readonly Step
   const corners = job.corners.map(({ position }) => position)
   const secondsOf = (left: readonly Step[]): number =>
     left.reduce((sum, step) => sum + step.operatorSeconds, 0)
-  const text = `${allowed} minutes are too few: everything takes ${minutes(secondsOf(steps))}.`
+  const text = sayTooFew(allowed, minutesOf(secondsOf(steps), job))
   let left = steps
   const names: string[] = []
   for (const { name, goes } of leavables(job, stages)) {
     left = left.filter((step) => !goes(step))
     names.push(name)
-    if (secondsOf(left) <= allowed * 60)
+    if (secondsOf(left) <= handSecondsAllowed(job))
       return {
         corners,
         text,
-        mend: `Leave ${listed(names)} for another visit: the rest takes ${minutes(secondsOf(left))} minutes.`,
+        mend: `Leave ${listed(names)} for another visit: the rest takes ${minutesOf(secondsOf(left), job)} minutes.`,
       }
   }
   return {
@@ -99,7 +104,7 @@ function sayWhatToLeave(job: Job, stages: readonly Stage[], steps: readonly Step
     text,
     mend:
       names.length > 0
-        ? `Even without ${listed(names)} it takes ${minutes(secondsOf(left))} minutes; allow that, or choose a lighter service.`
+        ? `Even without ${listed(names)} it takes ${minutesOf(secondsOf(left), job)} minutes; allow that, or choose a lighter service.`
         : 'Allow more, or choose a lighter service.',
   }
 }

@@ -3,11 +3,12 @@ import { namePlans } from '@/core/choice/namedPlans'
 import { optionsFor, type Option } from '@/core/choice/option'
 import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels, type WheelGroup } from '@/core/choice/wheelGroup'
-import { planNames, type Job, type PlanName, type Wishes } from '@/core/job/job'
+import { handSecondsAllowed, planNames, type Job, type PlanName, type Wishes } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { amountsOf } from '@/core/stages/bottles'
-import { heldBackBySchool, ladderOf, oneGradeMore } from '@/core/words/explain'
+import { heldBackBySchool, oneGradeMore } from '@/core/words/explain'
+import { ladderOf } from '@/core/words/ladder'
 import { capital, headlineOf, onWheel, summaryOf } from '@/core/words/sayPlan'
 import { alternativesOf, minutesOf } from './alternatives'
 import { assumptionsOf } from './assumptions'
@@ -109,14 +110,15 @@ export function workablePlan(job: Job): Plan {
  * allowed are too few for what was preferred, the quickest stands in for it, unless it costs more than is allowed.
  */
 function trueToName(
-  { wishes: { prefer, minutesAllowed = Infinity, costAllowedMinor = Infinity } }: Job,
+  job: Job,
   versions: Readonly<Record<PlanName, Version>>,
 ): Readonly<Record<PlanName, Version>> {
+  const { prefer, costAllowedMinor = Infinity } = job.wishes
   const fastest = planNames
     .map((name) => versions[name])
     .reduce((least, one) => (one.operatorSeconds < least.operatorSeconds ? one : least), versions.fastest)
   const isTooLong =
-    versions[prefer].operatorSeconds > minutesAllowed * 60 && fastest.costMinor <= costAllowedMinor
+    versions[prefer].operatorSeconds > handSecondsAllowed(job) && fastest.costMinor <= costAllowedMinor
   return { ...versions, fastest, ...(isTooLong ? { [prefer]: fastest } : {}) }
 }
 
@@ -126,15 +128,13 @@ const isToolMissing = (groups: readonly WheelGroup[]): boolean =>
 
 const withoutLimits = ({ prefer, pinned, forbidden }: Wishes): Wishes => ({ prefer, pinned, forbidden })
 
-const keepsLimits = (
-  { wishes: { minutesAllowed = Infinity, costAllowedMinor = Infinity } }: Job,
-  { operatorSeconds, costMinor }: Version,
-): boolean => operatorSeconds <= minutesAllowed * 60 && costMinor <= costAllowedMinor
+const keepsLimits = (job: Job, { operatorSeconds, costMinor }: Version): boolean =>
+  operatorSeconds <= handSecondsAllowed(job) && costMinor <= (job.wishes.costAllowedMinor ?? Infinity)
 
 /** What is too much for the wishes, and what would fit. */
 function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }: Version): Shortfall {
-  const { minutesAllowed, costAllowedMinor = Infinity } = job.wishes
-  if (minutesAllowed !== undefined && operatorSeconds > minutesAllowed * 60)
+  const { costAllowedMinor = Infinity } = job.wishes
+  if (operatorSeconds > handSecondsAllowed(job))
     return sayTooFewMinutes(
       job,
       stages,

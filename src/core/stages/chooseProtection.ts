@@ -128,6 +128,11 @@ function lackOf({ family: id }: Product, job: Job): Omit<RefusedProtection, 'pro
           reason: 'There is no clean applicator for tyres in the kit.',
           mend: 'Add one, or clean the one that is there.',
         }
+  if (id === 'ceramicCoating' && !hasClean('applicator', job, 'wheel'))
+    return {
+      reason: 'There is no clean applicator for wheels in the kit to lay it on.',
+      mend: 'Most coatings come with one: add it to the kit, kept for wheels.',
+    }
   return hasCloth(job)
     ? null
     : { reason: 'There is no clean towel in the kit to wipe it on and off.', mend: 'Add two clean towels.' }

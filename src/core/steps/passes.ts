@@ -147,6 +147,7 @@ function breaks(
   const change = estimate('secondsToolChange', job.estimates)
   const sprayed = new Map<Stage, number>()
   const wetted = new Map<Stage, number>()
+  const spraying = new Map<Stage, number>()
   let now = 0
   const timingOf = (stage: Stage): StageTiming | undefined =>
     timings.find(({ stageId, corner: at }) => stageId === stage.id && at === corner.position)
@@ -157,14 +158,17 @@ function breaks(
     now += change + secondsWorked(act, stage, corner, timingOf(stage), job)
     if (dries(stage)) return `the ${stage.productName} would dry`
     for (const one of also ? [stage, also] : [stage]) {
-      if (act === 'spray') sprayed.set(one, now)
+      if (act === 'spray') {
+        sprayed.set(one, now)
+        spraying.set(one, secondsWorked(act, stage, corner, timingOf(stage), job))
+      }
       wetted.set(one, now)
     }
   }
   now += change
   for (const stage of sprayed.keys()) {
     if (dries(stage)) return `the ${stage.productName} would dry`
-    if (now - (sprayed.get(stage) ?? now) > rinseWithin(stage, timingOf(stage)))
+    if (now - (sprayed.get(stage) ?? now) > rinseWithin(stage, timingOf(stage), spraying.get(stage) ?? 0))
       return `the label of ${stage.productName} allows ${sayMinutes(stage.dwellSeconds.max)}`
   }
   return null

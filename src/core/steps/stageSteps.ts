@@ -1,5 +1,7 @@
 import { isHere, isOff } from '@/core/reach/zoneReach'
 import { familyOf } from '@/core/chemistry/families'
+import { wetTimes } from '@/core/chemistry/longest'
+import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import { positionNames } from '@/core/wheel/position'
@@ -20,6 +22,16 @@ import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
 import { asYouComeToIt, freshCoat, sharedRinseText, textOf, type Worked } from '@/core/words/stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 import { toolRinse } from './toolRinse'
+
+/** The brush works as long as the label allows, and no longer: what stays then is for another round. */
+function brushSeconds(stage: Stage, corner: Corner, sections: number, job: Job): number {
+  const { longest, kind, dwellSeconds } = stage
+  const spraySeconds = Math.max(5, Math.ceil(secondsOfAct('spray', kind, corner, job) / sections))
+  const allowedSeconds =
+    longest?.kind === 'contact' ? dwellSeconds.max - spraySeconds : wetTimes * dwellSeconds.max
+  const changes = 2 * estimate('secondsToolChange', job.estimates)
+  return Math.max(5, allowedSeconds - dwellSeconds.min - changes)
+}
 
 /** What all stages of a plan share while their steps are written. */
 export interface StepContext {
@@ -104,9 +116,15 @@ export function stageSteps(stage: Stage, corner: Corner, context: StepContext, f
       toolRinse: care,
       ...surroundings(stage, corner, zones, context),
     })
+    const shared =
+      part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
+        ? Math.max(5, Math.ceil(whole / sections))
+        : whole
+    const operatorSeconds =
+      act === 'agitate' ? Math.min(shared, brushSeconds(stage, corner, part > 0 ? sections : 1, job)) : shared
     const startsDwell =
       (act === 'spray' && dwells) || wetProtect
-        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing) }
+        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing, operatorSeconds) }
         : null
     const mistNumber = act === 'reMist' ? nextMist() : 0
     steps.push({
@@ -124,10 +142,7 @@ export function stageSteps(stage: Stage, corner: Corner, context: StepContext, f
       ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, shown, care) : {}),
       zones: shown,
       tools,
-      operatorSeconds:
-        part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
-          ? Math.max(5, Math.ceil(whole / sections))
-          : whole,
+      operatorSeconds,
       startsDwell,
       stopsDwellOf: act === 'rinse' ? stage.id : null,
       wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
@@ -164,6 +179,8 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
   const { job, timings } = context
   const where = positionNames[corner.position].toLowerCase()
   const zones = zonesHere(stage, corner, job)
+  const operatorSeconds = secondsOfAct('spray', stage.kind, corner, job)
+  const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
   return {
     id: stageStepId(corner.position, stage.id, 'spray'),
     act: 'spray',
@@ -180,12 +197,13 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
     }),
     zones,
     tools: [],
-    operatorSeconds: secondsOfAct('spray', stage.kind, corner, job),
-    startsDwell: { minSeconds: stage.dwellSeconds.min, maxSeconds: stage.dwellSeconds.max },
+    operatorSeconds,
+    startsDwell: {
+      minSeconds: stage.dwellSeconds.min,
+      maxSeconds: rinseWithin(stage, timing, operatorSeconds),
+    },
     stopsDwellOf: null,
-    wetLimitSeconds:
-      timings.find((one) => one.stageId === stage.id && one.corner === corner.position)?.wetLimitSeconds ??
-      null,
+    wetLimitSeconds: timing?.wetLimitSeconds ?? null,
     part: null,
     cautions: stage.cautions,
   }
@@ -216,6 +234,13 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       toolRinse: care,
       ...surroundings(stage, corner, zones, context),
     })
+    const operatorSeconds = secondsWorked(
+      act,
+      stage,
+      afterRounds(corner, isOnRubber(stage.kind) ? 1 : round),
+      timing,
+      job,
+    )
     steps.push({
       id: stageStepId(corner.position, stage.id, act, stage.rounds > 1 ? { round } : {}),
       act,
@@ -226,16 +251,10 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
       zones: shown,
       tools,
-      operatorSeconds: secondsWorked(
-        act,
-        stage,
-        afterRounds(corner, isOnRubber(stage.kind) ? 1 : round),
-        timing,
-        job,
-      ),
+      operatorSeconds,
       startsDwell:
         act === 'spray'
-          ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing) }
+          ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing, operatorSeconds) }
           : null,
       ...(also ? { alsoStarts: [also.id] } : {}),
       stopsDwellOf: null,

@@ -1,4 +1,4 @@
-import { familyOf } from '@/core/chemistry/families'
+import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import { cleanOf } from '@/core/reach/means'
 import type { Tool } from '@/core/tools/tool'
@@ -19,12 +19,14 @@ function dryers(job: Job): string[] {
   return job.schools.drying === 'air' || towel(job).length === 0 ? [...blower, ...towel(job)] : towel(job)
 }
 
-/** What is wiped on goes on with the wheel's own applicator, else with a folded cloth, and comes off with a cloth. */
+/** What is laid on thin goes on with the wheel's own applicator where there is one; all of it comes off with a cloth. */
+const laidOn: readonly FamilyId[] = ['ceramicCoating', 'wheelWax']
+
 const wipingOn = (stage: Stage | null, job: Job): string[] => {
   const family = stage && familyOf(stage.family)
-  return family?.purpose === 'protect' && family.onWet
-    ? []
-    : [...firstOf(cleanOf('applicator', job, 'wheel')), ...towel(job)]
+  if (family?.purpose === 'protect' && family.onWet) return []
+  const pad = stage && laidOn.includes(stage.family) ? firstOf(cleanOf('applicator', job, 'wheel')) : []
+  return [...pad, ...towel(job)]
 }
 
 /** Names of the tools in the hand during an act. */

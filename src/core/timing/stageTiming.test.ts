@@ -12,6 +12,7 @@ const work: ContactWork = {
   labelMaxSeconds: 300,
   mistSeconds: 12,
   toolChangeSeconds: 4,
+  fromFirstDropSeconds: 0,
   spraySeconds: 14,
 }
 

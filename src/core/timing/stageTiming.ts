@@ -5,6 +5,7 @@ import { absorptances, surfaceCelsius } from '@/core/conditions/surface'
 import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '@/core/conditions/wetLimit'
 import type { Delivery } from '@/core/chemistry/family'
 import { wetTimes, type Longest } from '@/core/chemistry/longest'
+import { secondsOfAct } from '@/core/effort/operatorTime'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageKind } from '@/core/work/stageKind'
@@ -18,6 +19,8 @@ export interface ContactWork {
   readonly toolChangeSeconds: number
   /** Putting it on once more, where a part is sprayed as one comes to it. */
   readonly spraySeconds: number
+  /** What bites is on from the first drop, so that its spray counts; 0 for what is only kept wet. */
+  readonly fromFirstDropSeconds: number
 }
 
 /** Sections a wheel is split into, from whole to quarters. */
@@ -46,7 +49,8 @@ export function leastSplit(
       if (
         stretch <= wetLimit &&
         between <= wetLimit &&
-        total + mists * work.mistSeconds <= work.labelMaxSeconds
+        total + mists * work.mistSeconds + Math.ceil(work.fromFirstDropSeconds / sections) <=
+          work.labelMaxSeconds
       )
         return { sections, mists }
     }
@@ -115,6 +119,8 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     mistSeconds: estimate('secondsReMist', estimates),
     toolChangeSeconds: estimate('secondsToolChange', estimates),
     spraySeconds: estimate('secondsSpray', estimates),
+    fromFirstDropSeconds:
+      stage.longest?.kind === 'contact' ? secondsOfAct('spray', stage.kind, corner, job) : 0,
   }
   const known = {
     stageId: stage.id,
@@ -126,7 +132,7 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   }
   const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
   if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
-  if (stage.delivery === 'bucket') return bucketTiming(known, degrees, work, seconds)
+  if (stage.delivery === 'bucket') return bucketTiming(stage, known, degrees, work, seconds)
   const once = leastSplit(work, seconds)
   const fresh = stage.longest?.kind === 'wet' ? leastSplit(keptFresh(work), seconds) : null
   if (fresh && isPutOnAnew(fresh, once, surface))
@@ -196,7 +202,8 @@ const isLess = (one: Split, other: Split | null): boolean =>
 
 /** Where the label is shorter than the brush, a quarter is worked for as long as it allows. */
 function asLongAsItGoes(work: ContactWork, wetLimit: number): Split | null {
-  const room = work.labelMaxSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
+  const firstDropSeconds = Math.ceil(work.fromFirstDropSeconds / sectionCounts.length)
+  const room = work.labelMaxSeconds - firstDropSeconds - work.dwellMinSeconds - 2 * work.toolChangeSeconds
   const contactSeconds = Math.min(work.contactSeconds, 4 * room)
   return room > 0 ? leastSplit({ ...work, contactSeconds }, wetLimit) : null
 }
@@ -210,18 +217,39 @@ function sayByLabel(labelMaxSeconds: number, { sections, mists }: Split, isStagg
 
 const partCounts = ['', 'one', 'two', 'three', 'four'] as const
 
-/** Suds are wetted anew by every stroke of the mitt; the first strokes of a part still have to be rinsed before they dry. */
+/**
+ * Suds are wetted anew by every stroke of the mitt; the first strokes of a part still have to be rinsed before they dry, and the whole of
+ * it before twice the label's time is over.
+ */
 function bucketTiming(
+  { longest }: TimedStage,
   known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
   degrees: string,
-  { contactSeconds, toolChangeSeconds }: ContactWork,
+  { contactSeconds, toolChangeSeconds, dwellMinSeconds, labelMaxSeconds, fromFirstDropSeconds }: ContactWork,
   wetLimit: number,
 ): StageTiming {
-  if (wetLimit === Infinity)
-    return { ...known, sections: 1, mists: 0, isNotNow: false, text: `At ${degrees} nothing dries.` }
-  const sections = sectionCounts.find(
+  const allowedSeconds = longest?.kind === 'contact' ? labelMaxSeconds : wetTimes * labelMaxSeconds
+  const byLabel =
+    sectionCounts.find(
+      (count) =>
+        dwellMinSeconds + (contactSeconds + fromFirstDropSeconds) / count + 2 * toolChangeSeconds <=
+        allowedSeconds,
+    ) ?? sectionCounts.length
+  const byFilm = sectionCounts.find(
     (count) => contactSeconds / strokes / count + toolChangeSeconds <= wetLimit,
   )
+  if (byLabel > (byFilm ?? Infinity) || (byLabel > 1 && wetLimit === Infinity))
+    return {
+      ...known,
+      sections: byLabel,
+      mists: 0,
+      isByZones: true,
+      isNotNow: false,
+      text: sayByLabel(labelMaxSeconds, { sections: byLabel, mists: 0 }, longest?.kind !== 'contact'),
+    }
+  if (wetLimit === Infinity)
+    return { ...known, sections: 1, mists: 0, isNotNow: false, text: `At ${degrees} nothing dries.` }
+  const sections = byFilm
   const stays = `at ${degrees} suds stay wet ${sayMinutes(wetLimit)}`
   return sections === undefined
     ? {

@@ -31,6 +31,7 @@ export const starterTools: readonly Tool[] = [
   tool('arch-brush', 'archBrush', 'stiff', [90, 70, 500]),
   tool('soft-liner-brush', 'linerBrush', 'soft', [90, 70, 500]),
   tool('dressing-applicator', 'applicator', 'soft', [80, 40, 60]),
+  { ...tool('finishing-pad', 'applicator', 'soft', [60, 25, 60]), dedicatedTo: 'wheel' },
   tool('wheel-towel', 'towel', 'soft', [10, 5, 100]),
   tool('blower', 'blower', 'soft', [40, 40, 200]),
 ]

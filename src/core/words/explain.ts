@@ -6,14 +6,12 @@ import type { Option } from '@/core/choice/option'
 import { searchPlans } from '@/core/choice/search'
 import type { Found } from '@/core/choice/stages'
 import { protectionWearNames } from '@/core/chemistry/family'
-import { familyOf } from '@/core/chemistry/families'
 import { wearOf } from '@/core/chemistry/product'
 import { sayDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
 import { strictness } from '@/core/rules/rule'
 import { gradeOfAmount } from '@/core/soils/expectedLoad'
 import { gradeNames, soilNames } from '@/core/soils/soil'
-import type { LadderStep } from '@/core/plan/plan'
 import type { GroupStage } from '@/core/choice/wheelStages'
 import { log } from '@/core/quantity/steady'
 
@@ -79,7 +77,7 @@ export function whyStage(stage: GroupStage, choice: GroupChoice, job: Job): stri
 }
 
 /** The soil that asks for most over all wheels, and where. */
-function hardest(
+export function hardest(
   choices: readonly GroupChoice[],
 ): { choice: GroupChoice; soil: WheelSoil; at: number } | null {
   let found: { choice: GroupChoice; soil: WheelSoil; at: number } | null = null
@@ -93,66 +91,6 @@ function hardest(
     })
   }
   return found
-}
-
-/** What one of the wheels cannot stand is no step for all of them. */
-const isForbiddenSomewhere = (id: string, choices: readonly GroupChoice[]): boolean =>
-  choices.some(({ options }) => {
-    const own = options.filter(({ product }) => product.id === id)
-    return own.length > 0 && own.every(({ judgement }) => judgement.verdict === 'no')
-  })
-
-const hasPolishedMetal = ({ group }: GroupChoice): boolean =>
-  group.corners.some(({ finishes }) =>
-    Object.values(finishes).some(({ finish }) => finish === 'polishedBare'),
-  )
-
-/** What to try next where the test spot or the first wheel does not come clean, mildest first. */
-export function ladderOf(choices: readonly GroupChoice[], used: readonly string[]): LadderStep[] {
-  const top = hardest(choices)
-  if (!top) return []
-  const { choice, soil, at } = top
-  const does = (option: Option) => option.removes[at] ?? 0
-  const allowed = choice.options.filter(
-    ({ judgement, product }) => judgement.verdict !== 'no' && !isForbiddenSomewhere(product.id, choices),
-  )
-  const mine = allowed.filter(({ product }) => used.includes(product.id)).sort((a, b) => does(b) - does(a))[0]
-  const steps: LadderStep[] = []
-  if (mine && does(mine) > 0) {
-    steps.push({
-      text: `${mine.product.name} once more, its full dwell, then the brush.`,
-      why: familyOf(mine.product.family).bleeds
-        ? 'A second application often bleeds again; stop when it stays clear.'
-        : 'More time before more strength.',
-    })
-  }
-  const stronger = [...allowed]
-    .filter(
-      (option) =>
-        does(option) > (mine ? does(mine) * 1.02 : 0) ||
-        (mine &&
-          option.product.id !== mine.product.id &&
-          does(option) > does(mine) * 0.8 &&
-          harsh(option) > harsh(mine)),
-    )
-    .filter((option) => option.product.id !== mine?.product.id || option.fraction > mine.fraction)
-    .sort((a, b) => harsh(a) - harsh(b) || does(b) - does(a))
-  const named = new Set<string>()
-  for (const option of stronger) {
-    if (steps.length >= 3 || named.has(option.product.id)) continue
-    named.add(option.product.id)
-    steps.push({
-      text: `${optionText(option)}.`,
-      why: `More on ${soilNames[soil]}, and ${protectionWearNames[wearOf(option.product)]}.${option.judgement.verdict === 'withCare' ? ` ${option.judgement.rules[0]?.care ?? ''}` : ''}`,
-    })
-  }
-  steps.push({
-    text: 'Stop there.',
-    why: choices.some(hasPolishedMetal)
-      ? 'What is left on polished metal is for a metal polish; elsewhere it is damage, and refinishing is another job.'
-      : 'What is left then is damage, not dirt: polishing or refinishing is another job.',
-  })
-  return steps
 }
 
 /**

@@ -59,7 +59,7 @@ function howOf({ family, dwellSeconds }: Stage, onto: string): Omit<ActText, 'ti
 /** Putting a protection on a wheel. */
 export function protectText(stage: Stage, where: string, tools: readonly string[]): ActText {
   // The cloth comes last; what is before it is the wheel's own applicator.
-  const onto = tools.length > 1 ? 'the applicator' : 'a folded towel'
+  const onto = tools.length > 1 ? `the ${tools[0]}` : 'a folded towel'
   return { title: `${stage.productName} on ${where}`, ...howOf(stage, onto) }
 }
 

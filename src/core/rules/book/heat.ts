@@ -26,7 +26,7 @@ export const heatRules: readonly Rule[] = [
   {
     id: 'warm-surface', verdict: 'withCare', safety: false, surfaceAboveCelsius: 28, purpose: 'clean',
     reason: 'On a warm wheel product dries sooner and acts faster.',
-    care: 'Half a wheel at a time, keep it wet, shortest dwell.', dwellCap: 'shortest',
+    care: 'Half a wheel at a time where it begins to dry; keep it wet, shortest dwell.', dwellCap: 'shortest',
   },
   {
     id: 'residue-in-heat', verdict: 'withCare', safety: false, surfaceAboveCelsius: 24, residueAtLeast: 2, purpose: 'clean',
@@ -40,6 +40,6 @@ export const heatRules: readonly Rule[] = [
   {
     id: 'direct-sun-by-section', verdict: 'withCare', safety: false, exposure: 'fullSun', purpose: 'clean', school: { name: 'directSun', value: 'bySection' },
     reason: 'In the sun a whole wheel does not stay wet.',
-    care: 'Half a wheel at a time, and mist it again before it dries.',
+    care: 'Half a wheel at a time where the plan has parts; mist it again before it dries.',
   },
 ] // prettier-ignore

@@ -1,0 +1,99 @@
+import { harshOf } from '@/core/choice/cost'
+import type { GroupChoice } from '@/core/choice/chooseForGroup'
+import type { WheelSoil } from '@/core/choice/need'
+import type { Option } from '@/core/choice/option'
+import { protectionWearNames, protectionWears } from '@/core/chemistry/family'
+import { familyOf } from '@/core/chemistry/families'
+import { wearOf } from '@/core/chemistry/product'
+import type { LadderStep } from '@/core/plan/plan'
+import { soilNames } from '@/core/soils/soil'
+import { hardest, optionText } from './explain'
+
+/** What one of the wheels cannot stand is no step for all of them. */
+const isForbiddenSomewhere = (id: string, choices: readonly GroupChoice[]): boolean =>
+  choices.some(({ options }) => {
+    const own = options.filter(({ product }) => product.id === id)
+    return own.length > 0 && own.every(({ judgement }) => judgement.verdict === 'no')
+  })
+
+const hasPolishedMetal = ({ group }: GroupChoice): boolean =>
+  group.corners.some(({ finishes }) =>
+    Object.values(finishes).some(({ finish }) => finish === 'polishedBare'),
+  )
+
+/** So much more a rung does at least than the one before it. House estimate. */
+const worthARung = 1.02
+/** Rungs that are named; after them one stops. */
+const mostRungs = 3
+
+/** What is tried one after the other on the soil that asks for most. */
+export interface Rungs {
+  readonly soil: WheelSoil
+  /** What the plan uses already; null where it does nothing about the soil. */
+  readonly used: Option | null
+  /** Each does more than the one before, and costs protection no less. */
+  readonly next: readonly Option[]
+  /** How much of the soil an option takes, natural logarithm. */
+  readonly does: (option: Option) => number
+}
+
+/**
+ * The rungs from what the plan uses to the strongest that all wheels stand, mildest first; null where nothing asks for more.
+ * @param usedIds products of the plan
+ */
+export function rungsOf(choices: readonly GroupChoice[], usedIds: readonly string[]): Rungs | null {
+  const top = hardest(choices)
+  if (!top) return null
+  const { choice, soil, at } = top
+  const does = (option: Option): number => option.removes[at] ?? 0
+  const wear = ({ product }: Option): number => protectionWears.indexOf(wearOf(product))
+  const allowed = choice.options.filter(
+    ({ judgement, product }) => judgement.verdict !== 'no' && !isForbiddenSomewhere(product.id, choices),
+  )
+  const mine = allowed
+    .filter((option) => usedIds.includes(option.product.id) && does(option) > 0)
+    .sort((a, b) => does(b) - does(a))[0]
+  const mildestFirst = [...allowed].sort(
+    (a, b) => wear(a) - wear(b) || harshOf(a.cost) - harshOf(b.cost) || does(b) - does(a),
+  )
+  const next: Option[] = []
+  for (const option of mildestFirst) {
+    const before = next.at(-1) ?? mine
+    const isNamed = next.some(({ product }) => product.id === option.product.id)
+    const isSameMix = option.product.id === mine?.product.id && option.fraction <= mine.fraction
+    if (isNamed || isSameMix || next.length + (mine ? 1 : 0) >= mostRungs) continue
+    if (does(option) > (before ? does(before) * worthARung : 0)) next.push(option)
+  }
+  return { soil, used: mine ?? null, next, does }
+}
+
+/** What to try next where the test spot or the first wheel does not come clean, mildest first. */
+export function ladderOf(choices: readonly GroupChoice[], usedIds: readonly string[]): LadderStep[] {
+  const rungs = rungsOf(choices, usedIds)
+  if (!rungs) return []
+  const { soil, used, next } = rungs
+  const care = ({ judgement }: Option): string =>
+    judgement.verdict === 'withCare' ? ` ${judgement.rules[0]?.care ?? ''}` : ''
+  return [
+    ...(used
+      ? [
+          {
+            text: `${used.product.name} once more, its full dwell, then the brush.`,
+            why: familyOf(used.product.family).bleeds
+              ? 'A second application often bleeds again; stop when it stays clear.'
+              : 'More time before more strength.',
+          },
+        ]
+      : []),
+    ...next.map((option) => ({
+      text: `${optionText(option)}.`,
+      why: `More on ${soilNames[soil]}, and ${protectionWearNames[wearOf(option.product)]}.${care(option)}`,
+    })),
+    {
+      text: 'Stop there.',
+      why: choices.some(hasPolishedMetal)
+        ? 'What is left on polished metal is for a metal polish; elsewhere it is damage, and refinishing is another job.'
+        : 'What is left then is damage, not dirt: polishing or refinishing is another job.',
+    },
+  ]
+}
