@@ -71,12 +71,12 @@ const reachByRole = (options: readonly Option[], soil: number): number[] =>
 /** Soils in the order in which they are given up when not all can be reached: the least harmful first. */
 const givenUpFirst: readonly WheelSoil[] = ['mineral', 'tar', 'organic', 'bondedDust', 'freshDust', 'film']
 
-/** Plans for as much of the need as can be met, and what has to stay. */
-function searchWhatCan(
+/** Plans for as much of the need as can be met, what has to stay, and the need that is met. */
+export function searchWhatCan(
   options: readonly Option[],
   need: Need,
   rules: SearchRules,
-): Pick<GroupChoice, 'plans' | 'unreached'> {
+): Pick<GroupChoice, 'plans' | 'unreached'> & { readonly met: readonly number[] } {
   const unreached = new Set<WheelSoil>()
   let required = need.required.map((wanted, soil) => {
     const reach = reachByRole(options, soil)
@@ -86,11 +86,14 @@ function searchWhatCan(
     return Math.max(...reach) * 0.85
   })
   let plans = searchPlans(options, { ...need, required }, rules)
+  const wanted = required
+  const givenUp: number[] = []
   for (const soil of givenUpFirst) {
     if (plans.length > 0) break
     const at = wheelSoils.indexOf(soil)
     if ((required[at] ?? 0) === 0) continue
     unreached.add(soil)
+    givenUp.push(at)
     // Half of what one soil wants often leaves room for the others; nothing of it is the last resort.
     for (const share of [0.5, 0]) {
       required = required.map((wanted, index) => (index === at ? wanted * share : wanted))
@@ -98,7 +101,16 @@ function searchWhatCan(
       if (plans.length > 0) break
     }
   }
-  return { plans, unreached: wheelSoils.filter((soil) => unreached.has(soil)) }
+  // What was given up in vain, before the soil that stood in the way, is wanted again.
+  for (const at of givenUp.slice(0, -1).reverse()) {
+    const again = required.map((share, index) => (index === at ? (wanted[at] ?? 0) : share))
+    const found = searchPlans(options, { ...need, required: again }, rules)
+    if (plans.length === 0 || found.length === 0) continue
+    required = again
+    plans = found
+    if ((wanted[at] ?? 0) >= (need.required[at] ?? 0)) unreached.delete(wheelSoils[at] as WheelSoil)
+  }
+  return { plans, unreached: wheelSoils.filter((soil) => unreached.has(soil)), met: required }
 }
 
 const isProtected = (group: WheelGroup): boolean =>

@@ -82,7 +82,7 @@ function refused(job: Job, left: readonly Shortfall[], all: readonly Position[])
   const where = first && first.corners.length < all.length ? ` ${nameCorners(first.corners, all)}` : ''
   return withoutWork(
     stockedPlan(job),
-    `Not now${where}: ${first?.text ?? ''} ${first?.mend ?? ''}`.trim(),
+    `Not now${where}: ${first?.text.replace(/^Not now: (.)/, (_, letter: string) => letter.toUpperCase()) ?? ''} ${first?.mend ?? ''}`.trim(),
     left,
   )
 }

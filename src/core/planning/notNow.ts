@@ -1,7 +1,7 @@
 import type { Corner, Job } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
-import { nameCorners } from '@/core/words/sayPlan'
+import { nameWheels } from '@/core/words/sayPlan'
 
 const positionsOf = (corners: readonly Corner[]): Position[] => corners.map(({ position }) => position)
 
@@ -13,7 +13,7 @@ export function sayCuring(job: Job): Shortfall[] {
     : [
         {
           corners,
-          text: `What was put ${nameCorners(corners, positionsOf(job.corners))} still cures: nothing wet comes near it today.`,
+          text: `What was put on ${nameWheels(corners, positionsOf(job.corners))} still cures: nothing wet comes near it today.`,
           mend: 'Come back when it has cured; the page of the wheel set says from when on.',
         },
       ]

@@ -165,10 +165,22 @@ export const judgeUse = (
   use: { readonly fraction: number; readonly dwellSeconds: number },
 ): Judgement => judgementOf(rules.filter((rule) => amountFits(rule, use)))
 
-/** Strictest first; ties by id, so that the same facts always read the same. */
+/** Whether a rule holds for today's weather only: another reason holds tomorrow, too. */
+const isOfToday = (rule: Rule): boolean =>
+  rule.inRain === true ||
+  [
+    rule.exposure,
+    rule.surfaceAboveCelsius,
+    rule.airBelowCelsius,
+    rule.airAboveCelsius,
+    rule.humidityAboveShare,
+  ].some((limit) => limit !== undefined)
+
+/** Strictest first, what lasts before what another day mends; ties by id, so that the same facts always read the same. */
 export const byStrictness = (a: Rule, b: Rule): number =>
   strictness(b.verdict) - strictness(a.verdict) ||
   Number(b.safety) - Number(a.safety) ||
+  Number(isOfToday(a)) - Number(isOfToday(b)) ||
   a.id.localeCompare(b.id)
 
 /** Rules that could speak of what is used, wherever that is; for judging many places without asking all rules at each. */

@@ -138,23 +138,38 @@ function lackOf({ family: id }: Product, job: Job): Omit<RefusedProtection, 'pro
     : { reason: 'There is no clean towel in the kit to wipe it on and off.', mend: 'Add two clean towels.' }
 }
 
+/** A product that may not go on, and why not. */
+interface Refusal {
+  readonly product: Product
+  readonly judgement: Judgement
+  readonly lack: Omit<RefusedProtection, 'productName'> | null
+}
+
+/** The first choice with its reason; where all were refused, the reason they share: mending another would bring nothing. */
+function firstOf(refusals: readonly Refusal[]): RefusedProtection | null {
+  const [first] = refusals
+  if (!first) return null
+  const { product, judgement, lack } = first
+  if (lack) return { productName: product.name, ...lack }
+  const against = ({ judgement: { rules } }: Refusal) => rules.filter(({ verdict }) => verdict === 'no')
+  const shared = against(first).find(({ id }) =>
+    refusals.every((one) => against(one).some((rule) => rule.id === id)),
+  )
+  return { productName: product.name, reason: (shared ?? judgement.rules[0])?.reason ?? '', mend: null }
+}
+
 function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, job: Job): ProtectionPick {
   const sites = sitesOf({ corners: [corner], zones }, job)
-  let refused: RefusedProtection | null = null
+  const refusals: Refusal[] = []
   for (const [kind, why] of pinnedFirst(wanted, job))
     for (const product of productsOf(kind, job)) {
       const judgement = judgePlaces(rulesAbout({ product }), sites)
       const lack = lackOf(product, job)
       if (judgement.verdict !== 'no' && !lack)
-        return { choice: { product, kind, why, judgement, school: null }, refused }
-      refused ??= {
-        productName: product.name,
-        ...(judgement.verdict === 'no' || !lack
-          ? { reason: judgement.rules[0]?.reason ?? '', mend: null }
-          : lack),
-      }
+        return { choice: { product, kind, why, judgement, school: null }, refused: firstOf(refusals) }
+      refusals.push({ product, judgement, lack: judgement.verdict === 'no' ? null : lack })
     }
-  return { choice: null, refused }
+  return { choice: null, refused: firstOf(refusals) }
 }
 
 /** Only what is sprayed on gets to a wheel behind another; on a motorcycle the spray gets to the discs. */

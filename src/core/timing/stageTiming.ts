@@ -238,7 +238,9 @@ function bucketTiming(
   const byFilm = sectionCounts.find(
     (count) => contactSeconds / strokes / count + toolChangeSeconds <= wetLimit,
   )
-  if (byLabel > (byFilm ?? Infinity) || (byLabel > 1 && wetLimit === Infinity))
+  // In mild weather hands are quicker instead, where nothing bites.
+  const isStrict = longest?.kind === 'contact' || known.surfaceCelsius >= mildCelsius
+  if (isStrict && byLabel > (wetLimit === Infinity ? 1 : (byFilm ?? Infinity)))
     return {
       ...known,
       sections: byLabel,

@@ -19,6 +19,15 @@ export function nameCorners(corners: readonly Position[], all: readonly Position
   return `on the ${listed(inWalkingOrder(corners.map((position) => ({ position }))).map(({ position }) => positionNames[position].toLowerCase()))}`
 }
 
+/** A group of wheels as it stands after a preposition: "the front wheels", "all wheels". */
+export function nameWheels(corners: readonly Position[], all: readonly Position[]): string {
+  if (corners.length === all.length) return all.length === 1 ? 'the wheel' : 'all wheels'
+  const where = nameCorners(corners, all)
+  const one = corners.length === 1 ? 'wheel' : 'wheels'
+  if (where === 'on the fronts only') return `the front ${one}`
+  return where === 'on the rears only' ? `the rear ${one}` : where.replace(/^on /, '')
+}
+
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 /** Stages of wheel chemistry. */
 export const onWheel = ({ kind }: Stage): boolean => cleansWheel(kind)

@@ -135,6 +135,7 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite, isSp
   const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
   const short = zones[0] && longestTooShort(zones[0], job.tools, site)
   const soft = ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(site.surface?.finish ?? '')
+  const them = zones.length > 1 || zones.includes('windows') || zones.includes('spokeBacks') ? 'them' : 'it'
   const isBehind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
   const gap = site.gapMillimetres
   const add =
@@ -143,10 +144,10 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite, isSp
       : isBehind && Number.isFinite(gap)
         ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
         : zones.every((zone) => zone === 'tyre' || zone === 'arch')
-          ? 'Add a brush for it to the kit.'
-          : `Add a soft, clean tool for it${soft ? '; this finish takes soft media only' : ''}.`
+          ? `Add a brush for ${them} to the kit.`
+          : `Add a soft, clean tool for ${them}${soft ? '; this finish takes soft media only' : ''}.`
   return [
-    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: ${isSprayed ? 'it is only sprayed and rinsed, and some dirt will stay there' : 'dirt will stay there'}.`,
+    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: ${isSprayed ? `${them === 'it' ? 'it is' : 'they are'} only sprayed and rinsed, and some dirt will stay there` : 'dirt will stay there'}.`,
     spare
       ? toolMend(spare)
       : short
