@@ -126,6 +126,19 @@ describe('with what is left of kit and cabinet', () => {
     },
   )
 
+  holds('coats no wheel on which something stays that was to come off', ({ stages, shortfalls }) => {
+    const stays = shortfalls.filter(({ text }) => /^Not all of the|^One wash may not/.test(text))
+    for (const { family, corners } of stages)
+      if (family === 'ceramicCoating')
+        for (const corner of corners)
+          expect(stays.filter((one) => one.corners.includes(corner)).map(({ text }) => text)).toEqual([])
+  })
+
+  holds('gives one reason where nothing goes at all', ({ stages, shortfalls }) => {
+    if (stages.length === 0)
+      expect(shortfalls.filter(({ text }) => text.includes('stays on: this visit'))).toEqual([])
+  })
+
   holds('speaks of no arch where there is none', ({ steps }, job) => {
     if (job.vehicleKind === 'motorcycle' || job.vehicleKind === 'looseSet')
       for (const step of steps) expect(wordsOf(step)).not.toMatch(/\barch/i)

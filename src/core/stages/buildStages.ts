@@ -5,6 +5,8 @@ import type { Fill, PlannedProtection, Shortfall, Stage } from '@/core/plan/plan
 import { isWorkedByHand } from '@/core/plan/byHand'
 import { schoolText } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
+import { positionsOf } from '@/core/choice/wheelGroup'
+import type { Soil } from '@/core/soils/soil'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { sayNothingDries, sayStaysOn, sayTooMuchForQuick } from '@/core/words/visit'
@@ -37,6 +39,14 @@ function cleanedBy(drafts: readonly StageDraft[]): Map<Position, readonly Zone[]
   }
   return cleaned
 }
+
+/** A soil that does not all come off, by wheel. */
+const staysOn = (choices: readonly GroupChoice[]): Map<Position, Soil> =>
+  new Map(
+    choices.flatMap(({ group, unreached: [soil] }) =>
+      soil === undefined ? [] : positionsOf(group).map((position): [Position, Soil] => [position, soil]),
+    ),
+  )
 
 /** Settings that shape every visit with water. */
 const waterSchools = ['wheelsOrder', 'face', 'toolRinse', 'drying'] as const
@@ -76,15 +86,16 @@ export function buildStages(
     .map(({ group }) => group)
     .filter(({ corners }) => corners.every(({ position }) => cleaned.has(position)))
   const polish = polishDrafts(job, groups, miss)
-  const finish = finishDrafts(job, cleaned, miss, schools)
+  const finish = finishDrafts(job, cleaned, staysOn(choices), miss, schools)
   if (tyre.length > 0 && wheel.length > 0) schools.add(schoolText('tyre', job.schools))
   const cleaning =
     job.schools.tyre === 'beforeWheel' ? [...arch, ...tyre, ...wheel] : [...arch, ...wheel, ...tyre]
   const drafts = [...presoak, ...cleaning, ...polish, ...finish.drafts]
   sayUnusedPins(job, choices, drafts, miss)
   const dries = wheel.length > 0 ? sayNothingDries(job) : []
-  for (const said of [...dries, ...sayStaysOn(job), ...sayTooMuchForQuick(job)])
-    miss(said.corners, said.text, said.mend)
+  // Where nothing goes at all, its reason is enough.
+  const besides = drafts.length > 0 ? [...dries, ...sayStaysOn(job), ...sayTooMuchForQuick(job)] : []
+  for (const said of besides) miss(said.corners, said.text, said.mend)
   const unpaid = drafts.map((draft, index) => stageOf(draft, index, job))
   const fills = fillsOf(job, unpaid)
   return {

@@ -7,6 +7,7 @@ import type { ProtectionKind } from '@/core/protection/kinds'
 import { canDry, hasClean, hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
+import { soilNames, type Soil } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
 
@@ -113,8 +114,17 @@ const pinnedFirst = (wanted: Wanted, job: Job): Wanted =>
   })
 
 /** What the kit lacks for putting something on, with the mend; null: nothing. */
-function lackOf({ family: id }: Product, job: Job): Omit<RefusedProtection, 'productName'> | null {
+function lackOf(
+  { family: id }: Product,
+  job: Job,
+  stays: Soil | null,
+): Omit<RefusedProtection, 'productName'> | null {
   const family = familyOf(id)
+  if (id === 'ceramicCoating' && stays !== null)
+    return {
+      reason: `Not all of the ${soilNames[stays]} comes off: a coating would seal it in for years.`,
+      mend: 'Coat the wheels when it is off.',
+    }
   if (family.purpose === 'protect' && family.onWet) return null
   if (!canDry(job))
     return {
@@ -158,13 +168,19 @@ function firstOf(refusals: readonly Refusal[]): RefusedProtection | null {
   return { productName: product.name, reason: (shared ?? judgement.rules[0])?.reason ?? '', mend: null }
 }
 
-function firstAllowed(wanted: Wanted, zones: readonly Zone[], corner: Corner, job: Job): ProtectionPick {
+function firstAllowed(
+  wanted: Wanted,
+  zones: readonly Zone[],
+  corner: Corner,
+  job: Job,
+  stays: Soil | null = null,
+): ProtectionPick {
   const sites = sitesOf({ corners: [corner], zones }, job)
   const refusals: Refusal[] = []
   for (const [kind, why] of pinnedFirst(wanted, job))
     for (const product of productsOf(kind, job)) {
       const judgement = judgePlaces(rulesAbout({ product }), sites)
-      const lack = lackOf(product, job)
+      const lack = lackOf(product, job, stays)
       if (judgement.verdict !== 'no' && !lack)
         return { choice: { product, kind, why, judgement, school: null }, refused: firstOf(refusals) }
       refusals.push({ product, judgement, lack: judgement.verdict === 'no' ? null : lack })
@@ -178,10 +194,13 @@ function within(wanted: Wanted, corner: Corner, job: Job): Wanted {
   return job.vehicleKind === 'motorcycle' ? wanted.filter(([kind]) => kind !== 'sprayRinseSilica') : wanted
 }
 
-/** Protection of the wheel; none when the cabinet has none that fits. Brakes are never protected. */
-export function chooseWheelProtection(corner: Corner, job: Job): ProtectionPick {
+/**
+ * Protection of the wheel; none when the cabinet has none that fits. Brakes are never protected.
+ * @param stays a soil that does not all come off this wheel today
+ */
+export function chooseWheelProtection(corner: Corner, job: Job, stays: Soil | null = null): ProtectionPick {
   const { wanted, school } = preferences(corner, job)
-  const { choice, refused } = firstAllowed(within(wanted, corner, job), protectedZones, corner, job)
+  const { choice, refused } = firstAllowed(within(wanted, corner, job), protectedZones, corner, job, stays)
   return {
     choice: choice && { ...choice, school: school && schoolText(school, job.schools) },
     refused,

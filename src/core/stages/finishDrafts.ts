@@ -7,6 +7,7 @@ import { protectionFacts } from '@/core/protection/kinds'
 import { hasCloth } from '@/core/reach/means'
 import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout } from '@/core/rules/judge'
+import type { Soil } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
 import { inWalkingOrder, type Position } from '@/core/wheel/position'
 import { finishZoneOf, wheelZones, type Zone } from '@/core/wheel/zone'
@@ -67,10 +68,12 @@ const keepsScale = (zone: Zone, corner: Corner, job: Job): boolean => {
 /**
  * Protection and dressing of the wheels that were cleaned: nothing is sealed over dirt.
  * @param cleaned which zones, by wheel
+ * @param stays a soil that does not all come off, by wheel
  */
 export function finishDrafts(
   job: Job,
   cleaned: ReadonlyMap<Position, readonly Zone[]>,
+  stays: ReadonlyMap<Position, Soil>,
   miss: Miss,
   schools: Set<string>,
 ): Finishing {
@@ -91,7 +94,7 @@ export function finishDrafts(
   for (const corner of inWalkingOrder(job.corners)) {
     if (!cleaned.has(corner.position)) continue
     if (service.protection !== 'none') {
-      const { choice, refused } = chooseWheelProtection(corner, job)
+      const { choice, refused } = chooseWheelProtection(corner, job, stays.get(corner.position) ?? null)
       if (choice) put(choice, 'protect', corner)
       if (refused)
         miss(

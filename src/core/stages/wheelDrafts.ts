@@ -152,7 +152,8 @@ export function wheelDrafts(
   })
   const groups = choices.map(({ group }) => group)
   const all = groups.reduce<StageDraft[]>((made, group) => withSprayed(made, group, job), drafts)
-  for (const group of groups) {
+  const isRefused = all.length === 0 && groups.some(({ zones }) => zones.length > 0)
+  for (const group of isRefused ? [] : groups) {
     const carried = sayCarried(group)
     if (carried) miss(positionsOf(group), ...carried)
     const unworked = sayUnworked(group, job, isSprayedAt(group, all))
