@@ -28,12 +28,15 @@ export function cornersToTreat(
 
 const sprayed: readonly Delivery[] = ['trigger', 'pumpFoamer', 'lance']
 
-/** Whether a product gets where no hand does: sprayed on, and off again with water. */
-export function worksBySpray({ family: id, delivery }: Pick<Product, 'family' | 'delivery'>): boolean {
+/** How a product gets where no hand does, off again with water: sprayed on, or as suds poured over; null where it does not. */
+export function reachesAs({
+  family: id,
+  delivery,
+}: Pick<Product, 'family' | 'delivery'>): 'sprayed' | 'soaked' | null {
   const family = familyOf(id)
-  return (
-    family.purpose === 'clean' && !family.needsDry && id !== 'waterlessSpray' && sprayed.includes(delivery)
-  )
+  if (family.purpose !== 'clean' || family.needsDry || id === 'waterlessSpray') return null
+  if (delivery === 'bucket') return 'soaked'
+  return sprayed.includes(delivery) ? 'sprayed' : null
 }
 
 /** Zones of a group that a product is for: pure solvent goes on the lumps, the rest is worked all over. */
@@ -41,7 +44,7 @@ export function zonesToTreat(
   product: Product,
   { corners, zones: worked, sprayedOnly }: WheelGroup,
 ): readonly Zone[] {
-  const zones = worksBySpray(product) ? [...worked, ...sprayedOnly] : worked
+  const zones = reachesAs(product) !== null ? [...worked, ...sprayedOnly] : worked
   const isForLumps = roleOf(product.family) === 'tar' && ratingOf(product, 'bondedDust') === 0
   const marked = isForLumps ? zones.filter((zone) => worstGrade(corners, [zone], 'tar') > 0) : zones
   return marked.length > 0 ? marked : zones

@@ -5,7 +5,7 @@ import { anyPoorJob } from '@/core/job/testAnyJob'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, type Plan, type Step } from '@/core/plan/plan'
 import type { ToolKind } from '@/core/tools/tool'
-import { worksBySpray } from '@/core/choice/spots'
+import { reachesAs } from '@/core/choice/spots'
 import { isWorkedByHand } from '@/core/plan/byHand'
 import { workedZones } from '@/core/reach/zoneReach'
 import { cleansWheel } from '@/core/work/stageKind'
@@ -96,13 +96,13 @@ describe('with what is left of kit and cabinet', () => {
   )
 
   holds(
-    'what nothing in the kit works is sprayed where its wheel is, brushed never, and said',
+    'what nothing in the kit works gets cleaner and water, is brushed never, and is said',
     (plan, job) => {
       const said = plan.shortfalls.map(({ text }) => text).join('\n')
       for (const corner of job.corners) {
         const position = corner.position
         const sprayed = plan.stages.filter(
-          (stage) => stage.corners.includes(position) && cleansWheel(stage.kind) && worksBySpray(stage),
+          (stage) => stage.corners.includes(position) && cleansWheel(stage.kind) && reachesAs(stage) !== null,
         )
         const zones = workedZones(corner, job)
         for (const stage of sprayed)
@@ -121,7 +121,7 @@ describe('with what is left of kit and cabinet', () => {
         const lacking = zones.filter((zone) =>
           sprayed.some((stage) => stage.zones.includes(zone) && !isWorkedByHand(zone, stage)),
         )
-        if (lacking.length > 0) expect(said).toMatch(/only sprayed and rinsed/)
+        if (lacking.length > 0) expect(said).toMatch(/only (sprayed|soaked) and rinsed/)
       }
     },
   )

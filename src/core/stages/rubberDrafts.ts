@@ -44,7 +44,7 @@ export function rubberDrafts(
     if (!stage) continue
     const site = rubberToolSite(job, surface)
     const tool = pickTool(surface, job.tools, site)
-    if (!tool) miss(positions, ...sayNoTool([surface], job, site, true))
+    if (!tool) miss(positions, ...sayNoTool([surface], job, site, 'sprayed'))
     addDraft(
       drafts,
       {

@@ -1,7 +1,7 @@
 import { longestOf, wetTimes } from '@/core/chemistry/longest'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
-import { cornersToTreat, worksBySpray, zonesToTreat } from '@/core/choice/spots'
+import { cornersToTreat, reachesAs, zonesToTreat } from '@/core/choice/spots'
 import type { Option } from '@/core/choice/option'
 import { sitesOf } from '@/core/choice/sites'
 import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
@@ -98,7 +98,7 @@ function withSprayed(drafts: readonly StageDraft[], group: WheelGroup, job: Job)
   const at = drafts.findIndex(
     ({ kind, product }) =>
       kind === 'wash' &&
-      worksBySpray(product) &&
+      reachesAs(product) === 'sprayed' &&
       judgePlaces(rulesAbout({ product }), sites).verdict !== 'no',
   )
   const wash = drafts[at]
@@ -115,13 +115,20 @@ function withSprayed(drafts: readonly StageDraft[], group: WheelGroup, job: Job)
   return [...drafts.slice(0, at + 1), draft, ...drafts.slice(at + 1)]
 }
 
-/** Whether something is sprayed where no tool of the kit gets. */
-const isSprayedAt = ({ corners, sprayedOnly }: WheelGroup, drafts: readonly StageDraft[]): boolean =>
-  drafts.some(
-    (draft) =>
-      draft.corners.some(({ position }) => corners.some((corner) => corner.position === position)) &&
-      draft.zones.some((zone) => sprayedOnly.includes(zone)),
-  )
+/** How some cleaner gets where no tool of the kit does; null where none does. */
+const reachedAs = (
+  { corners, sprayedOnly }: WheelGroup,
+  drafts: readonly StageDraft[],
+): 'sprayed' | 'soaked' | null => {
+  const ways = drafts
+    .filter(
+      (draft) =>
+        draft.corners.some(({ position }) => corners.some((corner) => corner.position === position)) &&
+        draft.zones.some((zone) => sprayedOnly.includes(zone)),
+    )
+    .map(({ product }) => reachesAs(product))
+  return ways.find((way) => way === 'sprayed') ?? ways.find((way) => way === 'soaked') ?? null
+}
 
 /** The chosen wheel chemistry of all groups; what treats single spots goes only where they are. */
 export function wheelDrafts(
@@ -156,7 +163,7 @@ export function wheelDrafts(
   for (const group of isRefused ? [] : groups) {
     const carried = sayCarried(group)
     if (carried) miss(positionsOf(group), ...carried)
-    const unworked = sayUnworked(group, job, isSprayedAt(group, all))
+    const unworked = sayUnworked(group, job, reachedAs(group, all))
     if (unworked) miss(positionsOf(group), ...unworked)
   }
   return all

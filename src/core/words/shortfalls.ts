@@ -129,9 +129,14 @@ const thinnestMillimetres = 4
 
 /**
  * Zones that no tool of the kit serves.
- * @param isSprayed whether some cleaner is put on there and rinsed off
+ * @param reached how some cleaner gets there and is rinsed off again; null where none does
  */
-export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite, isSprayed = false): Said {
+export function sayNoTool(
+  zones: readonly Zone[],
+  job: Job,
+  site: ToolSite,
+  reached: 'sprayed' | 'soaked' | null = null,
+): Said {
   const spare = zones.flatMap((zone) => fitsBut(zone, job.tools, site))[0]
   const short = zones[0] && longestTooShort(zones[0], job.tools, site)
   const soft = ['glossBlack', 'matte', 'filmWrapped', 'polishedBare'].includes(site.surface?.finish ?? '')
@@ -147,7 +152,7 @@ export function sayNoTool(zones: readonly Zone[], job: Job, site: ToolSite, isSp
           ? `Add a brush for ${them} to the kit.`
           : `Add a soft, clean tool for ${them}${soft ? '; this finish takes soft media only' : ''}.`
   return [
-    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: ${isSprayed ? `${them === 'it' ? 'it is' : 'they are'} only sprayed and rinsed, and some dirt will stay there` : 'dirt will stay there'}.`,
+    `No clean tool in the kit works the ${listed(zones.map((zone) => zoneNames[zone]))}: ${reached ? `${them === 'it' ? 'it is' : 'they are'} only ${reached} and rinsed, and some dirt will stay there` : 'dirt will stay there'}.`,
     spare
       ? toolMend(spare)
       : short
@@ -169,7 +174,7 @@ export function sayCarried({ tools, corners }: WheelGroup): Said | null {
 }
 
 /** Zones of a group that nothing in the kit reaches. */
-export function sayUnworked(group: WheelGroup, job: Job, isSprayed: boolean): Said | null {
+export function sayUnworked(group: WheelGroup, job: Job, reached: 'sprayed' | 'soaked' | null): Said | null {
   const zones = [...group.tools].filter(([, tool]) => tool === null).map(([zone]) => zone)
   const [corner] = group.corners
   const [first] = zones
@@ -182,5 +187,5 @@ export function sayUnworked(group: WheelGroup, job: Job, isSprayed: boolean): Sa
     schools: job.schools,
     vehicleKind: job.vehicleKind,
   }
-  return sayNoTool(zones, job, site, isSprayed)
+  return sayNoTool(zones, job, site, reached)
 }
