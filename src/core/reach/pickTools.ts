@@ -83,53 +83,80 @@ export function pickTools(
   siteOf: (zone: Zone) => ToolSite,
 ): Map<Zone, Tool | null> {
   const served = new Map(zones.map((zone) => [zone, servingOf(zone, kit, siteOf(zone))]))
-  const reached = zones.filter((zone) => served.get(zone)?.length)
+  const keepsApart = inSight.some((zone) => {
+    const surface = zones.includes(zone) ? siteOf(zone).surface : null
+    return surface !== null && showsEveryTouch(surface.finish)
+  })
+  const reached = zones
+    .filter((zone) => served.get(zone)?.length)
+    // Where tools are kept apart, the face chooses first.
+    .sort((a, b) => (keepsApart ? Number(behind.includes(a)) - Number(behind.includes(b)) : 0))
+  const weighed = worthWeighing(kit, reached, served, keepsApart)
+  let best: { seconds: number; picked: Map<Zone, Tool | null> } | null = null
+  for (let set = 0; set < 1 << weighed.length; set += 1) {
+    const inHand = weighed.filter((_, at) => set & (1 << at))
+    if (best && inHand.length * anotherToolSeconds >= best.seconds) continue
+    const found = handOut(inHand, reached, served, keepsApart, best?.seconds ?? Infinity)
+    if (found.seconds < (best?.seconds ?? Infinity)) best = found
+  }
+  const none = new Map<Zone, Tool | null>(zones.map((zone) => [zone, null]))
+  // Only where a zone is served by none of those that were weighed: each zone for itself.
+  return best
+    ? new Map([...none, ...best.picked])
+    : new Map(zones.map((zone) => [zone, served.get(zone)?.[0]?.tool ?? null]))
+}
+
+type Served = ReadonlyMap<Zone, readonly Serving[]>
+
+/** The tools whose sets are weighed against each other: those that serve most zones, none that another replaces everywhere. */
+function worthWeighing(
+  kit: readonly Tool[],
+  reached: readonly Zone[],
+  served: Served,
+  keepsApart: boolean,
+): Tool[] {
   const zonesOf = (tool: Tool): number =>
     reached.filter((zone) => serves(tool, served.get(zone) ?? [])).length
   const extra = (tool: Tool, zone: Zone): number =>
     served.get(zone)?.find((one) => one.tool === tool)?.extraSeconds ?? Infinity
   // Whatever it serves, another serves as well: of two alike the one that is named first stays.
-  const showsTouch = inSight.some((zone) => {
-    const surface = zones.includes(zone) ? siteOf(zone).surface : null
-    return surface !== null && showsEveryTouch(surface.finish)
-  })
   const isSpare = (tool: Tool, at: number): boolean =>
-    !showsTouch &&
+    !keepsApart &&
     kit.some(
       (other, place) =>
         other !== tool &&
         reached.every((zone) => extra(other, zone) <= extra(tool, zone)) &&
         (place < at || reached.some((zone) => extra(other, zone) < extra(tool, zone))),
     )
-  const weighed = kit
+  return kit
     .filter((tool, at) => zonesOf(tool) > 0 && !isSpare(tool, at))
     .map((tool, at) => ({ tool, at, zones: zonesOf(tool) }))
     .sort((a, b) => b.zones - a.zones || a.at - b.at)
     .slice(0, mostWeighed)
     .map(({ tool }) => tool)
-  // The face chooses first.
-  const inOrder = showsTouch
-    ? [...reached].sort((a, b) => Number(behind.includes(a)) - Number(behind.includes(b)))
-    : reached
-  let best: { seconds: number; picked: Map<Zone, Tool | null> } | null = null
-  for (let set = 0; set < 1 << weighed.length; set += 1) {
-    const inHand = weighed.filter((_, at) => set & (1 << at))
-    let seconds = inHand.length * anotherToolSeconds
-    if (best && seconds >= best.seconds) continue
-    const picked = new Map<Zone, Tool | null>(zones.map((zone) => [zone, null]))
-    for (const zone of inOrder) {
-      const here = served.get(zone) ?? []
-      const isClean = (tool: Tool): boolean =>
-        !showsTouch || !behind.includes(zone) || inSight.every((seen) => picked.get(seen) !== tool)
-      const one =
-        quickest(here, (tool) => inHand.includes(tool) && isClean(tool)) ??
-        quickest(here, (tool) => inHand.includes(tool))
-      seconds += (one?.extraSeconds ?? Infinity) + (one && !isClean(one.tool) ? washedOutSeconds : 0)
-      if (one) picked.set(zone, one.tool)
-      if (seconds >= (best?.seconds ?? Infinity)) break
-    }
-    if (seconds < (best?.seconds ?? Infinity)) best = { seconds, picked }
+}
+
+/** Gives each zone the quickest tool of a set, and what that takes; infinite where the set leaves a zone out or takes too long. */
+function handOut(
+  inHand: readonly Tool[],
+  reached: readonly Zone[],
+  served: Served,
+  keepsApart: boolean,
+  mostSeconds: number,
+): { seconds: number; picked: Map<Zone, Tool | null> } {
+  const picked = new Map<Zone, Tool | null>()
+  let seconds = inHand.length * anotherToolSeconds
+  for (const zone of reached) {
+    const here = served.get(zone) ?? []
+    const isClean = (tool: Tool): boolean =>
+      !keepsApart || !behind.includes(zone) || inSight.every((seen) => picked.get(seen) !== tool)
+    const one =
+      quickest(here, (tool) => inHand.includes(tool) && isClean(tool)) ??
+      quickest(here, (tool) => inHand.includes(tool))
+    if (!one) return { seconds: Infinity, picked }
+    seconds += one.extraSeconds + (isClean(one.tool) ? 0 : washedOutSeconds)
+    if (seconds >= mostSeconds) return { seconds: Infinity, picked }
+    picked.set(zone, one.tool)
   }
-  // Only where a zone is served by none of those that were weighed: each zone for itself.
-  return best?.picked ?? new Map(zones.map((zone) => [zone, served.get(zone)?.[0]?.tool ?? null]))
+  return { seconds, picked }
 }

@@ -4,10 +4,9 @@ import type { StageTiming } from '@/core/plan/stageTiming'
 import { isOnRubber } from '@/core/work/stageKind'
 
 /**
- * How long a spray may stay until the rinse once it is all on, seconds. What bites is on from its first drop: the label's time less the
- * spraying. What is kept wet and put on anew as one comes to it, with spray or mitt, has twice the label's time, and so have arch and
- * tyre, which drip until the rinse.
- * @param spraySeconds what putting it on takes
+ * Seconds from the end of the spray to the rinse. A contact limit counts from the first drop, so the spray is taken off it. Suds, staggered
+ * sprays and cleaners on tyre and arch may stay for twice the label's time.
+ * @param spraySeconds how long the spray takes
  */
 export function rinseWithin(
   { kind, longest, delivery, dwellSeconds }: Pick<Stage, 'kind' | 'longest' | 'delivery' | 'dwellSeconds'>,

@@ -218,8 +218,8 @@ function sayByLabel(labelMaxSeconds: number, { sections, mists }: Split, isStagg
 const partCounts = ['', 'one', 'two', 'three', 'four'] as const
 
 /**
- * Suds are wetted anew by every stroke of the mitt; the first strokes of a part still have to be rinsed before they dry, and the whole of
- * it before twice the label's time is over.
+ * Every stroke of the mitt wets the wheel again. The first strokes still have to be rinsed before they dry, and all of it within twice the
+ * label's time.
  */
 function bucketTiming(
   { longest }: TimedStage,

@@ -168,7 +168,7 @@ export function sayCarried({ tools, corners }: WheelGroup): Said | null {
   return tool && isSeen
     ? [
         `The ${tool.name} works behind the spokes and on the face, which shows every touch.`,
-        `Wash it out in clean water before each face, or add a soft one that is kept for faces.`,
+        `Wash it out in clean water before each face, or add a second soft one for faces only.`,
       ]
     : null
 }

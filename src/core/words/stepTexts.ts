@@ -148,7 +148,7 @@ function wipeText({ stage, where, zones }: Worked): ActText {
     }
   return {
     title: `Wipe ${stage.family === 'ironTarRemover' ? 'iron and tar' : 'tar'} off ${where}`,
-    detail: 'Let it soften, then lift it with a fresh side of the towel that is kept for tar.',
+    detail: 'Let it soften, then lift it with a fresh side of the tar towel.',
     why: 'Rubbing a hard lump scratches.',
   }
 }
