@@ -86,13 +86,22 @@ function splitOnceMore({ walks, blocks, turn }: Pattern, moves: number, wheels: 
     if (starts.has(move)) continue
     const at = blocks.filter((block) => block.move < move).length
     const moved = turn.map((index) => (index >= at ? index + 1 : index))
-    for (const behind of followings.filter((one) => one === 'round' || one < wheels))
+    for (const behind of followings) {
+      const split = [...blocks.slice(0, at), { move, behind }, ...blocks.slice(at)]
+      if (farthestBehind(split) >= wheels) continue
       for (let place = 0; place <= turn.length; place += 1)
-        patterns.push({
-          walks,
-          blocks: [...blocks.slice(0, at), { move, behind }, ...blocks.slice(at)],
-          turn: [...moved.slice(0, place), at, ...moved.slice(place)],
-        })
+        patterns.push({ walks, blocks: split, turn: [...moved.slice(0, place), at, ...moved.slice(place)] })
+    }
   }
   return patterns
+}
+
+/** How many wheels behind the first block the last one is worked; as many as there are wheels would be another round. */
+function farthestBehind(blocks: Pattern['blocks']): number {
+  let [behind, farthest] = [0, 0]
+  for (const block of blocks) {
+    behind = block.behind === 'round' ? 0 : behind + block.behind
+    farthest = Math.max(farthest, behind)
+  }
+  return farthest
 }
