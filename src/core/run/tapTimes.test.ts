@@ -64,6 +64,25 @@ describe('the time of a step', () => {
     expect(left).toBeGreaterThanOrEqual(90 + 15)
   })
 
+  it('of a spray that was worked already leaves the dwell that was waited for', () => {
+    const step = (id: string, changes: Partial<Step>) =>
+      testStep(id, { corner: 'frontLeft', stageId: 'arch-1', operatorSeconds: 20, ...changes })
+    const steps = [
+      step('spray', {
+        act: 'spray',
+        startsDwell: { minSeconds: 45, maxSeconds: 300 },
+        wetLimitSeconds: 200,
+      }),
+      step('scrub', { act: 'scrub' }),
+      step('brush', { act: 'agitate', stageId: 'wash-2', operatorSeconds: 190 }),
+      step('rinse', { act: 'rinse', stopsDwellOf: 'arch-1' }),
+    ]
+    const events = [done('spray', 1000), done('scrub', 1001)]
+    const { settled } = runState({ ...plan, steps }, events)
+    const ago = start + 1_001_000 - (settled.get('spray')?.at.getTime() ?? 0)
+    expect(ago).toBeGreaterThanOrEqual((45 + 20) * 1000)
+  })
+
   it('is pressed together where the span is shorter than the work', () => {
     const [first, a, b] = plan.steps
     const short = 0.5 * (a!.operatorSeconds + b!.operatorSeconds)

@@ -137,7 +137,24 @@ function leastAt(
     (step.startsDwell?.maxSeconds ?? Infinity) - toRinse,
     (step.wetLimitSeconds ?? Infinity) - toNext,
   )
-  return end - Math.max(0, limit - leastLeftSeconds) * 1000
+  return end - Math.max(surelyAgo(step, later, steps), limit - leastLeftSeconds) * 1000
+}
+
+/** Who has worked a product that was put on has waited for its dwell first: it is on for that long at least, and the work, seconds. */
+function surelyAgo(step: Step, later: readonly RunEvent[], steps: ReadonlyMap<string, Step>): number {
+  if (!step.startsDwell) return 0
+  const started = stagesOfStep(step)
+  const worked = later.flatMap(({ stepId, kind }) => {
+    const other = steps.get(stepId)
+    const isOfIt =
+      isWorked(kind) &&
+      other?.corner === step.corner &&
+      !other.startsDwell &&
+      other.act !== 'reMist' &&
+      started.includes(other.stageId ?? '')
+    return other && isOfIt ? [other.operatorSeconds] : []
+  })
+  return worked.length === 0 ? 0 : worked.reduce((sum, seconds) => sum + seconds, step.startsDwell.minSeconds)
 }
 
 /** Seconds of work at a wheel that are still to be done before its chemical is wetted again, and before it is rinsed off. */

@@ -5,7 +5,7 @@ import { finishes, type Finish } from '@/core/finishes/finish'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import { orderPlan } from '@/core/order/orderPlan'
 import { remainingOf } from '@/core/bay/remaining'
-import { resume } from '@/core/bay/resume'
+import { resume, urgentEffort } from '@/core/bay/resume'
 import { settledSteps } from '@/core/bay/settledSteps'
 import { keepWhatCanBeKept } from '@/core/bay/urgent'
 import { makePlan } from '@/core/planning/makePlan'
@@ -134,7 +134,7 @@ describe('a tyre round that is put in at once', () => {
         const lost = (answer: Answer): number => {
           const state = replay(seen, [...before, { ...last, kind: 'answered', answer }])
           const { problem } = remainingOf(job, state.plan, settledSteps(state, last.at.getTime()))
-          return keepWhatCanBeKept(problem, 4000).lost.length
+          return keepWhatCanBeKept(problem, urgentEffort).lost.length
         }
         const chosen = foamAnswer(job, seen, before, [], last, 'brown')
         expect(lost(chosen)).toBeLessThanOrEqual(
@@ -174,7 +174,7 @@ describe('taps in a burst', () => {
           const lost = (taps: typeof some): number => {
             const state = replay(planAsSeen(job, plan), taps)
             const { problem } = remainingOf(job, state.plan, settledSteps(state, last + 1000))
-            return keepWhatCanBeKept(problem, 4000).lost.length
+            return keepWhatCanBeKept(problem, urgentEffort).lost.length
           }
           if (lost(some) === 0) expect(lost(quick)).toBe(0)
         },
