@@ -53,9 +53,7 @@ export function readyWords(
     'Bottles mixed and labelled',
     ...(stages.some(({ delivery }) => delivery === 'bucket') ? ['the suds in their bucket'] : []),
     ...(job.schools.toolRinse === 'bucket' ? ['a bucket of clear water for the tools'] : []),
-    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages)
-      ? ['another for what touches the faces']
-      : []),
+    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages) ? ['a second one for the faces'] : []),
     ...(isOff(job) ? [] : ['hose guides under the tyres']),
   ]
   const cloths = hasCloth(job) ? clothWords(stages) : ''
