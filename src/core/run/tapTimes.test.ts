@@ -83,31 +83,6 @@ describe('the time of a step', () => {
     expect(ago).toBeGreaterThanOrEqual((45 + 20) * 1000)
   })
 
-  it('of a mist lies where its part of the dwell is over', () => {
-    const step = (id: string, changes: Partial<Step>) =>
-      testStep(id, { corner: 'frontLeft', stageId: 'wash-1', operatorSeconds: 12, ...changes })
-    const steps = [
-      step('spray', {
-        act: 'spray',
-        startsDwell: { minSeconds: 120, maxSeconds: 600 },
-        wetLimitSeconds: 243,
-      }),
-      step('mist1', { act: 'reMist', wetLimitSeconds: 243 }),
-      step('mist2', { act: 'reMist', wetLimitSeconds: 243 }),
-      step('brush', { act: 'agitate', operatorSeconds: 179 }),
-      step('rinse', { act: 'rinse', stopsDwellOf: 'wash-1' }),
-    ]
-    const ago = (...ids: string[]) => {
-      const { settled } = runState(
-        { ...plan, steps },
-        ids.map((id, index) => done(id, 1000 + index)),
-      )
-      return (start + (1000 + ids.length - 1) * 1000 - (settled.get('spray')?.at.getTime() ?? 0)) / 1000
-    }
-    expect(ago('spray', 'mist1')).toBeCloseTo(60, 0)
-    expect(ago('spray', 'mist1', 'mist2')).toBeCloseTo(120, 0)
-  })
-
   it('is pressed together where the span is shorter than the work', () => {
     const [first, a, b] = plan.steps
     const short = 0.5 * (a!.operatorSeconds + b!.operatorSeconds)

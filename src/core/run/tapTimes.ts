@@ -63,37 +63,19 @@ export const burstWith = (
     .find((burst) => burst.some((tap) => tap.events.includes(event)))
     ?.flatMap((tap) => tap.events) ?? []
 
-/** How much of its product's dwell a step waits for: the brush for all of it, mists evenly spread over it, a spray for none. */
-function dwellShare(step: Step, steps: ReadonlyMap<string, Step>): number {
-  if (step.startsDwell) return 0
-  if (step.act !== 'reMist') return 1
-  const mists = [...steps.values()].filter(
-    ({ act, corner, stageId, part }) =>
-      act === 'reMist' &&
-      corner === step.corner &&
-      stageId === step.stageId &&
-      part?.number === step.part?.number,
-  )
-  return (mists.findIndex(({ id }) => id === step.id) + 1) / mists.length
-}
-
 /** Seconds from the beginning of the first step to the end of each, with the dwells they wait for. */
 function usualEnds(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): number[] {
-  const sprayed = new Map<string, { readonly at: number; readonly minSeconds: number }>()
+  const readyAt = new Map<string, number>()
   let now = 0
   return events.map(({ stepId, kind }) => {
     const step = steps.get(stepId)
     if (!step || !isWorked(kind)) return now
     const key = (stageId: string | null) => `${step.corner}.${stageId}`
-    const before = sprayed.get(key(step.stageId))
-    const share = dwellShare(step, steps)
-    const waited = before ? before.at + share * before.minSeconds : 0
-    // A mist ends when its part of the dwell does.
-    now = share > 0 ? Math.max(now, step.act === 'reMist' ? waited - step.operatorSeconds : waited) : now
+    // A fresh round and a mist do not wait.
+    if (!step.startsDwell && step.act !== 'reMist') now = Math.max(now, readyAt.get(key(step.stageId)) ?? 0)
     now += step.operatorSeconds
     if (step.startsDwell)
-      for (const stageId of stagesOfStep(step))
-        sprayed.set(key(stageId), { at: now, minSeconds: step.startsDwell.minSeconds })
+      for (const stageId of stagesOfStep(step)) readyAt.set(key(stageId), now + step.startsDwell.minSeconds)
     return now
   })
 }
@@ -158,26 +140,21 @@ function leastAt(
   return end - Math.max(surelyAgo(step, later, steps), limit - leastLeftSeconds) * 1000
 }
 
-/** Who has worked or misted a product that was put on has waited for its dwell first: it is on for that long at least, seconds. */
+/** Who has worked a product that was put on has waited for its dwell first: it is on for that long at least, and the work, seconds. */
 function surelyAgo(step: Step, later: readonly RunEvent[], steps: ReadonlyMap<string, Step>): number {
-  const { startsDwell } = step
-  if (!startsDwell) return 0
+  if (!step.startsDwell) return 0
   const started = stagesOfStep(step)
-  const ofIt = later.flatMap(({ stepId, kind }) => {
+  const worked = later.flatMap(({ stepId, kind }) => {
     const other = steps.get(stepId)
     const isOfIt =
       isWorked(kind) &&
       other?.corner === step.corner &&
-      other.part?.number === step.part?.number &&
+      !other.startsDwell &&
+      other.act !== 'reMist' &&
       started.includes(other.stageId ?? '')
-    return other && isOfIt ? [other] : []
+    return other && isOfIt ? [other.operatorSeconds] : []
   })
-  const share = Math.max(0, ...ofIt.map((other) => dwellShare(other, steps)))
-  const workSeconds = ofIt.reduce(
-    (sum, { act, operatorSeconds }) => sum + (act === 'reMist' ? 0 : operatorSeconds),
-    0,
-  )
-  return share === 0 ? 0 : share * startsDwell.minSeconds + workSeconds
+  return worked.length === 0 ? 0 : worked.reduce((sum, seconds) => sum + seconds, step.startsDwell.minSeconds)
 }
 
 /** Seconds of work at a wheel that are still to be done before its chemical is wetted again, and before it is rinsed off. */
