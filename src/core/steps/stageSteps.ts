@@ -68,91 +68,131 @@ const surroundings = (
 const lacksBrush = (act: Act, stage: Stage): boolean =>
   (act === 'scrub' || act === 'agitate') && !isByHand(stage)
 
+/** How a stage is worked at one wheel: in how many parts, or with how many fresh coats. */
+interface Way {
+  readonly timing: StageTiming | undefined
+  readonly coats: number
+  readonly sections: number
+}
+
+/** One act of a stage; part 0 is the whole wheel. */
+interface StageAct {
+  readonly act: Act
+  readonly part: number
+  readonly round: number
+}
+
+/** Protection that goes on the wet wheel and comes off with water at once. */
+export const goesOnWet = ({ family: id }: Stage): boolean => {
+  const family = familyOf(id)
+  return family.purpose === 'protect' && family.onWet
+}
+
 /**
  * The steps of a stage that has its rinse for itself, in rounds and parts.
  * @param fromRound the first of its rounds that is worked here
  */
 export function stageSteps(stage: Stage, corner: Corner, context: StepContext, fromRound = 1): Step[] {
-  const { job, timings, nextMist } = context
-  const steps: Step[] = []
-
-  const where = positionNames[corner.position].toLowerCase()
-  const zones = zonesHere(stage, corner, job)
-  const family = familyOf(stage.family)
-  // The clock runs from the first spray to the rinse; a wash from the bucket has nothing that dwells dry.
-  const dwells = !isFinishing(stage.kind) && stage.kind !== 'waterless' && stage.kind !== 'polish'
-  // Rubber and liners are scrubbed in rounds and rinsed once at the end.
-  const rinsedOnce = stage.kind === 'tyre' || stage.kind === 'arch'
+  const { job, timings } = context
   const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
   const coats = timing?.freshCoats ?? 1
-  const sections = coats > 1 ? coats : (timing?.sections ?? 1)
-  const wetLimitSeconds = timing?.wetLimitSeconds ?? null
+  const way: Way = { timing, coats, sections: coats > 1 ? coats : (timing?.sections ?? 1) }
   // Each part is sprayed, brushed and rinsed before the next, so that nothing of it waits for the rest.
   const wanted = actsOfStage(stage.kind, stage.rounds - fromRound + 1, stage.family)
-  const all = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, sections, timing?.mists ?? 0)
-  const acts = all.filter(({ act }) => !lacksBrush(act, stage))
-  let round = fromRound - 1
+  const acts = coats > 1 ? actsInCoats(wanted, coats) : actsInParts(wanted, way.sections, timing?.mists ?? 0)
   const [firstAct] = wanted
+  const steps: Step[] = []
+  let round = fromRound - 1
   for (const { act, part } of acts) {
+    if (lacksBrush(act, stage)) continue
     if (part <= 1 && act === firstAct) round += 1
-    const isFreshCoat = coats > 1 && act === 'spray' && part > 1
-    const piece =
-      part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
-    const mine = piece?.zones ?? zones
-    const contact = contactZones.filter((zone) => mine.includes(zone) && isWorkedByHand(zone, stage))
-    if (act === 'agitate' && contact.length === 0) continue
-    const shown = act === 'agitate' ? contact : mine
-    const wetProtect = act === 'protect' && family.purpose === 'protect' && family.onWet
-    // Coats are steps of their own.
-    const whole = secondsWorked(act, stage, afterRounds(corner, round), coats > 1 ? undefined : timing, job)
-    const tools = toolsFor(act, act === 'scrub' ? zones : contact, stage, job)
-    const care = toolRinse(tools, stage, corner, job)
-    const text = textOf(act, {
-      stage,
-      where: piece ? `${where}, ${piece.name},` : where,
-      zones: shown,
-      round,
-      tools,
-      toolRinse: care,
-      ...surroundings(stage, corner, zones, context),
-    })
-    const shared =
-      part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
-        ? Math.max(5, Math.ceil(whole / sections))
-        : whole
-    const operatorSeconds =
-      act === 'agitate' ? Math.min(shared, brushSeconds(stage, corner, part > 0 ? sections : 1, job)) : shared
-    const startsDwell =
-      (act === 'spray' && dwells) || wetProtect
-        ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing, operatorSeconds) }
-        : null
-    const mistNumber = act === 'reMist' ? nextMist() : 0
-    steps.push({
-      id: stageStepId(corner.position, stage.id, act, {
-        ...(mistNumber > 0 ? { mist: mistNumber } : {}),
-        ...(stage.rounds > 1 && !(act === 'rinse' && rinsedOnce) ? { round } : {}),
-        ...(part > 0 ? { part } : {}),
-      }),
-      act,
-      corner: corner.position,
-      stageId: stage.id,
-      ...text,
-      title: text.title.replace(/,$/, ''),
-      ...(isFreshCoat ? freshCoat(where, stage) : {}),
-      ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, shown, care) : {}),
-      zones: shown,
-      tools,
-      operatorSeconds,
-      startsDwell,
-      stopsDwellOf: act === 'rinse' ? stage.id : null,
-      wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : wetLimitSeconds,
-      part: part > 0 && coats === 1 ? { number: part, of: sections } : null,
-      ...(part === 0 || part === sections ? asking(act, [stage]) : {}),
-      cautions: cautionsAt(act, stage, corner, job),
-    })
-    if (wetProtect) steps.push(rinseAtOnce(stage, corner, zones, job))
+    const step = stageStep({ act, part, round }, way, stage, corner, context)
+    if (step) steps.push(step)
+    if (act === 'protect' && goesOnWet(stage))
+      steps.push(rinseAtOnce(stage, corner, zonesHere(stage, corner, job), job))
   }
   return steps
+}
+
+/** The step of one act; null where nothing in the kit works this part of the wheel. */
+function stageStep(
+  { act, part, round }: StageAct,
+  way: Way,
+  stage: Stage,
+  corner: Corner,
+  context: StepContext,
+): Step | null {
+  const { job, nextMist } = context
+  const { timing, coats, sections } = way
+  const where = positionNames[corner.position].toLowerCase()
+  const zones = zonesHere(stage, corner, job)
+  const isFreshCoat = coats > 1 && act === 'spray' && part > 1
+  const piece = part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
+  const mine = piece?.zones ?? zones
+  const contact = contactZones.filter((zone) => mine.includes(zone) && isWorkedByHand(zone, stage))
+  if (act === 'agitate' && contact.length === 0) return null
+  const shown = act === 'agitate' ? contact : mine
+  const tools = toolsFor(act, act === 'scrub' ? zones : contact, stage, job)
+  const care = toolRinse(tools, stage, corner, job)
+  const text = textOf(act, {
+    stage,
+    where: piece ? `${where}, ${piece.name},` : where,
+    zones: shown,
+    round,
+    tools,
+    toolRinse: care,
+    ...surroundings(stage, corner, zones, context),
+  })
+  const mistNumber = act === 'reMist' ? nextMist() : 0
+  // Rubber and liners are scrubbed in rounds and rinsed once at the end.
+  const hasRounds = stage.rounds > 1 && !(act === 'rinse' && isOnRubber(stage.kind))
+  return {
+    id: stageStepId(corner.position, stage.id, act, {
+      ...(mistNumber > 0 ? { mist: mistNumber } : {}),
+      ...(hasRounds ? { round } : {}),
+      ...(part > 0 ? { part } : {}),
+    }),
+    act,
+    corner: corner.position,
+    stageId: stage.id,
+    ...text,
+    title: text.title.replace(/,$/, ''),
+    ...(isFreshCoat ? freshCoat(where, stage) : {}),
+    ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, shown, care) : {}),
+    zones: shown,
+    tools,
+    ...clocksOf({ act, part, round }, way, stage, corner, job),
+    part: part > 0 && coats === 1 ? { number: part, of: sections } : null,
+    ...(part === 0 || part === sections ? asking(act, [stage]) : {}),
+    cautions: cautionsAt(act, stage, corner, job),
+  }
+}
+
+/** How long an act of a stage takes, and the clocks it starts and stops. */
+function clocksOf(
+  { act, part, round }: StageAct,
+  { timing, coats, sections }: Way,
+  stage: Stage,
+  corner: Corner,
+  job: Job,
+): Pick<Step, 'operatorSeconds' | 'startsDwell' | 'stopsDwellOf' | 'wetLimitSeconds'> {
+  // The clock runs from the first spray to the rinse; what is wiped on dry has none.
+  const dwells = !isFinishing(stage.kind) && stage.kind !== 'waterless' && stage.kind !== 'polish'
+  // Coats are steps of their own.
+  const whole = secondsWorked(act, stage, afterRounds(corner, round), coats > 1 ? undefined : timing, job)
+  const isShared = part > 0 && act !== 'reMist' && !(coats > 1 && act === 'spray')
+  const shared = isShared ? Math.max(5, Math.ceil(whole / sections)) : whole
+  const operatorSeconds =
+    act === 'agitate' ? Math.min(shared, brushSeconds(stage, corner, part > 0 ? sections : 1, job)) : shared
+  const starts = (act === 'spray' && dwells) || (act === 'protect' && goesOnWet(stage))
+  return {
+    operatorSeconds,
+    startsDwell: starts
+      ? { minSeconds: stage.dwellSeconds.min, maxSeconds: rinseWithin(stage, timing, operatorSeconds) }
+      : null,
+    stopsDwellOf: act === 'rinse' ? stage.id : null,
+    wetLimitSeconds: act === 'rinse' || !dwells || act === 'dry' ? null : (timing?.wetLimitSeconds ?? null),
+  }
 }
 
 /** What is sprayed on the wet wheel to protect it comes off again straight away. */

@@ -1,4 +1,3 @@
-import { familyOf } from '@/core/chemistry/families'
 import { knockDownSeconds, secondsOfAct } from '@/core/effort/operatorTime'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
@@ -15,7 +14,7 @@ import { isFinishing, isOnRubber } from '@/core/work/stageKind'
 import { jetCautions } from './jetCautions'
 import { jobStep } from './jobSteps'
 import { goingOn, passesOf } from './passes'
-import { passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
+import { goesOnWet, passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
 
 const whereIs = ({ position }: Corner): string => positionNames[position].toLowerCase()
 
@@ -198,7 +197,4 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
 }
 
 /** Protection that goes on the wet wheel and is rinsed at once. */
-export function isPutOnWet({ kind, family: id }: Stage): boolean {
-  const family = familyOf(id)
-  return kind === 'protect' && family.purpose === 'protect' && family.onWet
-}
+export const isPutOnWet = (stage: Stage): boolean => stage.kind === 'protect' && goesOnWet(stage)
