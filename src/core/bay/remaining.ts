@@ -3,6 +3,7 @@ import type { Plan, Step } from '@/core/plan/plan'
 import type { Lag, SequenceProblem } from '@/core/sequence/problem/problem'
 import { planProblem, restWhy, type PlanProblem } from '@/core/order/planProblem'
 import type { SettledStep } from './settledSteps'
+import { withSpareMists, type SpareMist } from './spareMists'
 
 /** People who cannot work yet: seconds from now until each is back; absent: all are here. */
 export type AwaySeconds = readonly number[]
@@ -30,6 +31,8 @@ export function remainingProblem(
 export interface Remaining {
   readonly made: PlanProblem
   readonly problem: SequenceProblem
+  /** Mists the problem has beyond the steps. */
+  readonly mists: readonly SpareMist[]
   /** When what is settled was over, seconds before now as numbers below zero, by operation. */
   readonly done: ReadonlyMap<number, number>
   /** Operations that are left, in the order of the plan. */
@@ -62,9 +65,10 @@ export function remainingOf(
       ? { ...lag, maxSeconds: lag.maxSeconds + Math.round(one.endedSecondsAgo - one.wettedSecondsAgo) }
       : lag
   })
+  const left = remainingProblem({ ...made.problem, lags }, done, away)
   return {
     made,
-    problem: remainingProblem({ ...made.problem, lags }, done, away),
+    ...withSpareMists(job, left, made.steps, made.problem.lags),
     done,
     open: made.steps.flatMap((_, id) => (done.has(id) ? [] : [id])),
     before: made.before.filter(({ id }) => !known.has(id)),

@@ -10,6 +10,7 @@ import { slidOrders } from './slidOrders'
 import { solveWithin, together } from '@/core/order/orderPlan'
 import { remainingOf, type AwaySeconds, type Remaining } from './remaining'
 import type { SettledStep } from './settledSteps'
+import { mistedOrder, waitingFor } from './spareMists'
 import { keepWhatCanBeKept, urgentBefore, urgentFirst } from './urgent'
 
 export interface Resumed {
@@ -44,12 +45,13 @@ export function resume(
   const kept = asPlanned(job, plan, left)
   if (kept) return { entries: entriesFrom(left, kept), lost: [], dropped: [] }
   const keepable = keepWhatCanBeKept(problem, urgentEffort)
+  const late = keepable.lost.map((lag): Lag => ({ ...lag, to: waitingFor(lag.to, left.mists) }))
   // What is too late is rinsed as it is: nobody brushes on while it dries. Several stages may be too late for one rinse.
-  const unbrushed = keepable.lost.flatMap(({ to }) => unbrushedBefore(made.steps, to))
+  const unbrushed = late.flatMap(({ to }) => unbrushedBefore(made.steps, to))
   const dropped = [...new Set(unbrushed)].flatMap((id) =>
     left.done.has(id) ? [] : [made.steps[id]?.id ?? ''],
   )
-  const lost = keepable.lost.map((lag) => sayLost(lag, made.steps))
+  const lost = late.map((lag) => sayLost(lag, made.steps))
   if (dropped.length > 0) {
     const without = dropped.map((stepId) => ({
       stepId,
@@ -69,9 +71,9 @@ export function resume(
 }
 
 /** Who works what as planned; who is not there does not. */
-const personAsPlanned = (plan: Plan, { made, problem }: Remaining): ((id: number) => number) => {
+const personAsPlanned = (plan: Plan, { made, problem, mists }: Remaining): ((id: number) => number) => {
   const planned = new Map(plan.sequence?.entries.map(({ stepId, person }) => [stepId, person]))
-  return (id) => Math.min(problem.people - 1, planned.get(made.steps[id]?.id ?? '') ?? 0)
+  return (id) => Math.min(problem.people - 1, planned.get(made.steps[waitingFor(id, mists)]?.id ?? '') ?? 0)
 }
 
 /** The planned order from here, where it keeps every limit; what was added goes where it costs least waiting. */
@@ -79,6 +81,7 @@ function asPlanned(job: Job, plan: Plan, left: Remaining): Schedule | null {
   const personOf = personAsPlanned(plan, left)
   const orders = [left.open, ...slidOrders(left, personOf)]
   const good = orders
+    .map((order) => mistedOrder(order, left.mists))
     .map((operations) => scheduleOf(left.problem, { operations, people: operations.map(personOf) }))
     .filter((one) => one !== null && faultsOf(left.problem, one).length === 0)
   return shortestOf(good) ?? null
@@ -94,8 +97,9 @@ function orderFromHere(
 ): Schedule | null {
   const anew = shortestOf([solveWithin(problem, effort).schedule, urgentFirst(problem, urgentEffort)])
   const personOf = personAsPlanned(plan, left)
+  const planned = mistedOrder(left.open, left.mists)
   const inPattern = shortestOf(
-    [left.open, urgentBefore(problem, left.open)].map((operations) =>
+    [planned, urgentBefore(problem, planned)].map((operations) =>
       scheduleOf(problem, { operations, people: operations.map(personOf) }),
     ),
   )

@@ -179,7 +179,11 @@ describe('taps in a burst', () => {
           if (lost(some) === 0) expect(lost(quick)).toBe(0)
         },
       ),
-      { numRuns: 25 * times },
+      {
+        numRuns: 25 * times,
+        // A spray and its mist in one burst: the brush has to wait for the dwell longer than the film lasts.
+        examples: [[365247160, 0, 11]],
+      },
     )
   })
 })
