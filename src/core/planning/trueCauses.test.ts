@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { plainConditions } from '@/core/conditions/conditions'
+import type { Job } from '@/core/job/job'
+import { anyPoorJob } from '@/core/job/testAnyJob'
+import type { Shortfall } from '@/core/plan/plan'
+import { starterTools } from '@/core/tools/starterTools'
+import type { ToolKind } from '@/core/tools/tool'
+import { makePlan } from './makePlan'
+
+const times = Number(process.env.PROPERTY_TIMES ?? 1)
+
+const mild = (job: Job): Job => ({ ...job, conditions: plainConditions() })
+const clean = (job: Job): Job => ({
+  ...job,
+  corners: job.corners.map((corner) => ({ ...corner, loads: { face: { freshDust: 1 } } })),
+})
+const wholeKit = (job: Job): Job => ({ ...job, tools: starterTools })
+const wholeCabinet = (job: Job): Job => ({ ...job, cabinet: starterCabinet })
+/** The usual kit, and soft tools that squeeze through the narrowest gap. */
+const thinKit = (job: Job): Job => ({
+  ...job,
+  tools: [
+    ...starterTools,
+    ...(['barrelWand', 'longBrush', 'detailBrush'] as const).map((kind: ToolKind) => ({
+      id: `thin-${kind}`,
+      name: `thin ${kind}`,
+      kind,
+      stiffness: 'soft' as const,
+      diameterMillimetres: 10,
+      squeezedMillimetres: 3,
+      reachMillimetres: 400,
+      state: 'clean' as const,
+      dedicatedTo: 'wheel' as const,
+    })),
+  ],
+})
+
+/** What a refusal names as its cause, and the job without that cause. */
+const causes: readonly (readonly [RegExp, (job: Job) => Job])[] = [
+  [/^By sun and air|^Not now|^In hard frost/, mild],
+  [/^Not .* today: (Above|Below|It rains)/, mild],
+  [/^The tyre is not dressed: (Above|Below|It rains)/, mild],
+  [/It rains on the wheels/, mild],
+  [/stays on: this visit/, (job) => ({ ...job, service: 'decontaminate' })],
+  [/^More than light dirt: a quick round/, (job) => ({ ...job, service: 'maintain' })],
+  [/^No live protection on record/, (job) => ({
+    ...job,
+    corners: job.corners.map((corner) => ({ ...corner, protection: ['wheelWax'] })),
+  })],
+  [/still cures/, (job) => ({ ...job, corners: job.corners.map((corner) => ({ ...corner, curing: false })) })],
+  [/^No clean tool in the kit works/, thinKit],
+  [/no clean (towel|applicator)|nothing clean in the kit|^Nothing clean in the kit/i, wholeKit],
+  [/without a clean towel/, wholeKit],
+  [/Nothing in it is rated for|has no metal polish/, wholeCabinet],
+  [/Your shop does not use strong acid/, (job) => ({ ...job, schools: { ...job.schools, acidOnLacquer: true } })],
+  [/comes off: a coating would seal/, clean],
+  [/^Nothing in the cabinet may be used.* Add a cleaner for wheels/, wholeCabinet],
+  [/^Nothing in the cabinet may be used.* (Waterless is|Brake dust and grit)/, (job) => ({ ...job, service: 'maintain' })],
+] // prettier-ignore
+
+const said = ({ text, mend }: Shortfall): string => `${text} ${mend}`
+
+describe('a refusal', () => {
+  it(
+    'goes when the cause it names goes',
+    () =>
+      fc.assert(
+        fc.property(anyPoorJob, (job) => {
+          const refusals = makePlan(job).shortfalls.map(said)
+          for (const [cause, without] of causes) {
+            const refused = refusals.filter((text) => cause.test(text))
+            if (refused.length === 0) continue
+            const after = makePlan(without(job)).shortfalls.map(said)
+            expect(refused.filter((text) => after.includes(text))).toEqual([])
+          }
+        }),
+        { numRuns: 60 * times },
+      ),
+    90_000 * times,
+  )
+})
