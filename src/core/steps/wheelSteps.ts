@@ -44,7 +44,7 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
       `Knock-down rinse, ${whereIs(corner)}`,
       rinseWords(zones, job),
       presoak
-        ? 'The soak has loosened the grit; now it goes before anything touches the wheel.'
+        ? 'The soak has loosened grit and dust; now they go before anything touches the wheel.'
         : 'Grit goes before anything touches the wheel.',
       jetCautions(corner, job),
     ),

@@ -82,7 +82,7 @@ function sprayText(worked: Worked): ActText {
     return {
       title: `Pre-soak ${where} with ${productName}`,
       detail: 'Foam it on from the bottom up, let it run down, touch nothing.',
-      why: 'It loosens the grit, so that the rinse takes it.',
+      why: 'It loosens grit and dust, so that the rinse takes them.',
     }
   if (kind === 'tar' && family === 'tarRemover')
     return {
