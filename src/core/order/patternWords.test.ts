@@ -22,3 +22,20 @@ it(
   },
   120_000 * times,
 )
+
+it(
+  'one wheel after the other is called as quick only where going to and fro saves no minute',
+  () => {
+    fc.assert(
+      fc.property(anySituation, (one) => {
+        const { sequence } = planInOrder(jobOf({ ...one, people: 1 }), 300)
+        if (!sequence?.pattern) return
+        const { seconds, shortestSeconds } = sequence.pattern
+        if (sequence.text.includes('as quick')) expect(seconds - shortestSeconds).toBeLessThan(60)
+        if (sequence.text.includes('would save')) expect(seconds - shortestSeconds).toBeGreaterThanOrEqual(60)
+      }),
+      { numRuns: 40 * times },
+    )
+  },
+  120_000 * times,
+)

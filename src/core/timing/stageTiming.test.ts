@@ -156,11 +156,14 @@ describe('the hours of a day', () => {
   })
 })
 
-it('says short times in seconds and long ones in half minutes', () => {
-  expect([sayMinutes(45), sayMinutes(89), sayMinutes(90), sayMinutes(200)]).toEqual([
+it('says short times in seconds, then half minutes, then whole ones', () => {
+  expect([45, 89, 90, 200, 599, 600, 2550].map(sayMinutes)).toEqual([
     '45 s',
     '89 s',
     '1.5 min',
     '3.5 min',
+    '10 min',
+    '10 min',
+    '43 min',
   ])
 })

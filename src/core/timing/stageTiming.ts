@@ -334,5 +334,8 @@ function asFoam(
   return ` As foam, where the label has it, it would stay wet ${sayMinutes(seconds)}: ${wayOf(thick.sections)}.`
 }
 
-export const sayMinutes = (seconds: number): string =>
-  seconds >= 90 ? `${Math.round(seconds / 30) / 2} min` : `${Math.round(seconds)} s`
+/** A time as people say it: seconds, then half minutes, from ten minutes on whole ones. */
+export const sayMinutes = (seconds: number): string => {
+  if (seconds < 90) return `${Math.round(seconds)} s`
+  return seconds < 600 ? `${Math.round(seconds / 30) / 2} min` : `${Math.round(seconds / 60)} min`
+}
