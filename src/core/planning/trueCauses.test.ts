@@ -42,7 +42,7 @@ const causes: readonly (readonly [RegExp, (job: Job) => Job])[] = [
   [/^By sun and air|^Not now|^In hard frost/, mild],
   [/^Not .* today: (Above|Below|It rains)/, mild],
   [/^The tyre is not dressed: (Above|Below|It rains)/, mild],
-  [/It rains on the wheels/, mild],
+  [/It rains on the wheels/i, mild],
   [/stays on: this visit/, (job) => ({ ...job, service: 'decontaminate' })],
   [/^More than light dirt: a quick round/, (job) => ({ ...job, service: 'maintain' })],
   [/^No live protection on record/, (job) => ({
@@ -57,7 +57,7 @@ const causes: readonly (readonly [RegExp, (job: Job) => Job])[] = [
   [/Your shop does not use strong acid/, (job) => ({ ...job, schools: { ...job.schools, acidOnLacquer: true } })],
   [/comes off: a coating would seal/, clean],
   [/^Nothing in the cabinet may be used.* Add a cleaner for wheels/, wholeCabinet],
-  [/^Nothing in the cabinet may be used.* (Waterless is|Brake dust and grit)/, (job) => ({ ...job, service: 'maintain' })],
+  [/^Nothing in the cabinet may be used.* Plan a maintenance visit/, (job) => ({ ...job, service: 'maintain' })],
 ] // prettier-ignore
 
 const said = ({ text, mend }: Shortfall): string => `${text} ${mend}`
@@ -75,6 +75,21 @@ describe('a refusal', () => {
             const after = makePlan(without(job)).shortfalls.map(said)
             expect(refused.filter((text) => after.includes(text))).toEqual([])
           }
+        }),
+        { numRuns: 60 * times },
+      ),
+    90_000 * times,
+  )
+
+  it(
+    'names a way on',
+    () =>
+      fc.assert(
+        fc.property(anyPoorJob, (job) => {
+          for (const { text, mend } of makePlan(job).shortfalls)
+            expect(`${text} > ${mend}`).toMatch(
+              /> .*\b(add|plan|come back|move|leave|look|wash|measure|allow|due|choose|work|clean the one|instead|reach|restoration|another day|second visit|wheel off)\b/i,
+            )
         }),
         { numRuns: 60 * times },
       ),

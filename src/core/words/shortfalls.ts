@@ -66,11 +66,15 @@ export function sayNothingAllowed(choice: GroupChoice, job: Job): Said {
       'What you left in the cabinet may not be used on these wheels.',
       `You ruled out ${out.name}, which may; allow it again or take the wheels out.`,
     ]
+  const later = refused && whenItGoes(refused.id, choice.group.corners, job).trim()
+  const way =
+    later ||
+    (services[job.service].water
+      ? 'Add a cleaner for wheels to the cabinet; a wheel shampoo suits nearly every finish.'
+      : 'Plan a maintenance visit, with water.')
   return [
     'Nothing in the cabinet may be used on these wheels as they are.',
-    refused
-      ? `${refused.reason}${whenItGoes(refused.id, choice.group.corners, job)}`
-      : 'Add a cleaner for wheels to the cabinet; a wheel shampoo suits nearly every finish.',
+    [refused?.reason, way].filter(Boolean).join(' '),
   ]
 }
 
@@ -85,7 +89,6 @@ export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job, use
   const at = wheelSoils.indexOf(soil)
   const able = choice.options.filter(({ removes }) => (removes[at] ?? 0) > 0)
   const allowed = able.filter(({ judgement }) => judgement.verdict !== 'no')
-  const barred = able.find(({ judgement }) => judgement.verdict === 'no')
   const [strongest] = [...allowed].sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))
   const [out] = ruledOut(choice, soil, job)
   const best = strongest ? ratingOf(strongest.product, soil) : 0
@@ -105,16 +108,30 @@ export function sayUnreached(choice: GroupChoice, soil: WheelSoil, job: Job, use
       'One wash may not take all of it off bare metal.',
       'Look at the wet wheel and wash again where something stayed: bare metal gets soap and time, nothing stronger.',
     ]
+  if (strongest)
+    return [
+      `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
+      used.some(({ product }) => product.id === strongest.product.id)
+        ? `${strongest.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`
+        : `${strongest.product.name} would take more of it and asks more of the wheel; pin it, or plan a second visit.`,
+    ]
+  const barred = able[0]
   return [
     `Not all of the ${soilNames[soil]} will come off with this cabinet.`,
-    able.length === 0
-      ? `Nothing in it is rated for ${soilNames[soil]}; add a product that is.`
-      : strongest && !used.some(({ product }) => product.id === strongest.product.id)
-        ? `${strongest.product.name} would take more of it and asks more of the wheel; pin it, or plan a second visit.`
-        : strongest
-          ? `${strongest.product.name} is the best for it here; a higher rating for ${soilNames[soil]} is missing, or a second visit.`
-          : `${barred?.product.name} would take it, but: ${barred?.judgement.rules[0]?.reason}`,
+    barred
+      ? `${barred.product.name} would take it, but: ${barred.judgement.rules[0]?.reason} ${wayPast(barred, soil, choice, job)}`
+      : `Nothing in it is rated for ${soilNames[soil]}; add a product that is.`,
   ]
+}
+
+/** What helps where a rule keeps the only product for a soil from the wheel. */
+function wayPast({ judgement }: Option, soil: WheelSoil, { group }: GroupChoice, job: Job): string {
+  const [rule] = judgement.rules
+  const later = rule && whenItGoes(rule.id, group.corners, job).trim()
+  if (later) return later
+  if (rule?.school) return 'Allow it in the settings, or leave it on.'
+  if (rule?.inRain) return 'Work under a roof, or leave it for a dry day.'
+  return `Leave it on, or add a product for ${soilNames[soil]} that this finish can stand.`
 }
 
 /** What is wrong with a tool that would fit, with the mend. */
