@@ -100,7 +100,7 @@ export function coolSeconds(job: Job, corner: Position): number {
   )
 }
 
-/** A mist comes no sooner than after this share of the film's time. House estimate. */
+/** A mist comes no sooner than after this share of the film's time, or when its part of the dwell is over. House estimate. */
 const mistSpacing = 0.5
 
 /** Limits of comfort, not of chemistry: given up where the work has got out of its order. */
@@ -187,11 +187,20 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
       // Mists are spaced by the film: straight after the spray they only run off.
       minSeconds:
         steps[wetter]?.act === 'reMist'
-          ? Math.min(latest, Math.round(mistSpacing * step.wetLimitSeconds))
+          ? Math.min(latest, Math.round(mistSpacing * step.wetLimitSeconds), partOfDwell(id, stageId))
           : 0,
       maxSeconds: latest,
       why: 'wet',
     })
+  }
+  /** What the dwell of a stage leaves between its mists, seconds: where the label is tight they come no later. */
+  function partOfDwell(id: number, stageId: string): number {
+    const isOfIt = (step: Step): boolean =>
+      step.corner === steps[id]?.corner && stagesOfStep(step).includes(stageId)
+    const spray = steps.slice(0, id + 1).findLastIndex((step) => step.startsDwell && isOfIt(step))
+    const after = steps.slice(spray + 1).filter(isOfIt)
+    const mists = after.findIndex(({ act }) => act !== 'reMist')
+    return Math.round((steps[spray]?.startsDwell?.minSeconds ?? Infinity) / Math.max(1, mists))
   }
   /** A rinsed wheel is not left standing before its next wet step: it would dry to spots. */
   function restLag(id: number, later: readonly number[]): void {

@@ -300,7 +300,8 @@ function unsplitTiming(
           ? `${stays}: all of it at once.`
           : `${stays}: a little at a time, wiped before it is dry.`,
     }
-  const mists = split?.mists ?? mostMists
+  // What dries under the brush is misted as one goes; before it only the dwell has to be bridged.
+  const mists = (split ?? leastSplit({ ...own, contactSeconds: 0 }, wetLimit, 1))?.mists ?? mostMists
   return {
     ...whole,
     mists,
