@@ -4,10 +4,12 @@ import {
   calibrateLance,
   combineStages,
   dilutionStyles,
+  fractionFromRatio,
   lanceBottleFraction,
   lanceSurfaceFraction,
   mixingRecipe,
   readDilution,
+  sayDilution,
   waterPartsOf,
   writeDilution,
   type DilutionContext,
@@ -279,4 +281,18 @@ describe('foam lance', () => {
 
 test('stages multiply', () => {
   expect(combineStages([0.5, 0.5, 0.2])).toBeCloseTo(0.05, 12)
+})
+
+test.each([
+  [3.923, '1:3.9'],
+  [9, '1:9'],
+  [33.3, '1:33'],
+  [125, '1:125'],
+  [256, '1:250'],
+  [333, '1:335'],
+  [666.7, '1:650'],
+  [707.1, '1:700'],
+  [1000, '1:1000'],
+])('a strength of 1:%s is said as %s', (waterParts, said) => {
+  expect(sayDilution(fractionFromRatio(waterParts))).toBe(said)
 })

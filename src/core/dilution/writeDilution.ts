@@ -1,7 +1,7 @@
 import { exhaustive } from '@/core/exhaustive'
 import { millilitresPerUnit } from '@/core/quantity/volume'
 import { writeSignificant } from '@/core/quantity/rounding'
-import { waterPartsOf, type Mix } from './mix'
+import { fractionFromRatio, waterPartsOf, type Mix } from './mix'
 
 export const dilutionStyles = ['ratio', 'percent', 'millilitresPerLitre', 'ouncesPerGallonUs'] as const
 
@@ -35,9 +35,24 @@ const exactDigits = 4
 /** What a measuring jug can tell apart. */
 const spokenDigits = 2
 
-/** A strength as it is said at the bench: 1:3.9, not 1:3.923. */
+/** Thin mixes are said in fifties, where that is as good as the same; else in fives. House estimate. */
+const [thinParts, asGoodShare] = [100, 0.04]
+
+function roundParts(waterParts: number): number {
+  if (waterParts < thinParts) return waterParts
+  const inFifties = 50 * Math.round(waterParts / 50)
+  return Math.abs(inFifties - waterParts) <= asGoodShare * waterParts
+    ? inFifties
+    : 5 * Math.round(waterParts / 5)
+}
+
+/** A strength as it is said at the bench: 1:3.9 and 1:700, not 1:3.923 and 1:707. */
 export const sayDilution = (fraction: number, style: DilutionStyle = 'ratio'): string =>
-  writeFraction(fraction, style, spokenDigits)
+  writeFraction(
+    style === 'ratio' ? fractionFromRatio(roundParts(waterPartsOf(fraction))) : fraction,
+    style,
+    spokenDigits,
+  )
 
 /** Writes a mix so that reading it again gives the same strength within one part in a thousand. */
 export function writeDilution(mix: Mix, style: DilutionStyle = 'ratio'): string {

@@ -35,6 +35,7 @@ export function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string
           `The finish of ${listed([...unknown].map((zone) => zoneNames[zone]))} ${nameCorners(unknownAt, all)} is not known for sure, so it is planned as bare metal. Three checks at the wheel: Is it a cold mirror? Does a magnet hold? Does a dab of polish turn a white cloth black at a hidden spot? Enter the answers in the finish finder.`,
         ]
       : []),
+    ...takenAsCoated(job),
     ...hotBrakes(job.conditions, job.estimates).flatMap(({ position, celsius, waitSeconds }) =>
       waitSeconds === null
         ? []
@@ -54,6 +55,19 @@ export function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string
       : []),
     ...unworkedZones(job),
     'Minutes, amounts and what comes off are house estimates.',
+  ]
+}
+
+/** Wheels that the visit treats as coated though no coating is on record. */
+function takenAsCoated({ service, corners }: Job): string[] {
+  const bare = corners.filter(({ protection }) => !protection.includes('ceramicCoating'))
+  if (service !== 'coatedMaintenance' || bare.length === 0) return []
+  const where = nameCorners(
+    bare.map(({ position }) => position),
+    corners.map(({ position }) => position),
+  )
+  return [
+    `No coating is on record ${where}; this visit treats the wheels as coated. If they are not, plan a maintenance visit.`,
   ]
 }
 

@@ -171,3 +171,13 @@ describe('wheels that differ', () => {
     }
   })
 })
+
+it.each([
+  [['ceramicCoating'] as const, false],
+  [['wheelWax'] as const, true],
+  [[] as const, true],
+])('wheels with %j on record are taken as coated for a coated visit, said: %s', (protection, isSaid) => {
+  const corners = fourCorners({ loads: { face: { film: 2 } }, protection: [...protection] })
+  const said = makePlan(testJob(corners, { service: 'coatedMaintenance' })).assumptions.join(' ')
+  expect(said.includes('No coating is on record all round')).toBe(isSaid)
+})
