@@ -35,18 +35,21 @@ const exactDigits = 4
 /** What a measuring jug can tell apart. */
 const spokenDigits = 2
 
-/** Thin mixes are said in fifties, where that is as good as the same; else in fives. House estimate. */
-const [thinParts, asGoodShare] = [100, 0.04]
+/** Rounder steps for what is thinner, the first that is as good as the same. House estimate. */
+const steps: readonly (readonly [aboveParts: number, steps: readonly number[]])[] = [
+  [100, [50, 5]],
+  [3, [1, 0.5]],
+]
+const asGoodShare = 0.04
 
+/** Parts of water as people say them. */
 function roundParts(waterParts: number): number {
-  if (waterParts < thinParts) return waterParts
-  const inFifties = 50 * Math.round(waterParts / 50)
-  return Math.abs(inFifties - waterParts) <= asGoodShare * waterParts
-    ? inFifties
-    : 5 * Math.round(waterParts / 5)
+  const [, own = []] = steps.find(([above]) => waterParts >= above) ?? []
+  const rounded = own.map((step) => step * Math.round(waterParts / step))
+  return rounded.find((parts) => Math.abs(parts - waterParts) <= asGoodShare * waterParts) ?? waterParts
 }
 
-/** A strength as it is said at the bench: 1:3.9 and 1:700, not 1:3.923 and 1:707. */
+/** A strength as it is said at the bench: 1:4 and 1:700, not 1:3.923 and 1:707. */
 export const sayDilution = (fraction: number, style: DilutionStyle = 'ratio'): string =>
   writeFraction(
     style === 'ratio' ? fractionFromRatio(roundParts(waterPartsOf(fraction))) : fraction,

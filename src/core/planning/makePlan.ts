@@ -54,6 +54,11 @@ export function makePlan(job: Job): Plan {
   return planOf(job)
 }
 
+const emptyCabinet = {
+  text: 'There is no product in the cabinet.',
+  mend: 'Add a wheel shampoo and an all-purpose cleaner: they clean most wheels, tyres and arches.',
+}
+
 function planOf(job: Job): Plan {
   const all = job.corners.map(({ position }) => position)
   const curing = sayCuring(job)
@@ -66,6 +71,10 @@ function planOf(job: Job): Plan {
     dry,
     forbidden.flatMap((one) => one.corners),
   )
+  if (job.cabinet.every(({ archived }) => archived))
+    return withoutWork(workablePlan(job), `Not like this: ${emptyCabinet.text} ${emptyCabinet.mend}`, [
+      { corners: all, ...emptyCabinet },
+    ])
   if (dry.length === 0)
     return withoutWork(stockedPlan(job), `Nothing to do today. ${curing[0]?.text}`, curing)
   if (corners.length === 0) return refused(job, [...curing, ...forbidden], all)

@@ -1,4 +1,6 @@
 import fc from 'fast-check'
+import { protectionWears } from '@/core/chemistry/family'
+import { wearOf, type Product } from '@/core/chemistry/product'
 import { describe, expect, it } from 'vitest'
 import { anyPoorJob } from '@/core/job/testAnyJob'
 import { isHere } from '@/core/reach/zoneReach'
@@ -17,6 +19,24 @@ const named: readonly (readonly [RegExp, Zone])[] = [
   [/\bvalve\b/i, 'valve'],
   [/\blug seats\b/i, 'lugSeats'],
 ]
+
+it(
+  'what is called milder wears protection no more than what is used',
+  () => {
+    fc.assert(
+      fc.property(anyPoorJob, (job) => {
+        const wearBy = (name: string | undefined): number =>
+          protectionWears.indexOf(wearOf(job.cabinet.find((one) => one.name === name) as Product))
+        for (const { why, productName } of makePlan(job).stages) {
+          const [, milder] = /(?:^|\. )([^.]+) is milder, but/.exec(why) ?? []
+          if (milder) expect([why, wearBy(milder) <= wearBy(productName)]).toEqual([why, true])
+        }
+      }),
+      { numRuns: 100 * times },
+    )
+  },
+  60_000 * times,
+)
 
 describe('the words of a step', () => {
   it(

@@ -1,6 +1,8 @@
 import { sayTime } from '@/core/words/sayPlan'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { starterCabinet } from '@/core/chemistry/starterCabinet'
+import { plainConditions } from '@/core/conditions/conditions'
 import { planNames, type Corner, type Wishes } from '@/core/job/job'
 import { fourCorners, testCorner, testJob } from '@/core/job/testJob'
 import { makePlan } from './makePlan'
@@ -180,4 +182,30 @@ it.each([
   const corners = fourCorners({ loads: { face: { film: 2 } }, protection: [...protection] })
   const said = makePlan(testJob(corners, { service: 'coatedMaintenance' })).assumptions.join(' ')
   expect(said.includes('No coating is on record all round')).toBe(isSaid)
+})
+
+it('a coating that is pinned in the rain stays away for the rain', () => {
+  const pinned = starterCabinet.filter(({ family }) => family === 'ceramicCoating').map(({ id }) => id)
+  const said = makePlan(
+    testJob(fourCorners({ loads: { face: { film: 1 } } }), {
+      service: 'decontaminate',
+      conditions: plainConditions({ raining: true }),
+      wishes: { prefer: 'gentlest', pinned, forbidden: [] },
+    }),
+  ).shortfalls.find(({ text }) => text.includes('is pinned'))
+  expect(said?.mend).toContain('It rains')
+})
+
+it('a strong product that is pinned says so, and is compared with none', () => {
+  const pinned = starterCabinet.filter(({ family }) => family === 'alkalineFoam').map(({ id }) => id)
+  const corners = fourCorners({ loads: { face: { film: 1 } } })
+  const { stages } = makePlan(testJob(corners, { wishes: { prefer: 'gentlest', pinned, forbidden: [] } }))
+  const why = stages.find(({ family }) => family === 'alkalineFoam')?.why
+  expect(why).toMatch(/You pinned it\.$/)
+})
+
+it('an empty cabinet is called empty, and nothing else', () => {
+  const { shortfalls, steps } = makePlan(testJob(fourCorners({}), { cabinet: [] }))
+  expect(shortfalls.map(({ text }) => text)).toEqual(['There is no product in the cabinet.'])
+  expect(steps).toEqual([])
 })

@@ -10,7 +10,7 @@ import { judgePlaces, rulesAbout } from '@/core/rules/judge'
 import type { Soil } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
 import { inWalkingOrder, type Position } from '@/core/wheel/position'
-import { finishZoneOf, wheelZones, type Zone } from '@/core/wheel/zone'
+import { finishZoneOf, sealedZones, type Zone } from '@/core/wheel/zone'
 import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
 import type { Miss } from './shortfallBook'
 import { addDraft, type StageDraft } from './stageDraft'
@@ -19,9 +19,6 @@ export interface Finishing {
   readonly drafts: StageDraft[]
   readonly protections: PlannedProtection[]
 }
-
-/** Seats and valve stay bare: what lies on a seat lets a nut work loose. */
-const sealedZones = wheelZones.filter((zone) => zone !== 'lugSeats' && zone !== 'valve')
 
 const cureCare = ({ kind }: ProtectionChoice): string[] => {
   const { cureHours } = protectionFacts[kind]

@@ -49,7 +49,12 @@ function roomToDwell(
   return times * labelMaxSeconds - contact - 2 * estimate('secondsToolChange', job.estimates)
 }
 
-function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDraft, 'corners'> {
+function draftOf(
+  stage: GroupStage,
+  choice: GroupChoice,
+  job: Job,
+  stages: readonly GroupStage[],
+): Omit<StageDraft, 'corners'> {
   const { option } = stage
   const dwellSeconds = dwellOf(stage, choice, job)
   const shortest = Math.min(option.product.dwellSeconds.min, option.dwellSeconds)
@@ -62,7 +67,9 @@ function draftOf(stage: GroupStage, choice: GroupChoice, job: Job): Omit<StageDr
     zones,
     tools: zoneTools(new Map([...choice.group.tools].filter(([zone]) => zones.includes(zone)))),
     judgement: option.judgement,
-    why: [whyStage(stage, choice, job), coldWords(shortest, dwellSeconds.min)].filter(Boolean).join(' '),
+    why: [whyStage(stage, choice, job, stages), coldWords(shortest, dwellSeconds.min)]
+      .filter(Boolean)
+      .join(' '),
     care: [],
     rounds: stage.rounds,
   }
@@ -145,15 +152,16 @@ export function wheelDrafts(
     sayChoice(choice, used, job, miss, schools)
     if (!found) return
     let after = -1
-    for (const stage of groupStages(choice, found)) {
+    const stages = groupStages(choice, found)
+    for (const stage of stages) {
       const corners = cornersToTreat(stage.kind, stage.option.product, choice.group)
-      after = addDraft(drafts, draftOf(stage, choice, job), corners, after)
+      after = addDraft(drafts, draftOf(stage, choice, job, stages), corners, after)
       for (const { school } of stage.option.judgement.rules)
         if (school) schools.add(schoolText(school.name, job.schools))
       const foam = stage.option.role === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
       if (!foam) continue
       const over = { ...stage, option: foam, rounds: 1, effect: [] }
-      after = addDraft(drafts, { ...draftOf(over, choice, job), why: overFoamWords }, corners, after)
+      after = addDraft(drafts, { ...draftOf(over, choice, job, stages), why: overFoamWords }, corners, after)
       schools.add(schoolText('overFoaming', job.schools))
     }
   })

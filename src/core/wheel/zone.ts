@@ -31,6 +31,11 @@ export const wheelZones = [
   'valve',
 ] as const satisfies readonly Zone[]
 
+/** Zones that may be protected. Seats and valve stay bare: what lies on a seat lets a nut work loose. */
+export const sealedZones: readonly Zone[] = wheelZones.filter(
+  (zone) => zone !== 'lugSeats' && zone !== 'valve',
+)
+
 /** Zones whose finish a person names; the others follow: backs as the barrel, lugs and valve as the cap. */
 export const finishZones = [
   'lip',

@@ -5,7 +5,7 @@ import { harshOf, secondsOf } from '@/core/choice/cost'
 import type { Option } from '@/core/choice/option'
 import { searchPlans } from '@/core/choice/search'
 import type { Found } from '@/core/choice/stages'
-import { protectionWearNames } from '@/core/chemistry/family'
+import { protectionWearNames, protectionWears } from '@/core/chemistry/family'
 import { wearOf } from '@/core/chemistry/product'
 import { sayDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
@@ -33,8 +33,57 @@ export const optionText = ({ product, fraction }: Option): string =>
 
 const harsh = ({ cost }: Option): number => harshOf(cost)
 
-/** Why this product, and not its neighbours. */
-export function whyStage(stage: GroupStage, choice: GroupChoice, job: Job): string {
+/** As good as the same, in removal exponents. */
+const hair = 1e-9
+
+/** The milder product that comes nearest, and the soil it would leave too much of; null where none is milder and does too little. */
+function tooMild(
+  { option, effect }: GroupStage,
+  present: readonly WheelSoil[],
+  main: WheelSoil,
+  choice: GroupChoice,
+  stages: readonly GroupStage[],
+): { readonly name: string; readonly soil: WheelSoil } | null {
+  const done = (at: number): number => stages.reduce((sum, one) => sum + (one.effect[at] ?? 0), 0)
+  const most = (other: Option, soil: WheelSoil): number =>
+    Math.max(
+      ...choice.options
+        .filter(({ product, judgement }) => product.id === other.product.id && judgement.verdict !== 'no')
+        .map(({ removes }) => removes[wheelSoils.indexOf(soil)] ?? 0),
+    )
+  /** How much of what is wanted is missing where the other takes the place of this one. */
+  const lack = (other: Option, soil: WheelSoil): number => {
+    const at = wheelSoils.indexOf(soil)
+    const wanted = Math.min(done(at), choice.need.required[at] ?? 0)
+    return wanted - (done(at) - (effect[at] ?? 0)) - most(other, soil)
+  }
+  const wear = ({ product }: Option): number => protectionWears.indexOf(wearOf(product))
+  const [nearest] = choice.options
+    .filter(
+      (other) =>
+        other.product.id !== option.product.id &&
+        other.judgement.verdict !== 'no' &&
+        harsh(other) < harsh(option) &&
+        wear(other) <= wear(option) &&
+        most(other, main) > 0 &&
+        present.some((soil) => lack(other, soil) > hair),
+    )
+    .sort((a, b) => most(b, main) - most(a, main))
+  if (!nearest) return null
+  const [soil] = [...present].sort((a, b) => lack(nearest, b) - lack(nearest, a))
+  return soil ? { name: nearest.product.name, soil } : null
+}
+
+/**
+ * Why this product, and not its neighbours.
+ * @param stages all that the same wheels get
+ */
+export function whyStage(
+  stage: GroupStage,
+  choice: GroupChoice,
+  job: Job,
+  stages: readonly GroupStage[],
+): string {
   const { option, effect } = stage
   const present = wheelSoils.filter(
     (soil, at) =>
@@ -52,25 +101,23 @@ export function whyStage(stage: GroupStage, choice: GroupChoice, job: Job): stri
     present.length > 0
       ? `Takes ${listed(present.map((soil) => soilText(choice, soil)))}${protectedWheel ? ` and ${protectionWearNames[wearOf(option.product)]}` : ''}.`
       : 'Nothing much to take off, so the mildest you have.'
-  const rivals = choice.options.filter((other) => other.product.id !== option.product.id)
-  const does = (other: Option) => (main === null ? 0 : (other.removes[wheelSoils.indexOf(main)] ?? 0))
-  const milder = rivals
+  if (job.wishes.pinned.includes(option.product.id)) return `${takes} You pinned it.`
+  if (main === null) return takes
+  const milder = tooMild(stage, present, main, choice, stages)
+  const does = (other: Option): number => other.removes[wheelSoils.indexOf(main)] ?? 0
+  const barred = choice.options
     .filter(
       (other) =>
-        other.judgement.verdict !== 'no' &&
-        harsh(other) < harsh(option) &&
-        does(other) > 0 &&
-        does(other) < does(option),
+        other.product.id !== option.product.id &&
+        other.judgement.verdict === 'no' &&
+        does(other) >= does(option),
     )
-    .sort((a, b) => does(b) - does(a))[0]
-  const barred = rivals
-    .filter((other) => other.judgement.verdict === 'no' && does(other) >= does(option))
     .sort((a, b) => does(b) - does(a))[0]
   const reason = barred?.judgement.rules[0]?.reason
   return [
     takes,
-    milder && main ? `${milder.product.name} is milder, but leaves too much of the ${soilNames[main]}.` : '',
-    barred && reason && main && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
+    milder ? `${milder.name} is milder, but leaves too much of the ${soilNames[milder.soil]}.` : '',
+    barred && reason && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
   ]
     .filter(Boolean)
     .join(' ')

@@ -143,6 +143,8 @@ function toolMend(tool: Tool): string {
 
 /** No brush is thinner, mm. */
 const thinnestMillimetres = 4
+/** Through a wider gap any brush goes, mm. House estimate. */
+const wideMillimetres = 60
 
 /**
  * Zones that no tool of the kit serves.
@@ -160,10 +162,12 @@ export function sayNoTool(
   const them = zones.length > 1 || zones.includes('windows') || zones.includes('spokeBacks') ? 'them' : 'it'
   const isBehind = zones.some((zone) => zone === 'barrel' || zone === 'spokeBacks')
   const gap = site.gapMillimetres
+  const isGapTheReason =
+    gap < wideMillimetres || job.tools.some(({ squeezedMillimetres }) => squeezedMillimetres > gap)
   const add =
     isBehind && gap < thinnestMillimetres
       ? 'With the wheel on only spray gets there; a deep clean with the wheel off takes it.'
-      : isBehind && Number.isFinite(gap)
+      : isBehind && Number.isFinite(gap) && isGapTheReason
         ? `The gap between the spokes is about ${Math.round(gap)} mm; a soft brush or wand that squeezes to ${Math.max(4, Math.floor(gap * 0.8))} mm would reach it.`
         : zones.every((zone) => zone === 'tyre' || zone === 'arch')
           ? `Add a brush for ${them} to the kit.`

@@ -10,13 +10,20 @@ import { isHere } from '@/core/reach/zoneReach'
 import { judgePlaces, rulesAbout, type UseSite } from '@/core/rules/judge'
 import { soilNames, soils } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
-import type { Zone } from '@/core/wheel/zone'
+import { sealedZones, type Zone } from '@/core/wheel/zone'
 import { listed } from './listed'
 import type { Said } from './shortfalls'
 
-/** Where a product would go: the zones that were washed for a cleaner of the wheel, else tyre or arch. */
+/** Where a product would go: the zones that are washed, without seats and brakes for what stays on; else tyre or arch. */
 function sitesFor(product: Product, groups: readonly WheelGroup[], job: Job): UseSite[] {
-  const { surfaces } = familyOf(product.family)
+  const { surfaces, purpose } = familyOf(product.family)
+  if (surfaces.includes('wheel') && purpose === 'protect')
+    return groups.flatMap(({ corners, zones }) =>
+      sitesOf(
+        { corners, zones: zones.filter((zone) => sealedZones.includes(zone) && zone !== 'caliper') },
+        job,
+      ),
+    )
   if (surfaces.includes('wheel')) return groups.flatMap((group) => sitesOf(group, job))
   const zones: readonly Zone[] = surfaces.includes('tyre') ? ['tyre'] : ['arch']
   return sitesOf({ corners: job.corners, zones }, job)
