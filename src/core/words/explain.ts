@@ -36,6 +36,17 @@ const harsh = ({ cost }: Option): number => harshOf(cost)
 /** As good as the same, in removal exponents. */
 const hair = 1e-9
 
+/** The most each product may take of each soil, in the order of `wheelSoils`. */
+function mostByProduct({ options }: GroupChoice): ReadonlyMap<string, readonly number[]> {
+  const most = new Map<string, number[]>()
+  for (const { product, judgement, removes } of options) {
+    if (judgement.verdict === 'no') continue
+    const known = most.get(product.id)
+    most.set(product.id, known ? known.map((one, at) => Math.max(one, removes[at] ?? 0)) : [...removes])
+  }
+  return most
+}
+
 /** The milder product that comes nearest, and the soil it would leave too much of; null where none is milder and does too little. */
 function tooMild(
   { option, effect }: GroupStage,
@@ -45,12 +56,9 @@ function tooMild(
   stages: readonly GroupStage[],
 ): { readonly name: string; readonly soil: WheelSoil } | null {
   const done = (at: number): number => stages.reduce((sum, one) => sum + (one.effect[at] ?? 0), 0)
-  const most = (other: Option, soil: WheelSoil): number =>
-    Math.max(
-      ...choice.options
-        .filter(({ product, judgement }) => product.id === other.product.id && judgement.verdict !== 'no')
-        .map(({ removes }) => removes[wheelSoils.indexOf(soil)] ?? 0),
-    )
+  const known = mostByProduct(choice)
+  const most = ({ product }: Option, soil: WheelSoil): number =>
+    known.get(product.id)?.[wheelSoils.indexOf(soil)] ?? 0
   /** How much of what is wanted is missing where the other takes the place of this one. */
   const lack = (other: Option, soil: WheelSoil): number => {
     const at = wheelSoils.indexOf(soil)
