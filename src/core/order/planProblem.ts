@@ -109,6 +109,19 @@ export const restWhy = 'rest'
 /** A rinsed wheel waits no longer for its next wet step, seconds. House estimate. */
 const restSeconds = 600
 
+/**
+ * The dwell of a stage, shared out over its mists, seconds: where the label is tight a mist comes no later.
+ * @param id the spray, or a mist after it
+ */
+function partOfDwell(steps: readonly Step[], id: number, stageId: string): number {
+  const isOfIt = (step: Step): boolean =>
+    step.corner === steps[id]?.corner && stagesOfStep(step).includes(stageId)
+  const spray = steps.slice(0, id + 1).findLastIndex((step) => step.startsDwell && isOfIt(step))
+  const after = steps.slice(spray + 1).filter(isOfIt)
+  const mists = after.findIndex(({ act }) => act !== 'reMist')
+  return Math.round((steps[spray]?.startsDwell?.minSeconds ?? Infinity) / Math.max(1, mists))
+}
+
 /** Builds the problem of a plan. Lags come from the steps: dwell and label from `startsDwell`, the wet limit from `wetLimitSeconds`. */
 export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): PlanProblem {
   const before = plan.steps.filter(isBefore)
@@ -187,20 +200,11 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
       // Mists are spaced by the film: straight after the spray they only run off.
       minSeconds:
         steps[wetter]?.act === 'reMist'
-          ? Math.min(latest, Math.round(mistSpacing * step.wetLimitSeconds), partOfDwell(id, stageId))
+          ? Math.min(latest, Math.round(mistSpacing * step.wetLimitSeconds), partOfDwell(steps, id, stageId))
           : 0,
       maxSeconds: latest,
       why: 'wet',
     })
-  }
-  /** What the dwell of a stage leaves between its mists, seconds: where the label is tight they come no later. */
-  function partOfDwell(id: number, stageId: string): number {
-    const isOfIt = (step: Step): boolean =>
-      step.corner === steps[id]?.corner && stagesOfStep(step).includes(stageId)
-    const spray = steps.slice(0, id + 1).findLastIndex((step) => step.startsDwell && isOfIt(step))
-    const after = steps.slice(spray + 1).filter(isOfIt)
-    const mists = after.findIndex(({ act }) => act !== 'reMist')
-    return Math.round((steps[spray]?.startsDwell?.minSeconds ?? Infinity) / Math.max(1, mists))
   }
   /** A rinsed wheel is not left standing before its next wet step: it would dry to spots. */
   function restLag(id: number, later: readonly number[]): void {
