@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import { houseEstimates } from '@/core/estimates/houseEstimates'
 import type { ShopForecast } from '@/core/protection/forecast'
 import type { ShopRecord } from '@/core/protection/record'
 import { failWith, succeed, type Problem, type Result } from '@/core/result'
@@ -39,6 +40,7 @@ export const recordFile = v.strictObject({
     coveredFactor: v.optional(share),
     setSpread: numberFrom(0.01, 2),
     productSpread: numberFrom(0.01, 2),
+    axleSpread: v.optional(numberFrom(0.01, 2), houseEstimates.axleWearSpread.value),
     lookSpread: numberFrom(0.01, 1),
     clogPerWeek: share,
     clogWinterPerWeek: share,

@@ -143,6 +143,7 @@ export const houseEstimates = {
   coveredWear: one(0.25, 'factor', 0, 1, 'A topper takes the wear first; a quarter reaches the coating.'),
   setWearSpread: one(0.35, 'log', 0.05, 1, 'Cars differ by a third up and down in how fast they use protection up.'),
   productWearSpread: one(0.3, 'log', 0.05, 1, 'Products of a kind differ nearly as much.'),
+  axleWearSpread: one(0.35, 'log', 0.05, 1, 'One axle wears by a third more or less than dust explains: a dragging brake, kerbs, other tyres.'),
   lookSpread: one(0.11, 'share', 0.02, 0.5, 'Two people looking at one wheel are half a grade apart.'),
   clogPerWeek: one(0.03, 'share', 0, 0.5, 'Film and minerals hide so much more each week.'),
   clogWinterPerWeek: one(0.08, 'share', 0, 0.5, 'In winter nearly three times as much.'),

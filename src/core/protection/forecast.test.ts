@@ -77,6 +77,16 @@ describe('a forecast', () => {
     },
   )
 
+  it('keeps the axles together where the shop has set that they hardly differ', () => {
+    const apart = (axleSpread: number) => {
+      const looks = [look(0), { ...look(4), layerId: 'rear' }]
+      const forecast = forecastShop({ ...record, estimates: { ...testEstimates, axleSpread }, looks })
+      return dueOf(forecast, 'rear').p50 - dueOf(forecast, 'front').p50
+    }
+    expect(apart(0.05)).toBeLessThan(apart(0.35))
+    expect(apart(0.35)).toBeLessThan(apart(1))
+  })
+
   it('does not take clogged for gone: a bad look before a reviving wash says less', () => {
     const clogged = { ...look(2), afterReviving: false }
     const before = dueOf(forecastShop({ ...record, looks: [clogged] }))

@@ -66,6 +66,7 @@ export function wearEstimatesOf(own: OwnEstimates, { winterMonths, salt }: Regio
     coveredFactor: estimate('coveredWear', own),
     setSpread: estimate('setWearSpread', own),
     productSpread: estimate('productWearSpread', own),
+    axleSpread: estimate('axleWearSpread', own),
     lookSpread: estimate('lookSpread', own),
     clogPerWeek: estimate('clogPerWeek', own),
     clogWinterPerWeek: estimate('clogWinterPerWeek', own),

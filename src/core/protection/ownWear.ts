@@ -6,13 +6,16 @@ import { productSights, type Sight } from './sights'
 import type { LayerValues } from './unknowns'
 import { usedBy, wearingOf } from './used'
 
-/** How far one axle may wear from the other beyond what dust explains: a dragging brake, a kerb side, another tyre. House estimate. */
-const axleSpread = 0.35
 /** Looked for so far up and down, natural logarithm, and so finely. */
 const farthest = 1.2
 const [coarse, fine] = [0.2, 0.025]
 
-function fitAt(shift: number, sights: readonly Sight[], values: LayerValues, lookSpread: number): number {
+function fitAt(
+  shift: number,
+  sights: readonly Sight[],
+  values: LayerValues,
+  { lookSpread, axleSpread }: WearEstimates,
+): number {
   const wearing = wearingOf({ ...values, sooner: values.sooner + shift })
   const grading = gradingOf(values)
   return sights.reduce(
@@ -23,12 +26,12 @@ function fitAt(shift: number, sights: readonly Sight[], values: LayerValues, loo
 }
 
 /** How much sooner than its set this layer wears by its own looks, natural logarithm. */
-function ownShift(one: Followed, values: LayerValues, { lookSpread }: WearEstimates): number {
+function ownShift(one: Followed, values: LayerValues, estimates: WearEstimates): number {
   const sights = productSights([one]).flatMap((product) => product.sights)
-  let [best, bestFit] = [0, fitAt(0, sights, values, lookSpread)]
+  let [best, bestFit] = [0, fitAt(0, sights, values, estimates)]
   const search = (from: number, to: number, step: number): void => {
     for (let shift = from; shift <= to + step / 2; shift += step) {
-      const fit = fitAt(shift, sights, values, lookSpread)
+      const fit = fitAt(shift, sights, values, estimates)
       if (fit > bestFit) [best, bestFit] = [shift, fit]
     }
   }

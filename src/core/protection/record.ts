@@ -25,6 +25,8 @@ export interface WearEstimates {
   /** Spreads of the natural logarithm of what a set and a product do to the wear. */
   readonly setSpread: number
   readonly productSpread: number
+  /** Spread of how far one axle wears from the other beyond what dust explains, natural logarithm. */
+  readonly axleSpread: number
   /** Spread of a look, as a share of health. */
   readonly lookSpread: number
   readonly clogPerWeek: number

@@ -16,6 +16,7 @@ export const testEstimates: WearEstimates = {
   storedFactor: 0.1,
   setSpread: 0.35,
   productSpread: 0.3,
+  axleSpread: 0.35,
   lookSpread: 0.11,
   clogPerWeek: 0.03,
   clogWinterPerWeek: 0.08,
