@@ -73,9 +73,12 @@ export interface Job {
   readonly currency: string
 }
 
+/** Minutes are shown rounded: what is shown as the minutes allowed fits them. */
+const roundedAwaySeconds = 29
+
 /** Hand time that the minutes allowed leave, two people twice as much; seconds. */
 export const handSecondsAllowed = ({ wishes: { minutesAllowed }, crew }: Job): number =>
-  minutesAllowed === undefined ? Infinity : minutesAllowed * 60 * crew.people
+  minutesAllowed === undefined ? Infinity : (minutesAllowed * 60 + roundedAwaySeconds) * crew.people
 
 /** Temperature of what is wetted: measured, else the air's. */
 export const surfaceCelsiusOf = ({ conditions }: Job): number =>

@@ -12,7 +12,7 @@ export function shortfallsByTheClock(
   endSeconds: number,
 ): readonly Shortfall[] {
   if (minutesAllowed === undefined) return shortfalls
-  const minutes = Math.ceil(endSeconds / 60)
+  const minutes = Math.round(endSeconds / 60)
   const isAboutMinutes = ({ text }: Shortfall): boolean => text.startsWith(sayTooFew(minutesAllowed))
   const others = shortfalls.filter((one) => !isAboutMinutes(one))
   if (minutes <= minutesAllowed) return others

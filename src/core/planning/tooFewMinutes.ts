@@ -36,7 +36,7 @@ function leavables(job: Job, stages: readonly Stage[]): Leavable[] {
 }
 
 /** By the clock: two share the work. */
-const minutesOf = (handSeconds: number, { crew }: Job): number => Math.ceil(handSeconds / 60 / crew.people)
+const minutesOf = (handSeconds: number, { crew }: Job): number => Math.round(handSeconds / 60 / crew.people)
 
 /** That the minutes allowed are too few, and what everything takes where that is known. */
 export const sayTooFew = (minutesAllowed: number, minutes?: number): string =>
