@@ -13,6 +13,7 @@ import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
 import { productRulesAt, type Judgement } from '@/core/rules/judge'
 import { services } from '@/core/visit-kinds/service'
 import type { Cost } from './cost'
+import type { Zone } from '@/core/wheel/zone'
 import { wheelSoils, type WheelSoil } from './need'
 import { candidatesFor } from './candidates'
 import { leavesHandsTime } from './handsTime'
@@ -73,7 +74,7 @@ function optionOf(
   rounds: 1 | 2,
   group: WheelGroup,
   judged: JudgedDwell,
-  secondsOf: (kind: StageKind, rounds: number, corners: readonly Corner[]) => number,
+  secondsOf: (kind: StageKind, rounds: number, corners: readonly Corner[], zones: readonly Zone[]) => number,
   job: Job,
 ): Option {
   const family = familyOf(product.family)
@@ -115,7 +116,7 @@ function optionOf(
     removes: full.map((value) => value * thinned),
     removesFirst: job.conditions.raining ? full.map((value) => value * thinned) : full,
     cost: [
-      secondsOf(kind, rounds, corners),
+      secondsOf(kind, rounds, corners, zones),
       // Whole minor units: nobody chooses by less.
       Math.ceil((paidRounds * millilitres * fraction * product.packPriceMinor) / product.packMillilitres),
       rounds * wearShare(wearOf(product), use, layers, job.estimates) * corners.length,
@@ -133,10 +134,16 @@ export function optionsFor(group: WheelGroup, job: Job): Option[] {
   const sites = sitesOf({ ...group, zones: [...group.zones, ...group.sprayedOnly] }, job)
   const rulesOf = productRulesAt(sites)
   const known = new Map<string, number>()
-  const secondsOf = (kind: StageKind, rounds: number, corners: readonly Corner[]): number => {
-    const key = `${kind} ${rounds} ${positionsOf({ corners }).join()}`
+  const secondsOf = (
+    kind: StageKind,
+    rounds: number,
+    corners: readonly Corner[],
+    zones: readonly Zone[],
+  ): number => {
+    const key = `${kind} ${rounds} ${positionsOf({ corners }).join()} ${zones.join()}`
     const seconds =
-      known.get(key) ?? corners.reduce((sum, corner) => sum + stageSeconds(kind, rounds, corner, job), 0)
+      known.get(key) ??
+      corners.reduce((sum, corner) => sum + stageSeconds(kind, rounds, { ...corner, zones }, job), 0)
     known.set(key, seconds)
     return seconds
   }

@@ -39,13 +39,30 @@ export function reachesAs({
   return sprayed.includes(delivery) ? 'sprayed' : null
 }
 
-/** Zones of a group that a product is for: pure solvent goes on the lumps, the rest is worked all over. */
+/** What hands work in one go: what one sees from in front, and what lies behind the spokes. */
+const sides: readonly (readonly Zone[])[] = [
+  ['face', 'lip', 'windows', 'lugSeats', 'cap', 'valve'],
+  ['barrel', 'spokeBacks', 'windows', 'caliper'],
+]
+
+/** Acid goes to the side of the wheel that has what it is for; over a coating all round, whose water it brings back. */
+function acidZones(product: Product, corners: readonly Corner[], zones: readonly Zone[]): readonly Zone[] {
+  if (corners.some(({ protection }) => protection.includes('ceramicCoating'))) return zones
+  const soils = wheelSoils.filter((soil) => ratingOf(product, soil) > 1)
+  const has = (zone: Zone): boolean => soils.some((soil) => worstGrade(corners, [zone], soil) > 0)
+  const mine = sides.filter((side) => zones.some((zone) => side.includes(zone) && has(zone)))
+  return zones.filter((zone) => mine.some((side) => side.includes(zone)))
+}
+
+/** Zones of a group that a product is for: pure solvent goes on the lumps, acid where scale is, the rest is worked all over. */
 export function zonesToTreat(
   product: Product,
   { corners, zones: worked, sprayedOnly }: WheelGroup,
 ): readonly Zone[] {
   const zones = reachesAs(product) !== null ? [...worked, ...sprayedOnly] : worked
-  const isForLumps = roleOf(product.family) === 'tar' && ratingOf(product, 'bondedDust') === 0
-  const marked = isForLumps ? zones.filter((zone) => worstGrade(corners, [zone], 'tar') > 0) : zones
+  const role = roleOf(product.family)
+  const isForLumps = role === 'tar' && ratingOf(product, 'bondedDust') === 0
+  const lumps = (): readonly Zone[] => zones.filter((zone) => worstGrade(corners, [zone], 'tar') > 0)
+  const marked = isForLumps ? lumps() : role === 'acid' ? acidZones(product, corners, zones) : zones
   return marked.length > 0 ? marked : zones
 }

@@ -10,6 +10,7 @@ import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { spokeGapMillimetres, usualHardwarePieces, type WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner } from '@/core/wheel/position'
 import { wheelZones, zones, type Zone } from '@/core/wheel/zone'
+import { zonesAreaM2 } from './amounts'
 import type { Act } from '@/core/work/act'
 import type { StageKind } from '@/core/work/stageKind'
 
@@ -21,7 +22,10 @@ export type Hands = Pick<Job, 'estimates' | 'pace'> & Partial<Pick<Job, 'service
 const isQuick = ({ service }: Hands): boolean => service !== undefined && services[service].isQuick === true
 
 /** The wheel and the dirt on it that hands work at. */
-export type WorkedWheel = Pick<Corner, 'wheel' | 'loads'>
+export interface WorkedWheel extends Pick<Corner, 'wheel' | 'loads'> {
+  /** Zones that an acid goes to; absent: the whole wheel. */
+  readonly zones?: readonly Zone[]
+}
 
 const paced = (act: Act, seconds: number, pace: Paces): number => seconds * (pace[act]?.factor ?? 1)
 
@@ -113,6 +117,12 @@ function dirtFactor(kind: StageKind, { loads }: WorkedWheel, own: OwnEstimates):
   }
 }
 
+/** Acid is brushed where it goes, by its share of the wheel's area; every other cleaner goes all over. */
+function brushedShare(kind: StageKind, { wheel, zones: worked }: WorkedWheel, own: OwnEstimates): number {
+  if (kind !== 'mineral' || !worked) return 1
+  return Math.max(estimate('spotShare', own), zonesAreaM2(wheel, worked) / zonesAreaM2(wheel, wheelZones))
+}
+
 /** Seconds of the house for one act of a stage at one wheel, before the person's pace. */
 function houseSeconds(
   act: Act,
@@ -124,7 +134,11 @@ function houseSeconds(
   const { factor, hardwareSeconds } = contactOf(at.wheel, own)
   switch (act) {
     case 'agitate':
-      return (estimate('secondsAgitate', own) * factor + hardwareSeconds) * dirtFactor(kind, at, own)
+      return (
+        (estimate('secondsAgitate', own) * factor + hardwareSeconds) *
+        dirtFactor(kind, at, own) *
+        brushedShare(kind, at, own)
+      )
     case 'scrub':
       return kind === 'arch'
         ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)

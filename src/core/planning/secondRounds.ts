@@ -40,7 +40,7 @@ function stageFor({ left }: SoilCourse, stages: readonly Stage[]): Stage | null 
 }
 
 /** Another application at the wheels where it is likely: sprayed, left, brushed and rinsed. */
-const secondsAgain = ({ kind, dwellSeconds }: Stage, { corners }: SoilCourse, job: Job): number =>
+const secondsAgain = ({ kind, zones, dwellSeconds }: Stage, { corners }: SoilCourse, job: Job): number =>
   job.corners
     .filter(({ position }) => corners.includes(position))
     .reduce(
@@ -48,7 +48,7 @@ const secondsAgain = ({ kind, dwellSeconds }: Stage, { corners }: SoilCourse, jo
         sum +
         dwellSeconds.min +
         (['spray', 'agitate', 'rinse'] as const).reduce(
-          (all, act) => all + secondsOfAct(act, kind, afterRounds(corner, 2), job),
+          (all, act) => all + secondsOfAct(act, kind, afterRounds({ ...corner, zones }, 2), job),
           0,
         ),
       0,

@@ -18,7 +18,9 @@ export const timingsOf = (job: Job, stages: readonly Stage[]): StageTiming[] =>
           return timingOf(
             { ...stage, labelMaxSeconds: stage.dwellSeconds.max },
             corner,
-            touches.includes(act) && !isByHand(stage) ? 0 : secondsOfAct(act, stage.kind, corner, job),
+            touches.includes(act) && !isByHand(stage)
+              ? 0
+              : secondsOfAct(act, stage.kind, { ...corner, zones: stage.zones }, job),
             job,
           )
         }),

@@ -32,7 +32,7 @@ export function stageAgain(job: Job, stage: Stage, corner: Corner, id: string, w
       corners: [corner.position],
       rounds: 1,
       recipe: workableRecipe(fraction, needed, job.equipment.smallestMeasureMillilitres),
-      operatorSeconds: stageSeconds(stage.kind, 1, corner, job, stage.family),
+      operatorSeconds: stageSeconds(stage.kind, 1, { ...corner, zones: stage.zones }, job, stage.family),
       why,
     },
     job,

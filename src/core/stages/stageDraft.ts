@@ -159,7 +159,9 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
       : {}),
     rounds,
     operatorSeconds: corners.reduce(
-      (sum, corner) => sum + stageSeconds(kind, rounds, corner, job, product.family, isByHand(draft)),
+      (sum, corner) =>
+        sum +
+        stageSeconds(kind, rounds, { ...corner, zones: draft.zones }, job, product.family, isByHand(draft)),
       0,
     ),
     costMinor: 0,

@@ -8,10 +8,10 @@ import type { Act } from '@/core/work/act'
 /** Hand time of an act of a stage, seconds; what is sprayed as one comes to it is part of the brushing. */
 export const secondsWorked = (
   act: Act,
-  { kind, family }: Pick<Stage, 'kind' | 'family'>,
+  { kind, family, zones }: Pick<Stage, 'kind' | 'family' | 'zones'>,
   at: WorkedWheel,
   timing: Pick<StageTiming, 'isStaggered'> | undefined,
   job: Job,
 ): number =>
-  secondsOfAct(act, kind, at, job, family) +
+  secondsOfAct(act, kind, { ...at, zones }, job, family) +
   (act === 'agitate' && timing?.isStaggered ? estimate('secondsSpray', job.estimates) : 0)

@@ -14,6 +14,10 @@ const shortly = (zones: readonly Zone[]): string => {
   return own.length < 6 ? namesOf(zones) : listed(['the whole wheel', ...rest.map((zone) => zoneNames[zone])])
 }
 
+/** The zones that something goes on; what stays in front is no whole wheel. */
+const goesOn = (zones: readonly Zone[]): string =>
+  zones.includes('barrel') ? shortly(zones) : namesOf(zones)
+
 /** What lies behind the face and is worked before it. */
 const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks']
 
@@ -75,7 +79,7 @@ function sprayText(worked: Worked): ActText {
   if (delivery === 'bucket')
     return {
       title: `Wet ${where} with ${productName}`,
-      detail: 'From the bucket, water first and then soap; soak every zone.',
+      detail: `From the bucket, water first and then soap. Soak ${goesOn(zones)}.`,
       why: 'Suds carry the dirt off instead of rubbing it in.',
     }
   if (kind === 'presoak')
@@ -94,7 +98,7 @@ function sprayText(worked: Worked): ActText {
     title: `Spray ${isOnRubber(kind) ? `${kind}, ${where},` : where} with ${productName}${roundsText(worked)}`,
     detail: worked.isBehind
       ? 'Barrel, spoke backs and round the lugs, where the dust sits; a thin mist on the face. Keep it wet.'
-      : `Cover evenly: ${shortly(zones)}. Keep it wet.`,
+      : `Cover evenly: ${goesOn(zones)}. Keep it wet.`,
     why: 'Missed areas clean unevenly; a product that dries stains.',
   }
 }
