@@ -43,7 +43,7 @@ const causes: readonly (readonly [RegExp, (job: Job) => Job])[] = [
   [/^Not .* today: (Above|Below|It rains)/, mild],
   [/^The tyre is not dressed: (Above|Below|It rains)/, mild],
   [/It rains on the wheels/i, mild],
-  [/stays on: this visit/, (job) => ({ ...job, service: 'decontaminate' })],
+  [/stays? on: this visit/, (job) => ({ ...job, service: 'decontaminate' })],
   [/^More than light dirt: a quick round/, (job) => ({ ...job, service: 'maintain' })],
   [/^No live protection on record/, (job) => ({
     ...job,

@@ -6,10 +6,13 @@ import { workedZones } from '@/core/reach/zoneReach'
 import { services } from '@/core/visit-kinds/service'
 import { gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
 import { worstGrade } from '@/core/soils/zoneLoads'
+import type { Position } from '@/core/wheel/position'
 import { wheelZones } from '@/core/wheel/zone'
+import { listed } from './listed'
+import { capital } from './sayPlan'
 
 /** Soils that a mild visit leaves on the wheel. */
-const lastingSoils = ['bondedDust', 'tar', 'mineral'] as const satisfies readonly Soil[]
+const lastingSoils = ['bondedDust', 'mineral', 'tar'] as const satisfies readonly Soil[]
 
 /** Until when what stays may wait, by its grade. House estimates. */
 const dueByGrade: Record<Grade, string> = {
@@ -23,21 +26,36 @@ const dueByGrade: Record<Grade, string> = {
 const gradeAt = (corner: Corner, soil: Soil, job: Job): Grade =>
   worstGrade([corner], workedZones(corner, job), soil)
 
-/** What stays on after a visit that is not meant for it, and when it is due. */
-export function sayStaysOn(job: Job): Shortfall[] {
-  const { targets, name } = services[job.service]
-  return lastingSoils.flatMap((soil) => {
-    if (targets[soil] !== undefined) return []
+/** A soil that a visit leaves, where, and how much of it at the worst. */
+interface Staying {
+  readonly soil: Soil
+  readonly grade: Grade
+  readonly corners: readonly Position[]
+}
+
+const staying = (job: Job): Staying[] =>
+  lastingSoils.flatMap((soil) => {
+    if (services[job.service].targets[soil] !== undefined) return []
     const corners = job.corners.filter((corner) => gradeAt(corner, soil, job) > 0)
     if (corners.length === 0) return []
     const grade = Math.max(...corners.map((corner) => gradeAt(corner, soil, job))) as Grade
-    return [
-      {
-        corners: corners.map(({ position }) => position),
-        text: `${gradeNames[grade].charAt(0).toUpperCase()}${gradeNames[grade].slice(1)} ${soilNames[soil]} stays on: this visit (${name.toLowerCase()}) is not for it.`,
-        mend: dueByGrade[grade],
-      },
-    ]
+    return [{ soil, grade, corners: corners.map(({ position }) => position) }]
+  })
+
+/** What stays on after a visit that is not meant for it, and when it is due; what is due together is told together. */
+export function sayStaysOn(job: Job): Shortfall[] {
+  const together = new Map<string, Staying[]>()
+  for (const one of staying(job)) {
+    const key = `${one.grade} ${one.corners.join()}`
+    together.set(key, [...(together.get(key) ?? []), one])
+  }
+  const visit = `this visit (${services[job.service].name.toLowerCase()}) is not for`
+  return [...together.values()].flatMap((soils) => {
+    const [first] = soils
+    if (!first) return []
+    const names = capital(`${gradeNames[first.grade]} ${listed(soils.map(({ soil }) => soilNames[soil]))}`)
+    const text = soils.length === 1 ? `${names} stays on: ${visit} it.` : `${names} stay on: ${visit} them.`
+    return [{ corners: first.corners, text, mend: dueByGrade[first.grade] }]
   })
 }
 
