@@ -62,9 +62,10 @@ export function workablePlan(job: Job): Plan {
   const soil = soilCourses(job, choices, chosen)
   const usedIds = stages.filter(onWheel).map(({ productId }) => productId)
   return {
-    headline: isToolMissing(groups)
-      ? 'No tool in the kit can work these wheels.'
-      : headlineOf(job, stages, chosen.operatorSeconds),
+    headline:
+      isToolMissing(groups) && !stages.some(onWheel)
+        ? 'No tool in the kit can work these wheels.'
+        : headlineOf(job, stages, chosen.operatorSeconds),
     service: job.service,
     chosen: job.wishes.prefer,
     operatorSeconds: chosen.operatorSeconds,

@@ -17,6 +17,7 @@ import { coldWords, whyStage } from '@/core/words/explain'
 import { sayCarried, sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
 import { overFoamOf } from './overFoam'
 import type { Miss } from './shortfallBook'
+import { sprayedWash } from './sprayedWash'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
 
 /** From the spray to the brush at least, and to the rinse at most. */
@@ -40,11 +41,15 @@ function dwellOf(
 function roomToDwell(
   { labelMaxSeconds, product }: Option,
   kind: StageKind,
-  { corners }: WheelGroup,
+  group: WheelGroup,
   job: Job,
 ): number {
   const act = kind === 'tar' || kind === 'waterless' ? 'wipe' : 'agitate'
-  const contact = Math.max(0, ...corners.map((corner) => secondsOfAct(act, kind, corner, job)))
+  const zones = zonesToTreat(product, group)
+  const contact = Math.max(
+    0,
+    ...group.corners.map((corner) => secondsOfAct(act, kind, { ...corner, zones }, job)),
+  )
   const times = longestOf(product) === 'wet' ? wetTimes : 1
   return times * labelMaxSeconds - contact - 2 * estimate('secondsToolChange', job.estimates)
 }
@@ -108,18 +113,11 @@ function withSprayed(drafts: readonly StageDraft[], group: WheelGroup, job: Job)
       reachesAs(product) === 'sprayed' &&
       judgePlaces(rulesAbout({ product }), sites).verdict !== 'no',
   )
-  const wash = drafts[at]
+  const wash = sprayedWash(group, job, drafts[at])
   if (!wash) return [...drafts]
-  const draft: StageDraft = {
-    ...wash,
-    corners,
-    zones: sprayedOnly,
-    tools: [{ zones: sprayedOnly, tool: null }],
-    judgement: judgePlaces(rulesAbout({ product: wash.product }), sites),
-    rounds: 1,
-    why: 'Nothing gets there by hand: sprayed, left to work, and rinsed long.',
-  }
-  return [...drafts.slice(0, at + 1), draft, ...drafts.slice(at + 1)]
+  const made = [...drafts]
+  addDraft(made, wash, corners, Math.max(-1, at - 1))
+  return made
 }
 
 /** How some cleaner gets where no tool of the kit does; null where none does. */

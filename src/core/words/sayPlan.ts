@@ -3,6 +3,7 @@ import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from '@/core/plan/plan'
+import { isByHand } from '@/core/plan/byHand'
 import { cleansWheel } from '@/core/work/stageKind'
 
 /** How a person names a group of wheels. */
@@ -129,5 +130,7 @@ export function headlineOf(
   if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
   const [time, most] = [sayTime(clockSeconds), sayTime(clockSeconds + moreSeconds)]
   const range = most === time ? '' : `, up to ${most}`
-  return `${capital(summary)}. About ${time}${range}, ${job.crew.people === 1 ? 'one person' : 'two people'}.`
+  const isSprayedOnly = stages.filter(onWheel).every((stage) => stage.kind === 'wash' && !isByHand(stage))
+  const how = isSprayedOnly ? ', sprayed and rinsed only: no tool in the kit works these wheels' : ''
+  return `${capital(summary)}${how}. About ${time}${range}, ${job.crew.people === 1 ? 'one person' : 'two people'}.`
 }
