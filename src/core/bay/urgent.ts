@@ -72,6 +72,47 @@ function firstSchedule(problem: SequenceProblem, effort: number): Schedule | nul
   }
 }
 
+/** Limits that run now, and those of them that have to be given up. */
+interface GivenUp {
+  /** Places in the problem's lags, the nearest deadline first. */
+  readonly open: readonly number[]
+  readonly given: ReadonlySet<number>
+}
+
+const canBeKept = (problem: SequenceProblem, lags: readonly Lag[], effort: number): boolean =>
+  urgentFirst({ ...problem, lags }, effort) !== null
+
+/** The lags with what is given up limited to what is known of it, or not at all. */
+const lagsWithout = (
+  { lags }: SequenceProblem,
+  given: ReadonlySet<number>,
+  limits: ReadonlyMap<number, number> = new Map(),
+): Lag[] => lags.map((lag, at) => (given.has(at) ? { ...lag, maxSeconds: limits.get(at) ?? null } : lag))
+
+function giveUp(problem: SequenceProblem, effort: number): GivenUp {
+  const { lags, done = new Map<number, number>() } = problem
+  if (canBeKept(problem, lags, effort)) return { open: [], given: new Set() }
+  const deadline = (at: number): number => {
+    const { from, maxSeconds } = lags[at] as Lag
+    return (done.get(from) ?? 0) + (maxSeconds ?? 0)
+  }
+  // The nearest deadline is the first that may be lost.
+  const open = lags
+    .flatMap((lag, at) => (lag.maxSeconds !== null && done.has(lag.from) && !done.has(lag.to) ? [at] : []))
+    .sort((a, b) => deadline(a) - deadline(b))
+  // All open limits given up, then taken back one by one, the latest first, while that can be kept.
+  const given = new Set(open)
+  for (const at of [...open].reverse()) {
+    given.delete(at)
+    if (!canBeKept(problem, lagsWithout(problem, given), effort)) given.add(at)
+  }
+  return { open, given }
+}
+
+/** How many limits that run now can no longer be kept, as few as possible. */
+export const limitsLost = (problem: SequenceProblem, effort: number): number =>
+  giveUp(problem, effort).given.size
+
 /**
  * Gives way where a limit can no longer be kept: as few limits as possible, each to the least it can still be, so that what is
  * about to dry is rinsed first.
@@ -81,45 +122,31 @@ export function keepWhatCanBeKept(
   problem: SequenceProblem,
   effort: number,
 ): { problem: SequenceProblem; lost: Lag[] } {
-  const canBeKept = (lags: readonly Lag[]): boolean => urgentFirst({ ...problem, lags }, effort) !== null
-  if (canBeKept(problem.lags)) return { problem, lost: [] }
-  const done = problem.done ?? new Map<number, number>()
-  const open = problem.lags.flatMap((lag, at) =>
-    lag.maxSeconds !== null && done.has(lag.from) && !done.has(lag.to) ? [{ lag, at }] : [],
-  )
-  // The nearest deadline is the first that may be lost.
-  open.sort((a, b) => deadline(a.lag) - deadline(b.lag))
-  function deadline({ from, maxSeconds }: Lag): number {
-    return (done.get(from) ?? 0) + (maxSeconds ?? 0)
-  }
-  // All open limits given up, then taken back one by one, the latest first, while that can be kept.
-  const given = new Set(open.map(({ at }) => at))
-  const lagsNow = (limit: ReadonlyMap<number, number>): Lag[] =>
-    problem.lags.map((lag, at) => (given.has(at) ? { ...lag, maxSeconds: limit.get(at) ?? null } : lag))
+  const { open, given } = giveUp(problem, effort)
+  if (given.size === 0) return { problem, lost: [] }
   const limits = new Map<number, number>()
-  for (const { at } of [...open].reverse()) {
-    given.delete(at)
-    if (!canBeKept(lagsNow(limits))) given.add(at)
-  }
+  const keeps = (at: number, seconds: number): boolean =>
+    canBeKept(problem, lagsWithout(problem, given, new Map([...limits, [at, seconds]])), effort)
   // What is lost is done as soon as it can be: the least limit that works, found by halving.
-  for (const { lag, at } of open) {
+  for (const at of open) {
     if (!given.has(at)) continue
-    let low = Math.max(0, -(done.get(lag.from) ?? 0))
+    const { from } = problem.lags[at] as Lag
+    let low = Math.max(0, -(problem.done?.get(from) ?? 0))
     let high = low + 15
-    while (high < 100_000 && !canBeKept(lagsNow(new Map([...limits, [at, high]])))) {
+    while (high < 100_000 && !keeps(at, high)) {
       low = high
       high = low * 2 + 15
     }
     while (high - low > 1) {
       const middle = Math.floor((low + high) / 2)
-      if (canBeKept(lagsNow(new Map([...limits, [at, middle]])))) high = middle
+      if (keeps(at, middle)) high = middle
       else low = middle
     }
     limits.set(at, high)
   }
   return {
-    problem: { ...problem, lags: lagsNow(limits) },
-    lost: open.filter(({ at }) => given.has(at)).map(({ lag }) => lag),
+    problem: { ...problem, lags: lagsWithout(problem, given, limits) },
+    lost: open.filter((at) => given.has(at)).map((at) => problem.lags[at] as Lag),
   }
 }
 

@@ -2,7 +2,7 @@ import type { Job } from '@/core/job/job'
 import { remainingOf } from '@/core/bay/remaining'
 import { urgentEffort } from '@/core/bay/resume'
 import { settledSteps } from '@/core/bay/settledSteps'
-import { keepWhatCanBeKept } from '@/core/bay/urgent'
+import { limitsLost } from '@/core/bay/urgent'
 import type { Answer, Foam, RoundPlace } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'
 import { replay } from '@/core/run/runState'
@@ -17,7 +17,7 @@ function lostAfter(
 ): number {
   const state = replay(planAsSeen, events)
   const { problem } = remainingOf(job, state.plan, settledSteps(state, nowMilliseconds))
-  return keepWhatCanBeKept(problem, urgentEffort).lost.length
+  return limitsLost(problem, urgentEffort)
 }
 
 /**
@@ -41,5 +41,7 @@ export function foamAnswer(
       [...events, ...tap, { ...last, kind: 'answered', answer: { question: 'foam', foam, place } }],
       last.at.getTime(),
     )
-  return { question: 'foam', foam, place: lost('now') <= lost('afterRinse') ? 'now' : 'afterRinse' }
+  const lostNow = lost('now')
+  const isKept = lostNow === 0 || lostNow <= lost('afterRinse')
+  return { question: 'foam', foam, place: isKept ? 'now' : 'afterRinse' }
 }
