@@ -14,6 +14,7 @@ import { isFinishing, isOnRubber } from '@/core/work/stageKind'
 import { jetCautions } from './jetCautions'
 import { jobStep } from './jobSteps'
 import { goingOn, passesOf } from './passes'
+import { testSpotZone } from './testSpotZone'
 import { goesOnWet, passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
 
 const whereIs = ({ position }: Corner): string => positionNames[position].toLowerCase()
@@ -93,11 +94,7 @@ function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
 /** Tries a product at a hidden place before it goes on the first of its wheels. */
 function testSpot(stages: readonly Stage[], corner: Corner, { job }: StepContext): Step {
   const names = listed(stages.map(({ productName }) => productName))
-  const zone = isHere('spokeBacks', corner, job)
-    ? 'spokeBacks'
-    : isHere('barrel', corner, job)
-      ? 'barrel'
-      : 'face'
+  const zone = testSpotZone(stages, corner, job)
   return {
     ...jobStep(
       job,

@@ -23,7 +23,7 @@ export const abrasiveRules: readonly Rule[] = [
     id: 'clay-lubricant-on-bare', verdict: 'withCare', safety: false, zones: onWheel, finishes: ['polishedBare', 'brushedBare', 'chrome'],
     families: ['ironClayLubricant'],
     reason: 'Clay leaves marks in soft metal.',
-    care: 'Test spot at the back of a spoke, light strokes, fresh clay.', testSpot: true,
+    care: 'Test spot on this metal first, light strokes, fresh clay.', testSpot: true,
   },
   {
     id: 'abrasive-on-thin-layer', verdict: 'no', safety: false, zones: onWheel, finishes: ['anodised', 'magnesium', 'chrome'], families: ['metalPolish'],

@@ -45,7 +45,7 @@ export const acidRules: readonly Rule[] = [
   {
     id: 'mild-acid-on-bare', verdict: 'withCare', safety: false, zones: onWheel, finishes: bareFinishes, traits: ['mildAcid'],
     reason: 'Even a mild acid can leave a light haze on bare metal.',
-    care: 'Test spot at the back of a spoke, short contact, rinse at once.', dwellCap: 'shortest', testSpot: true,
+    care: 'Test spot on this metal first, short contact, rinse at once.', dwellCap: 'shortest', testSpot: true,
   },
   {
     id: 'mild-acid-on-open-lacquer', verdict: 'withCare', safety: false, zones: onWheel, conditions: openConditions, traits: ['mildAcid'],

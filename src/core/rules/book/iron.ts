@@ -11,7 +11,7 @@ export const ironRules: readonly Rule[] = [
   {
     id: 'iron-on-bare', verdict: 'withCare', safety: false, zones: onWheel, finishes: bareFinishes, traits: ['ironReactive'],
     reason: 'Some iron removers dull bare, anodised or plated metal.',
-    care: 'Test spot at the back of a spoke, short dwell.', dwellCap: 'shortest', testSpot: true,
+    care: 'Test spot on this metal first, short dwell.', dwellCap: 'shortest', testSpot: true,
   },
   {
     id: 'iron-under-peeling-lacquer', verdict: 'withCare', safety: false, zones: onWheel, conditions: ['peeling', 'corroded'], traits: ['ironReactive'],
