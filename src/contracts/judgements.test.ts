@@ -43,6 +43,8 @@ const expectation = v.partial(
     notAt: texts,
     dressNotAt: texts,
     stageNotAt: v.record(v.string(), texts),
+    /** Zones that stages of a kind do not go to. */
+    stageZonesNot: v.record(v.string(), texts),
     onlyZonesAt: v.record(v.string(), texts),
     millilitresAtMost: v.record(v.string(), v.number()),
     dwellAtLeast: v.record(v.string(), v.number()),
@@ -57,6 +59,8 @@ const expectation = v.partial(
     caution: v.string(),
     timing: v.string(),
     testSpot: v.boolean(),
+    /** The only zones where something is tried. */
+    testSpotAt: texts,
     verdicts: v.record(v.string(), v.string()),
   }),
 )
@@ -289,6 +293,12 @@ const checks: { [K in keyof Expected]-?: Check<K> } = {
     for (const { kind, corners } of plan.stages)
       for (const position of wanted[kind] ?? []) expect(corners).not.toContain(position)
   },
+  stageZonesNot: (plan, wanted) => {
+    for (const { kind, zones } of plan.stages)
+      for (const zone of zones) expect(wanted[kind] ?? []).not.toContain(zone)
+  },
+  testSpotAt: (plan, wanted) =>
+    expect(plan.steps.flatMap(({ act, zones }) => (act === 'testSpot' ? zones : []))).toEqual(wanted),
   onlyZonesAt: (plan, wanted) => {
     for (const [position, zones] of Object.entries(wanted))
       for (const step of plan.steps.filter(({ corner, act }) => corner === position && act !== 'preRinse'))
