@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { ratingOf } from '@/core/chemistry/product'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { anySituation, jobOf } from '@/core/job/testAnyJob'
-import type { Job } from '@/core/job/job'
+import { handSecondsAllowed, type Job } from '@/core/job/job'
 import type { Plan } from '@/core/plan/plan'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { soils } from '@/core/soils/soil'
@@ -67,10 +67,11 @@ describe('a limit on minutes', () => {
     'is kept where any of the named plans keeps it',
     fc.tuple(anyJob, fc.integer({ min: 15, max: 120 })),
     ([job, minutesAllowed]) => {
-      const plan = makePlan(wishing(job, { minutesAllowed }))
-      if (plan.operatorSeconds <= minutesAllowed * 60 || plan.steps.length === 0) return
+      const wished = wishing(job, { minutesAllowed })
+      const [plan, allowedSeconds] = [makePlan(wished), handSecondsAllowed(wished)]
+      if (plan.operatorSeconds <= allowedSeconds || plan.steps.length === 0) return
       const shortest = Math.min(...plan.alternatives.map(({ operatorSeconds }) => operatorSeconds))
-      expect(shortest).toBeGreaterThan(minutesAllowed * 60)
+      expect(shortest).toBeGreaterThan(allowedSeconds)
       expect(plan.operatorSeconds).toBe(shortest)
     },
   )
