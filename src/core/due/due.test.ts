@@ -66,6 +66,29 @@ describe('protection that is due', () => {
     expect(old!.again?.positions).toEqual(expect.arrayContaining([...fronts, ...rears]))
   })
 
+  it('has an axle due by itself where its day is far from the other one', () => {
+    const rearsLikeNew = { ...look(4, 1, true), positions: rears }
+    const items = due(shopOf([setOf(factsOf({ looks: [look(2, 1, true), rearsLikeNew] }))]))
+    const topUps = items.filter(({ kind }) => kind === 'topUp')
+    expect(topUps.map(({ what }) => what)).toEqual(['Top up Seal, fronts', 'Top up Seal, rears'])
+    expect(topUps.map(({ again }) => again?.positions)).toEqual([fronts, rears])
+    expect(new Set(topUps.map(({ key }) => key)).size).toBe(2)
+    const [first, second] = topUps
+    expect(first!.at < second!.at).toBe(true)
+  })
+
+  it('is renewed on the axle where water lies flat right after a reviving wash, and topped up on the other', () => {
+    const rearsLikeNew = { ...look(4, 1, true), positions: rears }
+    const items = due(shopOf([setOf(factsOf({ looks: [look(0, 1, true), rearsLikeNew] }))]))
+    expect(items.map(({ kind, what }) => [kind, what])).toEqual(
+      expect.arrayContaining([
+        ['renewal', 'Renew Seal, fronts'],
+        ['topUp', 'Top up Seal, rears'],
+      ]),
+    )
+    expect(items.find(({ kind }) => kind === 'renewal')!.at <= now).toBe(true)
+  })
+
   it('asks for a reviving wash before any renewal where a young layer looks bad, and believes the look after it', () => {
     const young = { layers: layer({ appliedAt: ago(20) }) }
     const [clogged] = due(shopOf([setOf(factsOf({ ...young, looks: [look(1, 4)] }))]))

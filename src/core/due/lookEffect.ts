@@ -21,7 +21,7 @@ const clogSentences = {
   clogged:
     'It looks worse than it should: film or minerals may hide it. Give it a reviving wash and look again before renewing.',
   wasClogged: 'It was clogged: after the wash it shows what is left, and the state is restored.',
-  gone: 'No better after a reviving wash: it is gone, renew it.',
+  gone: 'Still bad after a reviving wash: it is gone, renew it.',
 } as const
 
 const width = ({ p10, p90 }: { readonly p10: Date; readonly p90: Date }): number =>

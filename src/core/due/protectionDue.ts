@@ -17,8 +17,11 @@ const againOf = (group: readonly LiveLayer[], { facts }: LiveLayer): DueItem['ag
   positions: positionsOf(group),
 })
 
-const keyOf = (kind: string, set: DueSet, { facts }: LiveLayer): string =>
-  `${kind} ${set.facts.id} ${facts.kind} ${facts.appliedAt.getTime()} ${facts.productName}`.slice(0, 200)
+const keyOf = (kind: string, set: DueSet, { facts }: LiveLayer, axle = ''): string =>
+  `${kind} ${set.facts.id} ${facts.kind} ${facts.appliedAt.getTime()} ${axle}${facts.productName}`.slice(
+    0,
+    200,
+  )
 
 const serviceFor = (first: LiveLayer, isGone: boolean): ServiceId =>
   first.facts.kind === 'ceramicCoating' || first.facts.kind === 'coatingTopper'
@@ -31,58 +34,99 @@ const serviceFor = (first: LiveLayer, isGone: boolean): ServiceId =>
         ? 'quickRound'
         : 'maintain'
 
+/** An axle is topped up with the one before it where its own time is no more than so many times as long. House estimate. */
+const togetherTimes = 2
+
+/** Layers of one product that are due together, the first in front: what is gone, then what is near enough to be topped up in one go. */
+function dueTogether(group: readonly LiveLayer[], now: Date): { gone: LiveLayer[]; kept: LiveLayer[][] } {
+  const isGone = ({ forecast }: LiveLayer): boolean =>
+    forecast.renew.p50 <= now || forecast.clog.kind === 'gone'
+  const kept: LiveLayer[][] = []
+  for (const layer of group.filter((one) => !isGone(one))) {
+    const appliedAt = layer.facts.appliedAt.getTime()
+    const [first] = kept.at(-1) ?? []
+    const firstTime = first ? first.forecast.topUp.p50.getTime() - appliedAt : -Infinity
+    if (layer.forecast.topUp.p50.getTime() - appliedAt <= togetherTimes * firstTime) kept.at(-1)?.push(layer)
+    else kept.push([layer])
+  }
+  return { gone: group.filter(isGone), kept }
+}
+
+function revivingDue(set: DueSet, first: LiveLayer, clogged: readonly LiveLayer[]): DueItem[] {
+  const [one] = clogged
+  if (!one || one.forecast.clog.kind !== 'clogged') return []
+  return [
+    {
+      key: keyOf('reviving', set, first),
+      kind: 'reviving',
+      wheelSetId: set.facts.id,
+      what: `Reviving wash for ${first.facts.productName}, ${whereOf(clogged)}`,
+      why: 'Water beads worse than it should on a layer that is not used up: film or minerals may hide it. Wash it with acid or decontaminating shampoo and look again before anything is renewed.',
+      at: one.forecast.clog.before.look.at,
+      band: null,
+      sureness: 'likely',
+      remedy: { kind: 'visit', service: 'coatedMaintenance' },
+      canBeDone: false,
+    },
+  ]
+}
+
+function renewalDue(set: DueSet, first: LiveLayer, gone: readonly LiveLayer[], now: Date): DueItem[] {
+  const [one] = gone
+  if (!one) return []
+  const date = one.forecast.renew
+  const isSeen = one.forecast.clog.kind === 'gone'
+  const used = usedSentence(gone)
+  return [
+    {
+      key: keyOf('renewal', set, first),
+      kind: 'renewal',
+      wheelSetId: set.facts.id,
+      what: `Renew ${one.facts.productName}, ${whereOf(gone)}`,
+      why: isSeen ? `It looked bad even after a reviving wash. ${used}` : used,
+      at: isSeen && date.p50 > now ? now : date.p50,
+      band: bandOfDate(date),
+      sureness: isSeen ? 'sure' : surenessOf(date, one.facts.appliedAt),
+      remedy: { kind: 'visit', service: serviceFor(one, true) },
+      canBeDone: true,
+      again: againOf(gone, one),
+    },
+  ]
+}
+
+function topUpDue(set: DueSet, first: LiveLayer, kept: readonly LiveLayer[]): DueItem[] {
+  const [one] = kept
+  if (!one) return []
+  const date = one.forecast.topUp
+  return [
+    {
+      key: keyOf('topUp', set, first, one === first ? '' : `${one.facts.axle} `),
+      kind: 'topUp',
+      wheelSetId: set.facts.id,
+      what: `Top up ${one.facts.productName}, ${whereOf(kept)}`,
+      why: usedSentence(kept),
+      at: date.p50,
+      band: bandOfDate(date),
+      sureness: surenessOf(date, one.facts.appliedAt),
+      remedy: { kind: 'visit', service: serviceFor(one, false) },
+      canBeDone: true,
+      again: againOf(kept, one),
+    },
+  ]
+}
+
 /**
- * What is due of the protection on the wheels, one entry a product: a reviving wash where it looks clogged, else a top-up, or a
- * renewal once it is used up or no better after a reviving wash.
+ * What is due of the protection on the wheels, by product: a reviving wash where it looks clogged, else a renewal of what is used up
+ * or bad even after a reviving wash, and a top-up of the rest, axles whose days are near in one go.
  */
 export function protectionDue(set: DueSet, { now }: DueContext): DueItem[] {
   return byProduct(liveLayers(set, 'wheel'), ({ topUp }) => topUp).flatMap((group): DueItem[] => {
     const [first] = group
     if (!first) return []
-    const { facts, forecast } = first
-    const name = facts.productName
-    const where = whereOf(group)
-    const cloggedGroup = group.filter((one) => one.forecast.clog.kind === 'clogged')
-    const [clogged] = cloggedGroup
-    if (clogged && clogged.forecast.clog.kind === 'clogged')
-      return [
-        {
-          key: keyOf('reviving', set, first),
-          kind: 'reviving',
-          wheelSetId: set.facts.id,
-          what: `Reviving wash for ${name}, ${whereOf(cloggedGroup)}`,
-          why: 'Water beads worse than it should on a layer that is not used up: film or minerals may hide it. Wash it with acid or decontaminating shampoo and look again before anything is renewed.',
-          at: clogged.forecast.clog.before.look.at,
-          band: null,
-          sureness: 'likely',
-          remedy: { kind: 'visit', service: 'coatedMaintenance' },
-          canBeDone: false,
-        },
-      ]
-    const goneGroup = group.filter(
-      (one) => one.forecast.renew.p50 <= now || one.forecast.clog.kind === 'gone',
-    )
-    const [gone] = goneGroup
-    const of = gone ?? first
-    const date = gone ? gone.forecast.renew : forecast.topUp
-    const noBetter = gone?.forecast.clog.kind === 'gone'
-    return [
-      {
-        key: keyOf(gone ? 'renewal' : 'topUp', set, first),
-        kind: gone ? 'renewal' : 'topUp',
-        wheelSetId: set.facts.id,
-        what: `${gone ? 'Renew' : 'Top up'} ${name}, ${gone ? whereOf(goneGroup) : where}`,
-        why: noBetter
-          ? `It looked no better after a reviving wash. ${usedSentence(group)}`
-          : usedSentence(group),
-        at: noBetter && date.p50 > now ? now : date.p50,
-        band: bandOfDate(date),
-        sureness: noBetter ? 'sure' : surenessOf(date, of.facts.appliedAt),
-        remedy: { kind: 'visit', service: serviceFor(of, gone !== undefined) },
-        canBeDone: true,
-        again: againOf(gone ? goneGroup : group, of),
-      },
-    ]
+    const clogged = group.filter((one) => one.forecast.clog.kind === 'clogged')
+    if (clogged.length > 0) return revivingDue(set, first, clogged)
+    const { gone, kept } = dueTogether(group, now)
+    return [...renewalDue(set, first, gone, now), ...kept.flatMap((one) => topUpDue(set, first, one))]
   })
 }
 

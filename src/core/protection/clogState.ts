@@ -8,7 +8,8 @@ import type { LayerValues } from './unknowns'
 
 /**
  * What the looks at a layer say of film and minerals on it: 'clear', nothing; 'clogged', it looks worse than it should be, so a
- * reviving wash and a new look come before any renewal; 'wasClogged', it looked far better after one; 'gone', it looked no better.
+ * reviving wash and a new look come before any renewal; 'wasClogged', it looked far better after one; 'gone', it looked no better, or
+ * water lies flat right after one.
  */
 export type ClogState =
   | { readonly kind: 'clear' }
@@ -28,6 +29,8 @@ const youngShare = 0.5
 const hiddenShare = 0.2
 /** No better says that it is gone only for so long after the look before; later it may simply have worn. */
 const togetherDays = 45
+/** Water lies flat: where film and minerals are off, nothing is left that makes it bead. */
+const flatGrade = 0
 /** So many grades more, and it was clogged. */
 const revivedGrades = 2
 
@@ -49,6 +52,7 @@ export function clogStateOf({ looks }: Followed, values: LayerValues): ClogState
       : { kind: 'clear' }
   }
   const before = looks.at(-2)
+  if (last.look.beading === flatGrade) return { kind: 'gone', before: before ?? last, after: last }
   if (!before || before.look.afterReviving || before.look.beading > badGrade) return { kind: 'clear' }
   // Nothing that is gone comes back: far better is clogged, however long the wash took to come.
   if (last.look.beading - before.look.beading >= revivedGrades)

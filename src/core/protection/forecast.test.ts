@@ -288,6 +288,14 @@ describe('clogged is not gone', () => {
     expect(followedWith([before, look(3, 5)]).kind).toBe('wasClogged')
     expect(followedWith([before, look(1, 5)]).kind).toBe('gone')
   })
+  it('flat right after a reviving wash is gone, whatever was seen before', () => {
+    for (const grade of [0, 2, 4] as const) {
+      const before: WornLook = { ...look(grade, 20), afterReviving: false }
+      expect(followedWith([before, look(0, 5)]).kind).toBe('gone')
+    }
+    expect(followedWith([look(0, 5)]).kind).toBe('gone')
+    expect(followedWith([{ ...look(0, 5), afterReviving: false }]).kind).not.toBe('gone')
+  })
 })
 
 describe('calibration', () => {

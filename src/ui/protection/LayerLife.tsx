@@ -60,6 +60,6 @@ function ClogNote({ wheelSetId, kind }: ClogNoteProps) {
     )
   if (kind === 'wasClogged')
     return <p className="clog-note">It was clogged: after a reviving wash it showed what is left.</p>
-  if (kind === 'gone') return <p className="clog-note">No better after a reviving wash: renew it.</p>
+  if (kind === 'gone') return <p className="clog-note">Still bad after a reviving wash: renew it.</p>
   return null
 }
