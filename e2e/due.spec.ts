@@ -19,7 +19,7 @@ test('a look on the phone: two taps, and it says what it moved', async ({ page }
   const said = page.locator('.look-effects')
   await expect(said).toContainText('Kept.')
   await expect(said).toContainText('rears')
-  await expect(said).toContainText('sooner')
+  await expect(said).toContainText('it is gone. Renew it.')
   await page.getByRole('link', { name: 'Finished' }).click()
   await page.waitForURL(`**${href}`)
   await page.getByRole('link', { name: 'Protection, layer by layer' }).click()

@@ -46,6 +46,7 @@ export const lookEffects = v.array(
       v.transform((text) => new Date(text)),
     ),
     narrowerDays: v.number(),
+    isGone: v.boolean(),
     clog: v.string(),
   }),
 )

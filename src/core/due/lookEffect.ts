@@ -12,6 +12,8 @@ export interface LookEffect {
   readonly topUpAt: Date
   /** How much narrower the band is, days; below zero: wider. */
   readonly narrowerDays: number
+  /** Nothing of it is left: no top-up comes any more. */
+  readonly isGone: boolean
   /** What it says of film and minerals, in a sentence; empty: nothing. */
   readonly clog: string
 }
@@ -21,7 +23,7 @@ const clogSentences = {
   clogged:
     'It looks worse than it should: film or minerals may hide it. Give it a reviving wash and look again before renewing.',
   wasClogged: 'It was clogged: after the wash it shows what is left, and the state is restored.',
-  gone: 'Still bad after a reviving wash: it is gone, renew it.',
+  gone: 'Still bad after a reviving wash: it is gone. Renew it.',
 } as const
 
 const width = ({ p10, p90 }: { readonly p10: Date; readonly p90: Date }): number =>
@@ -41,14 +43,16 @@ export function saidOfLook(
     const was = old.get(layer.id)
     const of = named.get(layer.id)
     if (!was || !of || !beads(of.kind)) return []
-    const clog =
-      layer.clog.kind === was.clog.kind && layer.looks === was.looks ? '' : clogSentences[layer.clog.kind]
+    const isGone = layer.clog.kind === 'gone'
+    const isNews = layer.clog.kind !== was.clog.kind || layer.looks !== was.looks
+    const clog = isNews || isGone ? clogSentences[layer.clog.kind] : ''
     const effect: LookEffect = {
       productName: of.productName,
       axle: of.axle,
       movedDays: inDays(layer.topUp.p50.getTime() - was.topUp.p50.getTime()),
       topUpAt: layer.topUp.p50,
       narrowerDays: inDays(width(was.topUp) - width(layer.topUp)),
+      isGone,
       clog,
     }
     return layer.looks !== was.looks || Math.abs(effect.movedDays) >= 1 ? [effect] : []

@@ -10,6 +10,11 @@ function movedWords({ movedDays, topUpAt }: LookEffect): string {
   return `${Math.abs(movedDays)} days ${movedDays < 0 ? 'sooner' : 'later'}: ${when}`
 }
 
+const keptWords = (effect: LookEffect): string => {
+  const surer = effect.narrowerDays > 0 ? `; ${effect.narrowerDays} days surer` : ''
+  return `${movedWords(effect)}${surer}. ${effect.clog}`.trim()
+}
+
 /** What a look has moved, layer by layer. */
 export function LookEffects({ effects }: { readonly effects: readonly LookEffect[] }) {
   return (
@@ -18,8 +23,7 @@ export function LookEffects({ effects }: { readonly effects: readonly LookEffect
       <ul>
         {effects.map((effect) => (
           <li key={`${effect.productName} ${effect.axle}`}>
-            {effect.productName}, {axleNames[effect.axle]}: {movedWords(effect)}
-            {effect.narrowerDays > 0 && `; ${effect.narrowerDays} days surer`}. {effect.clog}
+            {effect.productName}, {axleNames[effect.axle]}: {effect.isGone ? effect.clog : keptWords(effect)}
           </li>
         ))}
       </ul>
