@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { plainConditions } from '@/core/conditions/conditions'
 import type { Job } from '@/core/job/job'
-import { anyPoorJob } from '@/core/job/testAnyJob'
+import { anyPoorJob, anySituation, jobOf } from '@/core/job/testAnyJob'
 import type { Shortfall } from '@/core/plan/plan'
 import { starterTools } from '@/core/tools/starterTools'
 import type { ToolKind } from '@/core/tools/tool'
@@ -96,3 +97,29 @@ describe('a refusal', () => {
     90_000 * times,
   )
 })
+
+it(
+  'what the person ruled out is never put down to the cabinet: rubber is told what was ruled out',
+  () =>
+    fc.assert(
+      fc.property(anySituation, (situation) => {
+        const free = jobOf(situation)
+        const cleansRubber = (id: FamilyId): boolean => {
+          const family = familyOf(id)
+          return family.purpose === 'clean' && family.surfaces.some((surface) => surface !== 'wheel')
+        }
+        const forbidden = free.cabinet.filter(({ family }) => cleansRubber(family)).map(({ id }) => id)
+        const job = { ...free, wishes: { ...free.wishes, forbidden } }
+        const worked = (of: Job) => makePlan(of).stages.map(({ kind }) => kind)
+        const before = worked(free)
+        const texts = makePlan(job).shortfalls.map(({ text }) => text)
+        for (const surface of ['arch', 'tyre'] as const) {
+          if (!before.includes(surface)) continue
+          const blamed = texts.filter((text) => text.startsWith('Nothing in the cabinet cleans the'))
+          expect([surface, blamed]).toEqual([surface, []])
+        }
+      }),
+      { numRuns: 60 * times },
+    ),
+  60_000 * times,
+)

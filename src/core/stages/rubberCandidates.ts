@@ -188,6 +188,21 @@ export class RubberCandidates {
     return best ? { productName: best.product.name, reason: best.judgement.rules[0]?.reason ?? '' } : null
   }
 
+  /** The best that the person ruled out and no rule forbids; null where there is none. */
+  ruledOut(
+    surface: 'tyre' | 'arch',
+    corners: readonly Corner[],
+  ): { readonly productName: string; readonly enough: boolean } | null {
+    const { wishes } = this.job
+    if (wishes.forbidden.length === 0) return null
+    const free = new RubberCandidates({ ...this.job, wishes: { ...wishes, forbidden: [] } })
+    const [best] = free
+      .of(surface, corners)
+      .filter(({ product }) => wishes.forbidden.includes(product.id))
+      .sort((a, b) => Number(b.enough) - Number(a.enough) || Number(b.isMadeForIt) - Number(a.isMadeForIt))
+    return best ? { productName: best.product.name, enough: best.enough } : null
+  }
+
   private judged(surface: 'tyre' | 'arch', corners: readonly Corner[]): readonly RubberCandidate[] {
     const key = `${surface} ${corners.map(({ position }) => position).join()}`
     const known = this.known.get(key)

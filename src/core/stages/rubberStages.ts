@@ -52,22 +52,48 @@ function bestOf(candidates: readonly RubberCandidate[], job: Job): RubberCandida
   )[0]
 }
 
-/** Why rubber or liner is left alone: a rule, where one alone is in the way, else the cabinet. */
-function nothingFor(
+/** Why rubber or liner is left alone: the person's own wish or a rule, where one alone is in the way, else the cabinet. */
+function sayNothingFor(
   surface: 'tyre' | 'arch',
+  corners: readonly Corner[],
   soilText: string,
-  barred: { readonly productName: string; readonly reason: string } | null,
-): RubberChoice {
-  const shortfall = barred
-    ? {
-        text: `The ${nouns[surface]} is left alone: ${barred.productName} would clean it, but not now.`,
-        mend: barred.reason,
-      }
-    : {
-        text: `Nothing in the cabinet cleans the ${nouns[surface]}${soilText ? ` of ${soilText}` : ''}.`,
-        mend: `Add a product for ${soilsOf[surface].map((soil) => soilNames[soil]).join(' or ')} that is made for the ${nouns[surface]}.`,
-      }
-  return { stage: null, keepOffWheel: false, school: null, shortfall }
+  all: RubberCandidates,
+): NonNullable<RubberChoice['shortfall']> {
+  const noun = nouns[surface]
+  const suited = `a product for ${soilsOf[surface].map((soil) => soilNames[soil]).join(' or ')} that is made for the ${noun}`
+  const out = all.ruledOut(surface, corners)
+  if (out)
+    return {
+      text: `The ${noun} is left alone: you ruled out ${out.productName}, which cleans it.`,
+      mend: `Allow it again, or add ${suited}.`,
+    }
+  const barred = all.barred(surface, corners)
+  if (barred)
+    return {
+      text: `The ${noun} is left alone: ${barred.productName} would clean it, but not now.`,
+      mend: barred.reason,
+    }
+  return {
+    text: `Nothing in the cabinet cleans the ${noun}${soilText ? ` of ${soilText}` : ''}.`,
+    mend: `Add ${suited}.`,
+  }
+}
+
+/** What would take more than the best that may be used. */
+function sayNotEnough(
+  surface: 'tyre' | 'arch',
+  corners: readonly Corner[],
+  { product }: RubberCandidate,
+  soilText: string,
+  all: RubberCandidates,
+): NonNullable<RubberChoice['shortfall']> {
+  const out = all.ruledOut(surface, corners)
+  return {
+    text: `${product.name} will not take all of it off the ${nouns[surface]}: ${soilText}.`,
+    mend: out?.enough
+      ? `You ruled out ${out.productName}, which would; allow it again, or look at the foam after the last round.`
+      : 'Look at the foam after the last round; what stays wants a stronger cleaner for rubber.',
+  }
 }
 
 /** Product, strength and rounds for tyres or arches: as many rounds as the grade asks for, of the kind the plan prefers. */
@@ -87,7 +113,13 @@ export function chooseForRubber(
     .filter(({ grade }) => grade > 0)
   const soilText = present.map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`).join(' and ')
   const chosen = bestOf(candidates, job)
-  if (!chosen) return nothingFor(surface, soilText, all.barred(surface, corners))
+  if (!chosen)
+    return {
+      stage: null,
+      keepOffWheel: false,
+      school: null,
+      shortfall: sayNothingFor(surface, corners, soilText, all),
+    }
   const { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement } = chosen
   const why = soilText
     ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`
@@ -105,11 +137,6 @@ export function chooseForRubber(
     },
     keepOffWheel: keptOff(product, corners, job, fraction),
     school: bySchool ? schoolText('wheelAndTyre', job.schools) : null,
-    shortfall: chosen.enough
-      ? null
-      : {
-          text: `${product.name} will not take all of it off the ${nouns[surface]}: ${soilText}.`,
-          mend: 'Look at the foam after the last round; what stays wants a stronger cleaner for rubber.',
-        },
+    shortfall: chosen.enough ? null : sayNotEnough(surface, corners, chosen, soilText, all),
   }
 }

@@ -1,6 +1,6 @@
 import { listed } from './listed'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
-import { amountAt, wheelSoils, type WheelSoil } from '@/core/choice/need'
+import { wheelSoils, type WheelSoil } from '@/core/choice/need'
 import { harshOf, secondsOf } from '@/core/choice/cost'
 import type { Option } from '@/core/choice/option'
 import { searchPlans } from '@/core/choice/search'
@@ -10,15 +10,15 @@ import { wearOf } from '@/core/chemistry/product'
 import { sayDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
 import { strictness } from '@/core/rules/rule'
-import { gradeOfAmount } from '@/core/soils/expectedLoad'
 import { gradeNames, soilNames } from '@/core/soils/soil'
+import { worstGrade } from '@/core/soils/zoneLoads'
 import type { GroupStage } from '@/core/choice/wheelStages'
 import { log } from '@/core/quantity/steady'
 
 /** The worst there is of a soil on a group, in words: "heavy road film". */
-export function soilText(choice: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {
-  const worst = Math.max(0, ...choice.group.zones.map((zone) => amountAt(choice.group, zone, soil)))
-  return worst === 0 ? '' : `${gradeNames[gradeOfAmount(worst)]} ${soilNames[soil]}`
+export function soilText({ group }: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {
+  const grade = worstGrade(group.corners, group.zones, soil)
+  return grade === 0 ? '' : `${gradeNames[grade]} ${soilNames[soil]}`
 }
 
 /** What the cold asks for beyond the label's shortest dwell; empty where it asks for nothing. */
@@ -122,10 +122,12 @@ export function whyStage(
     )
     .sort((a, b) => does(b) - does(a))[0]
   const reason = barred?.judgement.rules[0]?.reason
+  // Nobody thinks of something stronger for light dirt.
+  const isLight = worstGrade(choice.group.corners, choice.group.zones, main) <= 1
   return [
     takes,
     milder ? `${milder.name} is milder, but leaves too much of the ${soilNames[milder.soil]}.` : '',
-    barred && reason && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
+    barred && reason && !isLight && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
   ]
     .filter(Boolean)
     .join(' ')
