@@ -2,6 +2,8 @@ import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import { services, type Target } from '@/core/visit-kinds/service'
 import { amountOfGrade, type Soil } from '@/core/soils/soil'
+import type { Zone } from '@/core/wheel/zone'
+import { isPolishedMetal } from './polishedMetal'
 import type { WheelGroup } from './wheelGroup'
 import { log } from '@/core/quantity/steady'
 
@@ -32,9 +34,16 @@ export const targetAmount = (target: Target, own: OwnEstimates): number =>
 /** Even a wheel that looks clean is washed. */
 const leastWash = 0.05
 
-/** Amount of a soil where there is most of it, over the wheels of a group. */
-export const amountAt = (group: WheelGroup, zone: WheelGroup['zones'][number], soil: Soil): number =>
-  Math.max(0, ...group.corners.map(({ loads }) => amountOfGrade(loads[zone]?.[soil] ?? 0)))
+/** Amount of a soil where there is most of it, over the wheels of a group; scale on polished metal is left to polish. */
+export const amountAt = (group: Pick<WheelGroup, 'corners'>, zone: Zone, soil: Soil): number =>
+  Math.max(
+    0,
+    ...group.corners.map((corner) =>
+      soil === 'mineral' && isPolishedMetal(zone, corner)
+        ? 0
+        : amountOfGrade(corner.loads[zone]?.[soil] ?? 0),
+    ),
+  )
 
 function neediest(group: WheelGroup, soil: Soil, target: number): number {
   return group.zones.reduce((most, zone) => {

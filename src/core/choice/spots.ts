@@ -5,7 +5,7 @@ import type { Corner } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { StageKind } from '@/core/work/stageKind'
 import type { Zone } from '@/core/wheel/zone'
-import { wheelSoils } from './need'
+import { amountAt, wheelSoils } from './need'
 import { roleOf } from './role'
 import type { WheelGroup } from './wheelGroup'
 
@@ -22,7 +22,9 @@ export function cornersToTreat(
   const marked =
     soils.length === 0
       ? corners
-      : corners.filter((corner) => soils.some((soil) => worstGrade([corner], zones, soil) > 0))
+      : corners.filter((corner) =>
+          soils.some((soil) => zones.some((zone) => amountAt({ corners: [corner] }, zone, soil) > 0)),
+        )
   return marked.length > 0 ? marked : corners
 }
 
@@ -49,7 +51,7 @@ const sides: readonly (readonly Zone[])[] = [
 function acidZones(product: Product, corners: readonly Corner[], zones: readonly Zone[]): readonly Zone[] {
   if (corners.some(({ protection }) => protection.includes('ceramicCoating'))) return zones
   const soils = wheelSoils.filter((soil) => ratingOf(product, soil) > 1)
-  const has = (zone: Zone): boolean => soils.some((soil) => worstGrade(corners, [zone], soil) > 0)
+  const has = (zone: Zone): boolean => soils.some((soil) => amountAt({ corners }, zone, soil) > 0)
   const mine = sides.filter((side) => zones.some((zone) => side.includes(zone) && has(zone)))
   return zones.filter((zone) => mine.some((side) => side.includes(zone)))
 }

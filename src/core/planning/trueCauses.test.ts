@@ -4,6 +4,7 @@ import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { plainConditions } from '@/core/conditions/conditions'
 import type { Job } from '@/core/job/job'
+import { allOf, fourCorners, testJob } from '@/core/job/testJob'
 import { anyPoorJob, anySituation, jobOf } from '@/core/job/testAnyJob'
 import type { Shortfall } from '@/core/plan/plan'
 import { starterTools } from '@/core/tools/starterTools'
@@ -123,3 +124,20 @@ it(
     ),
   60_000 * times,
 )
+
+it('protection and polish that the person ruled out are named, not the cabinet', () => {
+  const polished = { finish: 'polishedBare', condition: 'sound' } as const
+  const free = testJob(
+    fourCorners({ finishes: { ...allOf('paintedGloss'), lip: polished }, loads: { face: { film: 1 } } }),
+    { service: 'restore' },
+  )
+  const forbidden = free.cabinet
+    .filter(({ family }) => familyOf(family).purpose === 'protect' || family === 'metalPolish')
+    .map(({ id }) => id)
+  const said = makePlan({ ...free, wishes: { ...free.wishes, forbidden } })
+    .shortfalls.map(({ text }) => text)
+    .join(' ')
+  expect(said).toMatch(/You ruled out .*, which protects this finish/)
+  expect(said).toMatch(/you ruled out .*polish/)
+  expect(said).not.toMatch(/Nothing in the cabinet protects|the cabinet has no/)
+})

@@ -1,3 +1,4 @@
+import { isPolishedMetal } from '@/core/choice/polishedMetal'
 import { sitesOf } from '@/core/choice/sites'
 import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
 import type { Product } from '@/core/chemistry/product'
@@ -13,6 +14,7 @@ import { inWalkingOrder, type Position } from '@/core/wheel/position'
 import { finishZoneOf, sealedZones, type Zone } from '@/core/wheel/zone'
 import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
 import type { Miss } from './shortfallBook'
+import type { Said } from '@/core/words/shortfalls'
 import { addDraft, type StageDraft } from './stageDraft'
 
 export interface Finishing {
@@ -46,21 +48,26 @@ const draftOf = (
   rounds: 1,
 })
 
-const nothingProtects = [
-  'Nothing in the cabinet protects this finish.',
-  'Add a protection that suits it, or leave the wheel clean and dry.',
-] as const
+/** Why nothing protects a wheel: what the person ruled out, where that would, else the cabinet. */
+function sayNothingProtects(corner: Corner, job: Job): Said {
+  const free = { ...job, wishes: { ...job.wishes, forbidden: [] } }
+  const { choice } = chooseWheelProtection(corner, free, null)
+  return choice && job.wishes.forbidden.includes(choice.product.id)
+    ? [
+        `You ruled out ${choice.product.name}, which protects this finish.`,
+        'Allow it again, or leave the wheel clean and dry.',
+      ]
+    : [
+        'Nothing in the cabinet protects this finish.',
+        'Add a protection that suits it, or leave the wheel clean and dry.',
+      ]
+}
 
 /** Scale on polished metal comes off with polish alone: until then nothing is put over it. */
-const keepsScale = (zone: Zone, corner: Corner, job: Job): boolean => {
-  const of = finishZoneOf(zone)
-  return (
-    of !== null &&
-    corner.finishes[of]?.finish === 'polishedBare' &&
-    (corner.loads[zone]?.mineral ?? 0) > 0 &&
-    services[job.service].polishes !== true
-  )
-}
+const keepsScale = (zone: Zone, corner: Corner, job: Job): boolean =>
+  isPolishedMetal(zone, corner) &&
+  (corner.loads[zone]?.mineral ?? 0) > 0 &&
+  services[job.service].polishes !== true
 
 /**
  * Protection and dressing of the wheels that were cleaned: nothing is sealed over dirt.
@@ -101,7 +108,8 @@ export function finishDrafts(
             .filter(Boolean)
             .join(' ') || 'Leave the wheel clean, and protect it another day.',
         )
-      else if (!choice && isHere('face', corner, job)) miss([corner.position], ...nothingProtects)
+      else if (!choice && isHere('face', corner, job))
+        miss([corner.position], ...sayNothingProtects(corner, job))
     }
     const { choice: dressing, refused } = service.tyres
       ? chooseDressing(corner, job)
@@ -126,6 +134,17 @@ const polishedZones = ({ corners: [corner], zones }: WheelGroup): Zone[] =>
     return state?.finish === 'polishedBare' && state.condition === 'sound'
   })
 
+const sayNoPolish = (ruledOut: Product | undefined): Said =>
+  ruledOut
+    ? [
+        `The bare metal stays as dull as it is: you ruled out ${ruledOut.name}.`,
+        'Allow it again, or leave the shine for another visit.',
+      ]
+    : [
+        'The bare metal stays as dull as it is: the cabinet has no metal polish.',
+        'Add one for polished bare metal, or leave the shine for another visit.',
+      ]
+
 /** Metal polish on bare polished metal, where the visit restores and the cabinet has one. */
 export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss): StageDraft[] {
   if (!services[job.service].polishes) {
@@ -141,9 +160,9 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
     return []
   }
   const drafts: StageDraft[] = []
-  const product: Product | undefined = job.cabinet.find(
-    ({ id, family, archived }) => family === 'metalPolish' && !archived && !job.wishes.forbidden.includes(id),
-  )
+  const polishes = job.cabinet.filter(({ family, archived }) => family === 'metalPolish' && !archived)
+  const product: Product | undefined = polishes.find(({ id }) => !job.wishes.forbidden.includes(id))
+  const [ruledOut] = polishes
   for (const group of groups) {
     const zones = polishedZones(group)
     if (zones.length === 0) continue
@@ -156,11 +175,7 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
       continue
     }
     if (!product) {
-      miss(
-        positionsOf(group),
-        'The bare metal stays as dull as it is: the cabinet has no metal polish.',
-        'Add one for polished bare metal, or leave the shine for another visit.',
-      )
+      miss(positionsOf(group), ...sayNoPolish(ruledOut))
       continue
     }
     const judgement = judgePlaces(rulesAbout({ product }), sitesOf({ ...group, zones }, job))

@@ -11,10 +11,10 @@ import type { Zone } from '@/core/wheel/zone'
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
 
 describe('a test spot', () => {
-  it('of acid for a polished lip is made on the lip, not on the paint behind the spokes', () => {
-    const polished = { finish: 'polishedBare', condition: 'sound' } as const
+  it('of acid for a chrome lip is made on the lip, not on the paint behind the spokes', () => {
+    const plated = { finish: 'chrome', condition: 'sound' } as const
     const corners = fourCorners({
-      finishes: { ...allOf('paintedGloss'), lip: polished },
+      finishes: { ...allOf('paintedGloss'), lip: plated },
       loads: { face: { film: 1 }, lip: { mineral: 3 } },
     })
     const { steps } = makePlan(testJob(corners))
