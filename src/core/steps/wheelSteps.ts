@@ -153,10 +153,13 @@ const hubStep = (corner: Corner, { job }: StepContext): Step => ({
   zones: [],
 })
 
-/** Puts steps in before the last rinse of a wheel. */
-function beforeLastRinse(steps: Step[], more: readonly Step[]): void {
-  const at = steps.findLastIndex(({ act }) => act === 'rinse')
-  if (at >= 0) steps.splice(at, 0, ...more)
+/** Puts steps in before the last rinse of a wheel; what bites does not wait for them, so that they come while it dwells. */
+function beforeLastRinse(steps: Step[], more: readonly Step[], stages: readonly Stage[]): void {
+  const rinse = steps.findLastIndex(({ act }) => act === 'rinse')
+  if (rinse < 0) return
+  const stage = stages.find(({ id }) => id === steps[rinse]?.stopsDwellOf)
+  const brush = steps.findLastIndex(({ act, stageId }) => act === 'agitate' && stageId === stage?.id)
+  steps.splice(stage?.longest?.kind === 'contact' && brush >= 0 ? brush : rinse, 0, ...more)
 }
 
 /** Everything wet at one wheel, from the knock-down to the protection that goes on wet. */
@@ -184,7 +187,7 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
     else if (only) steps.push(...stageSteps(only, corner, context))
     for (const stage of goingOn(pass)) steps.push(...stageSteps(stage, corner, context, 2))
   }
-  if (service.isQuick && isHere('tyre', corner, job)) beforeLastRinse(steps, wipeTyre(corner, context))
+  if (service.isQuick && isHere('tyre', corner, job)) beforeLastRinse(steps, wipeTyre(corner, context), here)
   if (service.wheelsOff && job.vehicleKind !== 'looseSet') steps.push(hubStep(corner, context))
   // On the wet wheel, and before anything seals in what stayed.
   if (cleaning.some((stage) => !isOnRubber(stage.kind) && (isByHand(stage) || stage.kind === 'waterless')))
