@@ -10,6 +10,7 @@ import { plainSchedule } from '@/core/sequence/problem/plainSchedule'
 import { solveSequence, type Answer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/problem/verify'
 import { shortfallsByTheClock } from './byTheClock'
+import { withOwnTools } from './ownTools'
 import { calmSequence } from './calmSequence'
 import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
@@ -201,7 +202,7 @@ function inOrder(
       ? headlineOf(job, plan.stages, plan.operatorSeconds, tail.end, moreSeconds(job, plan))
       : plan.headline,
     shortfalls: shortfallsByTheClock(job, plan, tail.end),
-    steps: [...plan.steps].sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
+    steps: withOwnTools(plan.steps, all, job).sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0)),
     sequence,
   }
 }

@@ -4,6 +4,7 @@ import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import { jobStepIds, triedStageIds } from '@/core/plan/stepId'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem/problem'
+import { spareOf } from '@/core/tools/spareTool'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { isShadedBeside } from '@/core/steps/sunOrder'
 import { isPutOnWet } from '@/core/steps/wheelSteps'
@@ -61,12 +62,8 @@ function singleToolsOf(job: Job, steps: readonly Step[], nameOf: (step: Step) =>
   const single = new Set<string>()
   for (const step of steps) {
     if (step.act === 'lookAgain') continue
-    const kinds = step.tools.map((name) => job.tools.find((tool) => tool.name === name)?.kind)
     const hasPair =
-      step.tools.length > 0 &&
-      kinds.every(
-        (kind) => job.tools.filter((tool) => tool.kind === kind && tool.state === 'clean').length > 1,
-      )
+      step.tools.length > 0 && step.tools.every((name) => spareOf(name, job.tools) !== undefined)
     if (!hasPair) single.add(nameOf(step))
   }
   return [...single]
