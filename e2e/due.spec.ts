@@ -74,12 +74,18 @@ test('several due things go into one visit, one is put off, a reminder is kept',
   await expect(page.getByLabel('Service')).toHaveValue('decontaminate')
   await expect(page.getByText(/^Due of these wheels:/)).toContainText('Reviving wash')
   await page.goto('/due?q=Brackwater')
-  const renewal = page.locator('.due-row').filter({ hasText: 'Long Coat' })
-  await renewal.getByRole('button', { name: /^Put off 1 month/ }).click()
-  await expect(renewal).toHaveCount(0)
+  // One row, or one an axle, as the day has it.
+  const coats = page.locator('.due-row').filter({ hasText: 'Long Coat' })
+  await expect(coats.first()).toBeVisible()
+  const count = await coats.count()
+  await coats
+    .first()
+    .getByRole('button', { name: /^Put off 1 month/ })
+    .click()
+  await expect(coats).toHaveCount(count - 1)
   await page.getByText('put off or done already').click()
   await page.getByRole('button', { name: /^Bring back: .*Long Coat/ }).click()
-  await expect(renewal).toHaveCount(1)
+  await expect(coats).toHaveCount(count)
   await page.goto('/due')
   await page.getByLabel('Remind me of').fill('Sharpen nothing')
   await page
