@@ -66,8 +66,10 @@ describe('the fastest plan', () => {
             if (situation[soil] === 4) return
             const clean = makePlan(jobOf(situation))
             const dirty = makePlan(jobOf({ ...situation, [soil]: situation[soil] + 1 }))
+            // A wheel is washed twice where nothing else does it, however quick that is.
+            const isTwice = dirty.stages.some(({ kind, rounds }) => kind === 'wash' && rounds > 1)
             // The search weighs brushes and rinses; a mist or a rinse before suds may come on top.
-            if (!saysMore(dirty, clean))
+            if (!saysMore(dirty, clean) && !isTwice)
               expect(dirty.operatorSeconds).toBeGreaterThanOrEqual(0.9 * clean.operatorSeconds)
           },
         ),
