@@ -52,6 +52,38 @@ export const anySituation = fc.record({
 })
 export type Situation = typeof anySituation extends fc.Arbitrary<infer T> ? T : never
 
+/** A clean, painted car in the shade, worked by one person: what an example changes stands out. */
+export const plainSituation: Situation = {
+  service: 'maintain',
+  vehicleKind: 'car',
+  finish: 'paintedGloss',
+  condition: 'sound',
+  film: 0,
+  dust: 0,
+  bonded: 0,
+  tar: 0,
+  mineral: 0,
+  browning: 0,
+  grit: 0,
+  spokeCount: 10,
+  airCelsius: 20,
+  humidityShare: 0.4,
+  raining: false,
+  exposure: 'shade',
+  protection: [],
+  hasCaliper: false,
+  curing: false,
+  prefer: 'gentlest',
+  people: 1,
+  schools: {
+    overFoaming: false,
+    tyre: 'beforeWheel',
+    rinseFirst: 'byFinish',
+    wheelsOrder: 'first',
+    passes: 'oneRinse',
+  },
+}
+
 /** The job of a situation. */
 export function jobOf(one: Situation): Job {
   const condition = one.finish === 'unknown' ? 'unknown' : one.condition

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { wetTimes } from '@/core/chemistry/longest'
-import { anySituation, jobOf, type Situation } from '@/core/job/testAnyJob'
+import { anySituation, jobOf, plainSituation, type Situation } from '@/core/job/testAnyJob'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan } from '@/core/plan/plan'
 import { isOnRubber } from '@/core/work/stageKind'
@@ -37,34 +37,13 @@ function onSeconds(plan: Plan, stageId: string, isBiting: boolean): { corner: st
 
 /** Wheels worked in parts, and a tyre to wipe before the last rinse. */
 const warmQuickRound: Situation = {
+  ...plainSituation,
   service: 'quickRound',
-  vehicleKind: 'car',
   finish: 'polishedBare',
-  condition: 'sound',
-  film: 0,
-  dust: 0,
   bonded: 4,
-  tar: 0,
-  mineral: 0,
-  browning: 0,
-  grit: 0,
   spokeCount: 24,
   airCelsius: 38,
   humidityShare: 0.97,
-  raining: false,
-  exposure: 'shade',
-  protection: [],
-  hasCaliper: false,
-  curing: false,
-  prefer: 'gentlest',
-  people: 1,
-  schools: {
-    overFoaming: false,
-    tyre: 'beforeWheel',
-    rinseFirst: 'byFinish',
-    wheelsOrder: 'first',
-    passes: 'oneRinse',
-  },
 }
 
 const acids = (job: Job): Job => ({ ...job, schools: { ...job.schools, acidOnLacquer: true } })

@@ -1,40 +1,17 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { anySituation, jobOf, type Situation } from '@/core/job/testAnyJob'
+import { anySituation, jobOf, plainSituation, type Situation } from '@/core/job/testAnyJob'
 import { planInOrder } from './orderPlan'
 
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
 
 /** A wheel washed twice and in parts: the barrel brush is held alone, and the kit has another. */
 const twiceInParts: Situation = {
+  ...plainSituation,
   service: 'decontaminate',
-  vehicleKind: 'car',
-  finish: 'paintedGloss',
-  condition: 'sound',
-  film: 0,
   dust: 4,
-  bonded: 0,
-  tar: 0,
-  mineral: 0,
-  browning: 0,
-  grit: 0,
-  spokeCount: 10,
-  airCelsius: 20,
-  humidityShare: 0.4,
-  raining: false,
   exposure: 'partSun',
-  protection: [],
-  hasCaliper: false,
-  curing: false,
-  prefer: 'gentlest',
   people: 2,
-  schools: {
-    overFoaming: false,
-    tyre: 'beforeWheel',
-    rinseFirst: 'byFinish',
-    wheelsOrder: 'first',
-    passes: 'oneRinse',
-  },
 }
 
 it(
