@@ -86,7 +86,9 @@ describe('protection that is due', () => {
         ['topUp', 'Top up Seal, rears'],
       ]),
     )
-    expect(items.find(({ kind }) => kind === 'renewal')!.at <= now).toBe(true)
+    const renewal = items.find(({ kind }) => kind === 'renewal')!
+    expect(renewal.at <= now).toBe(true)
+    expect(renewal.band).toBeNull()
   })
 
   it('asks for a reviving wash before any renewal where a young layer looks bad, and believes the look after it', () => {

@@ -76,16 +76,16 @@ function renewalDue(set: DueSet, first: LiveLayer, gone: readonly LiveLayer[], n
   if (!one) return []
   const date = one.forecast.renew
   const isSeen = one.forecast.clog.kind === 'gone'
-  const used = usedSentence(gone)
   return [
     {
       key: keyOf('renewal', set, first),
       kind: 'renewal',
       wheelSetId: set.facts.id,
       what: `Renew ${one.facts.productName}, ${whereOf(gone)}`,
-      why: isSeen ? `It looked bad even after a reviving wash. ${used}` : used,
+      why: isSeen ? 'It looked bad even after a reviving wash.' : usedSentence(gone),
       at: isSeen && date.p50 > now ? now : date.p50,
-      band: bandOfDate(date),
+      // What was seen is not forecast any more.
+      band: isSeen ? null : bandOfDate(date),
       sureness: isSeen ? 'sure' : surenessOf(date, one.facts.appliedAt),
       remedy: { kind: 'visit', service: serviceFor(one, true) },
       canBeDone: true,
