@@ -46,15 +46,17 @@ interface Said {
  * time, or one after the other with little else in between; else the shortest order with its comings to a wheel joined.
  * @param problem the steps as operations, with brakes that cool and the like
  * @param aroundSeconds what comes before the first wheel and after the last
+ * @param plainSeconds what one wheel after the other takes: nobody keeps an order in mind that takes longer
  */
 export function calmSequence(
   made: PlanProblem,
   problem: SequenceProblem,
   shortest: Schedule,
   aroundSeconds = 0,
+  plainSeconds = Infinity,
 ): CalmSequence {
   const within = (share: number): number =>
-    Math.floor((aroundSeconds + shortest.makespanSeconds) * share) - aroundSeconds
+    Math.min(plainSeconds, Math.floor((aroundSeconds + shortest.makespanSeconds) * share) - aroundSeconds)
   const clock = clockOf(problem)
   const changesOf = (schedule: Schedule): number => calmnessOf(problem, schedule).wheelChanges
   const usual = patternsOf(made, problem, clock, within(calmShare))

@@ -285,7 +285,13 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
   if (job.schools.order === 'tight' || (job.wishes.placed ?? []).length > 0) return shortest
   const best = scheduleIn(ordering, shortest.sequence)
   const around = (shortest.sequence?.endSeconds ?? best.makespanSeconds) - best.makespanSeconds
-  const { schedule, pattern } = calmSequence(made, problem, best, around)
+  const { schedule, pattern } = calmSequence(
+    made,
+    problem,
+    best,
+    around,
+    ordering.plain?.makespanSeconds ?? Infinity,
+  )
   const told = job.corners.length === 1 ? { ...pattern, sentences: atOneWheel } : withDryWork(made, pattern)
   return inOrder(ordering, schedule, boundSeconds, told) ?? shortest
 }
