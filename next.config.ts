@@ -1,4 +1,6 @@
+import { readdirSync } from 'node:fs'
 import type { NextConfig } from 'next'
+import createNextIntlPlugin from 'next-intl/plugin'
 
 const config: NextConfig = {
   serverExternalPackages: ['@electric-sql/pglite', 'piscina', 'pg', '@node-rs/argon2'],
@@ -23,4 +25,14 @@ const config: NextConfig = {
   },
 }
 
-export default config
+/** Writes the types of the messages beside them: which there are, and which values each takes. */
+const withMessages = createNextIntlPlugin({
+  requestConfig: './src/i18n/request.ts',
+  experimental: {
+    createMessagesDeclaration: readdirSync('messages/en')
+      .filter((name) => name.endsWith('.json'))
+      .map((name) => `./messages/en/${name}`),
+  },
+})
+
+export default withMessages(config)

@@ -3,7 +3,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { bin, must, node, root, say } from './run.mjs'
 
-const sources = ['src', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
+const sources = ['src', 'messages', 'public', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
 const stampFile = join(root, '.next', 'even-spoke-sources')
 export const poolFile = join(root, '.next', 'even-spoke-pool.mjs')
 export const backupThreadFile = join(root, '.next', 'even-spoke-backup.mjs')

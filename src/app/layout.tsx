@@ -1,3 +1,5 @@
+import { getLocale, getTranslations } from 'next-intl/server'
+import { Words } from '@/i18n/Words'
 import '@fontsource/barlow-condensed/500.css'
 import '@fontsource/barlow-condensed/600.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
@@ -14,10 +16,13 @@ import { PlaceLinks } from '@/ui/frame/PlaceLinks'
 import { ThemeToggle } from '@/ui/frame/ThemeToggle'
 import { OutboxMark } from '@/ui/outbox/OutboxMark'
 
-export const metadata: Metadata = {
-  title: { default: 'Even Spoke', template: '%s · Even Spoke' },
-  description: 'What to use on these wheels, how strong, how long, in which order, and when it is due again.',
-  manifest: '/manifest.webmanifest',
+export async function generateMetadata(): Promise<Metadata> {
+  const t = await getTranslations()
+  return {
+    title: { default: 'Even Spoke', template: '%s · Even Spoke' },
+    description: t('frame.description'),
+    manifest: '/manifest.webmanifest',
+  }
 }
 
 export const viewport: Viewport = {
@@ -27,35 +32,39 @@ export const viewport: Viewport = {
 }
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  const t = await getTranslations()
+
   const theme = (await cookies()).get('theme')?.value
   const role = (await headers()).get(callerHeaders.role)
   return (
     <html
-      lang="en"
+      lang={await getLocale()}
       data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}
       suppressHydrationWarning
     >
       <body>
-        <LiveMark />
-        <CameBack />
-        <a href="#main" className="skip-link">
-          Skip to the content
-        </a>
-        <div className={role ? 'frame' : 'frame is-outside'}>
-          <nav className="frame-nav" aria-label="Places">
-            <div className="frame-mark">
-              <Mark />
-            </div>
-            {role && <PlaceLinks role={role === 'bay' ? 'bay' : 'owner'} />}
-            <div className="frame-foot">
-              <ThemeToggle />
-            </div>
-          </nav>
-          <main id="main" className="frame-main">
-            {role && <OutboxMark />}
-            <CostsShown isShown={role === 'owner'}>{children}</CostsShown>
-          </main>
-        </div>
+        <Words of={[]}>
+          <LiveMark />
+          <CameBack />
+          <a href="#main" className="skip-link">
+            {t('frame.skip')}
+          </a>
+          <div className={role ? 'frame' : 'frame is-outside'}>
+            <nav className="frame-nav" aria-label={t('frame.places.label')}>
+              <div className="frame-mark">
+                <Mark />
+              </div>
+              {role && <PlaceLinks role={role === 'bay' ? 'bay' : 'owner'} />}
+              <div className="frame-foot">
+                <ThemeToggle />
+              </div>
+            </nav>
+            <main id="main" className="frame-main">
+              {role && <OutboxMark />}
+              <CostsShown isShown={role === 'owner'}>{children}</CostsShown>
+            </main>
+          </div>
+        </Words>
       </body>
     </html>
   )

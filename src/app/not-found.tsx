@@ -1,13 +1,16 @@
+import { useTranslations } from 'next-intl'
 import { Link } from '@/ui/Link'
 
 export default function NotFound() {
+  const t = useTranslations()
+
   return (
     <>
-      <h1>Nothing stands here</h1>
-      <p className="soft">The wheel set or job may have been removed.</p>
+      <h1>{t('errors.notFound.title')}</h1>
+      <p className="soft">{t('errors.notFound.text')}</p>
       <p className="mt-3">
         <Link href="/wheels" className="btn btn-primary">
-          To the wheel sets
+          {t('errors.notFound.toSets')}
         </Link>
       </p>
     </>

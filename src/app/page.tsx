@@ -1,7 +1,8 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
 import { format } from 'date-fns'
-import type { Metadata } from 'next'
 import { isOwner } from '@/app/access'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
@@ -20,7 +21,7 @@ import { RunningOut } from '@/ui/today/RunningOut'
 import { Welcome } from './_parts/Welcome'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Today' }
+export const generateMetadata = titled('today.title')
 
 const dueShown = 7
 
@@ -28,6 +29,8 @@ const dueShown = 7
 const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`
 
 export default async function TodayPage() {
+  const t = await getTranslations()
+
   const db = await database()
   if (!(await hasWheelSets(db))) return <Welcome />
   const now = currentTime()
@@ -44,40 +47,39 @@ export default async function TodayPage() {
           <h1>{format(now, 'EEEE d MMMM')}</h1>
           <p className="lead-text">
             {jobs.length === 0
-              ? 'No job is planned.'
-              : `${counted(jobs.length, 'job', 'jobs')} planned, ${formatDuration(minutes)} of work.`}{' '}
-            {due.count === 0
-              ? 'Nothing falls due this week.'
-              : `${counted(due.count, 'thing is', 'things are')} due within a week.`}
+              ? t('today.lead.noJobs')
+              : t('today.lead.jobs', { count: jobs.length, time: formatDuration(minutes) })}{' '}
+            {due.count === 0 ? t('today.lead.nothingDue') : t('today.lead.due', { count: due.count })}
           </p>
         </div>
         <Link href="/wheels" className="btn btn-primary">
-          <Plus aria-hidden size={20} /> Plan a visit
+          <Plus aria-hidden size={20} /> {t('today.planJob')}
         </Link>
       </header>
       {trouble && (
         <div className="alert alert-warning mb-4" role="alert">
-          No backup today. {trouble} <Link href="/settings/backups">Backups</Link>
+          {t.rich('today.noBackup', {
+            trouble,
+            link: (words) => <Link href="/settings/backups">{words}</Link>,
+          })}
         </div>
       )}
       <div className="today">
         <section aria-labelledby="jobs">
           <div className="section-head">
-            <h2 id="jobs">Jobs</h2>
+            <h2 id="jobs">{t('today.jobs.title')}</h2>
           </div>
           <JobRows jobs={jobs} />
           <RunningOut products={low} />
         </section>
         <section aria-labelledby="due">
           <div className="section-head">
-            <h2 id="due">Worth doing this week</h2>
-            <Link href="/due">All that is due</Link>
+            <h2 id="due">{t('today.due.title')}</h2>
+            <Link href="/due">{t('due.everything')}</Link>
           </div>
           <WeekLoad days={load} />
           {due.rows.length === 0 ? (
-            <p className="py-3">
-              Nothing is protected yet, so nothing wears off. The first finished job starts the clocks.
-            </p>
+            <p className="py-3">{t('today.due.none')}</p>
           ) : (
             <DueRows items={due.rows} now={now} short />
           )}

@@ -32,8 +32,6 @@ export function mayUse(caller: Caller | null, access: Exclude<Access, 'anyone'>)
   }
 }
 
-export const roleNames: Record<DeviceRole, string> = { owner: 'Owner', bay: 'Bay' }
-
 /** Places a device of the bay may open; everything else is the owner's. */
 const bayPlaces: readonly RegExp[] = [
   /^\/$/,

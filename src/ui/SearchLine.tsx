@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 interface SearchLineProps {
   readonly label: string
   readonly placeholder: string
@@ -6,6 +7,8 @@ interface SearchLineProps {
 
 /** A search that is a plain form: it works before any script has loaded, and its address can be kept. */
 export function SearchLine({ label, placeholder, search }: SearchLineProps) {
+  const t = useTranslations()
+
   return (
     <form className="search-line" role="search">
       <label htmlFor="q" className="visually-hidden">
@@ -20,7 +23,7 @@ export function SearchLine({ label, placeholder, search }: SearchLineProps) {
         placeholder={placeholder}
         maxLength={100}
       />
-      <button className="btn btn-outline-secondary">Search</button>
+      <button className="btn btn-outline-secondary">{t('common.search')}</button>
     </form>
   )
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { Link } from '@/ui/Link'
 import { drawnWheel } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
@@ -20,29 +21,29 @@ const example = drawnWheel({
 
 /** The first screen of an empty shop: what the program does, and one way forward. */
 export function Welcome() {
+  const t = useTranslations()
+
   return (
     <div className="welcome">
       <div>
-        <h1>Start with one set of wheels</h1>
+        <h1>{t('today.welcome.title')}</h1>
         <ol>
-          <li>Write down the tyre code, count the spokes, name the finish.</li>
-          <li>Say what is on the wheels today.</li>
-          <li>Get the plan: which product, how strong, which brush, how long, in which order.</li>
-          <li>Work it step by step; the clocks run along.</li>
-          <li>See when the protection is due again.</li>
+          <li>{t('today.welcome.describe')}</li>
+          <li>{t('today.welcome.grade')}</li>
+          <li>{t('today.welcome.plan')}</li>
+          <li>{t('today.welcome.work')}</li>
+          <li>{t('today.welcome.due')}</li>
         </ol>
         <Link href="/wheels/new" className="btn btn-primary">
-          Add the first wheel set
+          {t('today.welcome.add')}
         </Link>
-        <p className="soft mt-3">
-          No products of your own yet? The plan uses a house cabinet until you have some.
-        </p>
+        <p className="soft mt-3">{t('today.welcome.products')}</p>
       </div>
       {example && (
         <WheelDrawing
           {...example}
           id="welcome"
-          label="An example wheel with dust on it"
+          label={t('today.welcome.drawing')}
           loads={{ face: { freshDust: 2, bondedDust: 2 }, barrel: { freshDust: 3 } }}
           ring={{ share: 0.62, tone: 'protection' }}
         />

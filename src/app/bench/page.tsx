@@ -1,6 +1,7 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { differenceInCalendarDays } from 'date-fns'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { writeDilution } from '@/core/dilution'
 import { estimate } from '@/core/estimates/houseEstimates'
@@ -14,13 +15,15 @@ import { keepBottle, markEmpty } from './actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Mixing bench' }
+export const generateMetadata = titled('mixing.title')
 
 export default async function BenchPage({
   searchParams,
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
+  const t = await getTranslations()
+
   const { product } = await searchParams
   const db = await database()
   const [all, bottles, settings] = await Promise.all([
@@ -35,14 +38,13 @@ export default async function BenchPage({
     <>
       <header className="place-head">
         <div>
-          <h1>Mixing bench</h1>
-          <p className="lead-text">Say the strength the way you know it; the bench spells it out.</p>
+          <h1>{t('mixing.title')}</h1>
+          <p className="lead-text">{t('mixing.lead')}</p>
         </div>
       </header>
       {products.length === 0 && (
         <p className="mb-3">
-          Reckon with any strength here. To keep a bottle with its label,{' '}
-          <Link href="/cabinet/new">add the product</Link> first.
+          {t.rich('mixing.noProducts', { link: (words) => <Link href="/cabinet/new">{words}</Link> })}
         </p>
       )}
       <MixingBench
@@ -55,11 +57,11 @@ export default async function BenchPage({
       />
       <section aria-labelledby="bottles" className="mt-4">
         <div className="section-head">
-          <h2 id="bottles">Mixed bottles</h2>
+          <h2 id="bottles">{t('mixing.bottles.title')}</h2>
           <span className="number">{bottles.length}</span>
         </div>
         {bottles.length === 0 ? (
-          <p className="py-3">None is on record. A bottle that is kept here has a label and a date.</p>
+          <p className="py-3">{t('mixing.bottles.none')}</p>
         ) : (
           <ul className="rows">
             {bottles.map((bottle) => {
@@ -72,7 +74,7 @@ export default async function BenchPage({
                     <span className="soft">
                       {writeDilution({ from: bottle.fraction, to: bottle.fraction }, settings.dilutionStyle)},{' '}
                       {formatMillilitres(bottle.totalMillilitres)}
-                      {bottle.mixedBy && `, by ${bottle.mixedBy}`}
+                      {bottle.mixedBy && t('mixing.bottles.by', { person: bottle.mixedBy })}
                     </span>
                   </div>
                   <div className={`when${days > oldDays ? ' is-topUp' : ''}`}>
@@ -82,9 +84,9 @@ export default async function BenchPage({
                   <ActionButton
                     action={markEmpty.bind(null, bottle.id)}
                     className="link-button"
-                    label={`${bottle.productName} is empty`}
+                    label={t('mixing.bottles.emptyLabel', { product: bottle.productName })}
                   >
-                    It is empty
+                    {t('mixing.bottles.empty')}
                   </ActionButton>
                 </li>
               )

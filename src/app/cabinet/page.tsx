@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { Plus } from 'lucide-react'
-import type { Metadata } from 'next'
 import { comparedSoils } from '@/core/cost/cleanWheelCost'
 import { database } from '@/data/connection'
 import { readCabinet } from '@/services/readCabinet'
@@ -12,13 +13,15 @@ import { Live } from '@/app/_parts/Live'
 import { archiveProduct } from './actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Cabinet' }
+export const generateMetadata = titled('cabinet.title')
 
 export default async function CabinetPage({
   searchParams,
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
+  const t = await getTranslations()
+
   const { soil: wanted } = await searchParams
   const soil = comparedSoils.find((one) => one === wanted) ?? comparedSoils[0]
   const { active, archived, runningOut, costs, settings } = await readCabinet(await database(), soil)
@@ -28,31 +31,30 @@ export default async function CabinetPage({
       <Live topics={['stock']} />
       <header className="place-head">
         <div>
-          <h1>Cabinet</h1>
+          <h1>{t('cabinet.title')}</h1>
           <p className="lead-text">
-            {active.length === 0
-              ? 'Empty: plans use the house cabinet until the first product of yours is in.'
-              : `${active.length} products. Plans choose from these.`}
+            {active.length === 0 ? t('cabinet.empty') : t('cabinet.count', { count: active.length })}
           </p>
         </div>
         <div className="chips">
           <Link href="/cabinet/tools" className="btn btn-outline-secondary">
-            Tools
+            {t('cabinet.tools.title')}
           </Link>
           <Link href="/cabinet/import" className="btn btn-outline-secondary">
-            Import
+            {t('cabinet.import.import')}
           </Link>
           <Link href="/cabinet/new" className="btn btn-primary">
-            <Plus aria-hidden size={20} /> Add a product
+            <Plus aria-hidden size={20} /> {t('cabinet.product.add')}
           </Link>
         </div>
       </header>
       <div className="cabinet">
         <section aria-labelledby="products">
           <div className="section-head">
-            <h2 id="products">Products</h2>
+            <h2 id="products">{t('cabinet.products')}</h2>
             <span>
-              <a href="/api/cabinet/csv">as a table</a>, <a href="/api/cabinet/json">as a file</a>
+              <a href="/api/cabinet/csv">{t('cabinet.exportCsv')}</a>,{' '}
+              <a href="/api/cabinet/json">{t('cabinet.exportJson')}</a>
             </span>
           </div>
           <ProductRows

@@ -1,6 +1,8 @@
+import type { Translator } from '@/i18n/translator'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { endOfWeek, format, isSameMonth } from 'date-fns'
-import type { Metadata } from 'next'
 import { Live } from '@/app/_parts/Live'
 import { dueKinds, surenesses } from '@/core/due/dueItem'
 import { database } from '@/data/connection'
@@ -16,7 +18,7 @@ import { textOf, type SearchParams } from '../pageAsked'
 import { bringBack, keepReminder, putOff, tickOff } from './actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Due' }
+export const generateMetadata = titled('due.title')
 
 /** Rows on one page. */
 const shown = 40
@@ -47,12 +49,12 @@ const addressOf = (query: DueQuery, from: number): string => {
   return `/due?${new URLSearchParams(asked).toString()}`
 }
 
-function groupTitle(item: NamedDue, { by }: DueQuery, now: Date): string {
+function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator): string {
   if (by === 'vehicle') return item.setName ? `${item.vehicleName}, ${item.setName}` : item.vehicleName
   const how = pressing(item, now)
-  if (how === 'over' || how === 'now') return 'Due now'
-  if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return 'This week'
-  return isSameMonth(item.at, now) ? 'Later this month' : format(item.at, 'MMMM yyyy')
+  if (how === 'over' || how === 'now') return t('due.groups.now')
+  if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return t('due.groups.thisWeek')
+  return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : format(item.at, 'MMMM yyyy')
 }
 
 function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T[]][] {
@@ -62,6 +64,8 @@ function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T
 }
 
 export default async function DuePage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const t = await getTranslations()
+
   const now = currentTime()
   const params = await searchParams
   const query = queryOf(params)
@@ -80,24 +84,25 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
       <Live topics={['due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
-          <h1>Due</h1>
+          <h1>{t('due.title')}</h1>
           <p className="lead-text">
-            Each bar spans what the day lies between in eight of ten cases; the mark is the middle. Looks at
-            the wheels narrow it. <Link href="/due/lasting">Which lasts longer, and how often this held</Link>
-            . <Link href="/due/calendar">Calendar</Link>. <Link href="/due/water">Water</Link>.
+            {t.rich('due.lead', {
+              lasting: (words) => <Link href="/due/lasting">{words}</Link>,
+              calendar: (words) => <Link href="/due/calendar">{words}</Link>,
+              water: (words) => <Link href="/due/water">{words}</Link>,
+            })}
           </p>
         </div>
       </header>
       <DueFilter query={query} />
       {!page.isAnythingDue && (
         <p className="py-3">
-          Nothing is protected yet. When a job ends with a protection, or you enter what is on a wheel, its
-          date stands here. <Link href="/wheels">Wheel sets</Link>
+          {t.rich('due.nothing', { link: (words) => <Link href="/wheels">{words}</Link> })}
         </p>
       )}
-      {page.isAnythingDue && count === 0 && <p className="py-3">Nothing of that is due.</p>}
+      {page.isAnythingDue && count === 0 && <p className="py-3">{t('due.noMatch')}</p>}
       {from === 0 && <VisitsTogether visits={page.together} count={page.togetherCount} />}
-      {grouped(rows, (item) => groupTitle(item, query, now)).map(([title, group], at) => (
+      {grouped(rows, (item) => groupTitle(item, query, now, t)).map(([title, group], at) => (
         <section key={title} className="month-head">
           <div className="section-head">
             <h2>{title}</h2>
@@ -108,18 +113,18 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
         </section>
       ))}
       {count > shown && (
-        <nav className="pager" aria-label="Pages of what is due">
+        <nav className="pager" aria-label={t('due.pages.label')}>
           {from > 0 && (
             <Link href={addressOf(query, Math.max(0, from - shown))} className="btn btn-outline-secondary">
-              Before these
+              {t('due.pages.earlier')}
             </Link>
           )}
           <span className="number">
-            {from + 1} to {from + rows.length} of {count}
+            {t('due.pages.range', { from: from + 1, to: from + rows.length, count })}
           </span>
           {from + shown < count && (
             <Link href={addressOf(query, from + shown)} className="btn btn-outline-secondary">
-              After these
+              {t('due.pages.later')}
             </Link>
           )}
         </nav>
@@ -127,7 +132,7 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
       <PutAway items={page.putAway} count={page.putAwayCount} bringBack={bringBack} />
       <section aria-labelledby="own-reminder" className="month-head">
         <div className="section-head">
-          <h2 id="own-reminder">A reminder of your own</h2>
+          <h2 id="own-reminder">{t('due.reminder.title')}</h2>
         </div>
         <ReminderForm wheelSetId={null} keep={keepReminder} />
       </section>

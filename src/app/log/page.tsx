@@ -1,7 +1,9 @@
+import type { Translator } from '@/i18n/translator'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { isOwner } from '@/app/access'
 import { currentTime } from '@/clock'
 import { endOfDay, isValid, parseISO } from 'date-fns'
-import type { Metadata } from 'next'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { countVisitsUpTo, listVisits } from '@/data/queries/visits'
@@ -13,7 +15,7 @@ import { Pager } from '@/ui/Pager'
 import { pageAsked, textOf, type SearchParams } from '../pageAsked'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Log' }
+export const generateMetadata = titled('log.title')
 
 const rowsShown = 25
 /** Counting stops here; nobody needs to know how many more. */
@@ -24,16 +26,14 @@ const dayOf = (text: string): Date | null => {
   return day && isValid(day) ? endOfDay(day) : null
 }
 
-function leadOf(count: number, isAsked: boolean): string {
-  if (count === 0)
-    return isAsked
-      ? 'No visit of that.'
-      : 'Every finished job is written down here: what was used, how long it took, what it cost, how it went.'
-  const many = count === countedAtMost ? `More than ${countedAtMost - 1}` : String(count)
-  return `${many} ${count === 1 ? 'visit' : 'visits'}, newest first. Minutes are planned hand time, costs are product only.`
+function leadOf(count: number, isAsked: boolean, t: Translator): string {
+  if (count === 0) return t(isAsked ? 'log.noMatch' : 'log.empty')
+  return count === countedAtMost ? t('log.leadMany', { count: countedAtMost - 1 }) : t('log.lead', { count })
 }
 
 export default async function LogPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const t = await getTranslations()
+
   const params = await searchParams
   const [q, until, wanted] = [textOf(params.q), textOf(params.until), textOf(params.set)]
   const set = isUuid(wanted) ? wanted : ''
@@ -47,20 +47,24 @@ export default async function LogPage({ searchParams }: { searchParams: Promise<
     <>
       <header className="place-head">
         <div>
-          <h1>{ofSet ? `Log of ${ofSet.vehicleName}, ${ofSet.name}` : 'Log'}</h1>
-          <p className="lead-text">{leadOf(count, isAsked)}</p>
+          <h1>
+            {ofSet ? t('log.titleOfSet', { vehicle: ofSet.vehicleName, set: ofSet.name }) : t('log.title')}
+          </h1>
+          <p className="lead-text">{leadOf(count, isAsked, t)}</p>
         </div>
       </header>
       {(count > 0 || isAsked) && <LogFilter search={q} until={which.until ? until : ''} set={set} />}
-      {count === 0 && <Link href={isAsked ? '/log' : '/'}>{isAsked ? 'Show all' : 'Back to today'}</Link>}
+      {count === 0 && (
+        <Link href={isAsked ? '/log' : '/'}>{isAsked ? t('log.showAll') : t('log.toToday')}</Link>
+      )}
       <VisitRows visits={page.rows} now={currentTime()} showsCosts={await isOwner()} named={!set} />
       <Pager
-        label="Pages of the log"
+        label={t('log.pages.label')}
         path="/log"
         query={{ q, until: which.until ? until : '', set }}
         page={page}
-        earlier="Newer"
-        later="Older"
+        earlier={t('log.pages.newer')}
+        later={t('log.pages.older')}
       />
     </>
   )

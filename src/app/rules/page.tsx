@@ -1,18 +1,20 @@
+import type { Translator } from '@/i18n/translator'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { CircleSlash, TriangleAlert } from 'lucide-react'
-import type { Metadata } from 'next'
 import { schoolTexts, type SchoolSetting } from '@/core/schools/schools'
 import { ruleSubjects } from '@/core/rules/book'
 import { ruleWords } from '@/core/rules/ruleWords'
 import { verdictNames } from '@/core/rules/rule'
 import { SearchLine } from '@/ui/SearchLine'
 
-export const metadata: Metadata = { title: 'Rule book' }
+export const generateMetadata = titled('rules.title')
 
 /** A shop setting as a rule names it. */
-const schoolSaid = ({ name, value }: SchoolSetting): string => {
+const methodText = ({ name, value }: SchoolSetting, t: Translator): string => {
   const { question, choices } = schoolTexts[name]
   const chosen = choices.find((choice) => choice.value === value)
-  return `“${question}” at “${chosen?.text ?? String(value)}”`
+  return t('rules.method', { question, choice: chosen?.text ?? String(value) })
 }
 
 const icons = { withCare: TriangleAlert, no: CircleSlash }
@@ -22,6 +24,8 @@ export default async function RulesPage({
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
+  const t = await getTranslations()
+
   const { q } = await searchParams
   const search = (typeof q === 'string' ? q : '').slice(0, 100)
   const words = search.toLowerCase().split(/\s+/).filter(Boolean)
@@ -39,23 +43,12 @@ export default async function RulesPage({
     <>
       <header className="place-head">
         <div>
-          <h1>Rule book</h1>
-          <p className="lead-text">
-            What holds, and why. The strictest rule wins; those about people and brakes cannot be switched
-            off. Labels and safety data sheets come first.
-          </p>
+          <h1>{t('rules.title')}</h1>
+          <p className="lead-text">{t('rules.lead')}</p>
         </div>
       </header>
-      <SearchLine
-        label="Search by finish, product or zone"
-        placeholder="matte, acid, caliper, tar …"
-        search={search}
-      />
-      {count === 0 && (
-        <p>
-          No rule speaks of “{search}”. That something is not named does not make it safe: test spot first.
-        </p>
-      )}
+      <SearchLine label={t('rules.search')} placeholder={t('rules.searchPlaceholder')} search={search} />
+      {count === 0 && <p>{t('rules.noMatch', { words: search })}</p>}
       {subjects.map(({ name, rules }) => (
         <section key={name} className="month-head">
           <div className="section-head">
@@ -75,8 +68,8 @@ export default async function RulesPage({
                     {rule.care && <p className="caution mt-1">{rule.care}</p>}
                     <p className="soft">
                       {ruleWords(rule)}
-                      {rule.school && ` While your shop has ${schoolSaid(rule.school)}.`}
-                      {rule.safety && ' Cannot be switched off.'}
+                      {rule.school && t('rules.whileMethod', { method: methodText(rule.school, t) })}
+                      {rule.safety && t('rules.fixed')}
                     </p>
                   </div>
                   <code className="soft">{rule.id}</code>

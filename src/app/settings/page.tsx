@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readStoredSettings } from '@/data/queries/settings'
@@ -7,31 +8,33 @@ import { SettingsForm } from '@/ui/settings/SettingsForm'
 import { keepSettings } from './actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Settings' }
+export const generateMetadata = titled('settings.title')
 
 export default async function SettingsPage() {
+  const t = await getTranslations()
+
   const { settings, unreadable, version } = await readStoredSettings(await database())
   return (
     <>
       <header className="place-head">
         <div>
-          <h1>Settings</h1>
-          <p className="lead-text">Plans made from now on follow these, and say which of them decided.</p>
+          <h1>{t('settings.title')}</h1>
+          <p className="lead-text">{t('settings.lead')}</p>
         </div>
         <div className="chips">
           <Link href="/settings/phones" className="btn btn-outline-secondary">
-            Phones and tablets
+            {t('access.phones.title')}
           </Link>
           <Link href="/settings/backups" className="btn btn-outline-secondary">
-            Backups
+            {t('settings.backups.title')}
           </Link>
         </div>
       </header>
       <ProblemAlert
         problems={unreadable.map((name) => ({
           path: name,
-          found: 'something that cannot be read',
-          mend: 'The default holds. Set it again and save; the old value is kept beside it.',
+          found: '',
+          mend: t('settings.unreadable'),
         }))}
       />
       <SettingsForm initial={settings} version={version} save={keepSettings} />

@@ -1,16 +1,19 @@
-import type { Metadata } from 'next'
+import { useTranslations } from 'next-intl'
+import { titled } from '@/i18n/titled'
 import { UnlockForm } from '@/ui/pairing/UnlockForm'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Locked' }
+export const generateMetadata = titled('access.unlock.page')
 
 export default function UnlockPage() {
+  const t = useTranslations()
+
   return (
     <>
       <header className="place-head">
         <div>
-          <h1>This desk is locked</h1>
-          <p className="lead-text">What was set in Settings opens it until the browser is closed.</p>
+          <h1>{t('access.unlock.title')}</h1>
+          <p className="lead-text">{t('access.unlock.lead')}</p>
         </div>
       </header>
       <UnlockForm />

@@ -1,6 +1,7 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { finishNames } from '@/core/finishes/finish'
 import { vehicleKindNames } from '@/core/wheel/position'
@@ -14,12 +15,14 @@ import { SearchLine } from '@/ui/SearchLine'
 import { pageAsked, textOf, type SearchParams } from '../pageAsked'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Wheel sets' }
+export const generateMetadata = titled('wheels.title')
 
 /** Each with its drawing. */
 const setsShown = 18
 
 export default async function WheelsPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const t = await getTranslations()
+
   const params = await searchParams
   const search = textOf(params.q)
   const db = await database()
@@ -32,24 +35,25 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
     <>
       <header className="place-head">
         <div>
-          <h1>Wheel sets</h1>
+          <h1>{t('wheels.title')}</h1>
           <p className="lead-text">
-            Protection belongs to the wheels, not to the car: a vehicle can own several sets.
-            {isPart && ` ${count} sets${search ? ' found' : ''}, by vehicle; ${sets.length} on this page.`}
+            {t('wheels.lead', {
+              part: isPart ? (search ? 'found' : 'all') : 'no',
+              count,
+              shown: sets.length,
+            })}
           </p>
         </div>
         <Link href="/wheels/new" className="btn btn-primary">
-          <Plus aria-hidden size={20} /> Add a set
+          <Plus aria-hidden size={20} /> {t('wheels.add')}
         </Link>
       </header>
-      <SearchLine label="Search by vehicle or set" placeholder="Vehicle or set" search={search} />
+      <SearchLine label={t('wheels.search')} placeholder={t('wheels.searchPlaceholder')} search={search} />
       {sets.length === 0 && (
         <p>
-          {search === ''
-            ? 'No wheel set yet. The first one takes two minutes.'
-            : `No wheel set with “${search}” in its name.`}{' '}
+          {search === '' ? t('wheels.none') : t('wheels.noMatch', { words: search })}{' '}
           <Link href={search === '' ? '/wheels/new' : '/wheels'}>
-            {search === '' ? 'Add it' : 'Show all'}
+            {search === '' ? t('wheels.add') : t('wheels.showAll')}
           </Link>
         </p>
       )}
@@ -63,7 +67,10 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
                 <WheelDrawing
                   {...wheel}
                   id={`w${set.id.slice(0, 8)}`}
-                  label={`Wheel with ${wheel.wheel.spokeCount} spokes, ${finishNames[face?.finish ?? 'unknown']}`}
+                  label={t('wheels.drawing', {
+                    spokes: wheel.wheel.spokeCount,
+                    finish: finishNames[face?.finish ?? 'unknown'],
+                  })}
                 />
               ) : (
                 <span />
@@ -76,7 +83,9 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
                   {set.wheels.length === 1 ? 'wheel' : 'wheels'}, {finishNames[face?.finish ?? 'unknown']}
                 </p>
                 <p className="soft">
-                  {set.lastVisitAt ? `last visit ${formatAgo(set.lastVisitAt, now)}` : 'not visited yet'}
+                  {set.lastVisitAt
+                    ? t('wheels.lastVisit', { ago: formatAgo(set.lastVisitAt, now) })
+                    : t('wheels.noVisit')}
                 </p>
               </div>
             </Link>
@@ -84,12 +93,12 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
         })}
       </div>
       <Pager
-        label="Pages of wheel sets"
+        label={t('wheels.pages.label')}
         path="/wheels"
         query={{ q: search }}
         page={page}
-        earlier="Before these"
-        later="After these"
+        earlier={t('wheels.pages.earlier')}
+        later={t('wheels.pages.later')}
       />
     </>
   )

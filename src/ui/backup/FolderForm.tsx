@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -15,6 +16,8 @@ interface FolderFormProps {
 
 /** Chooses where backups lie. */
 export function FolderForm({ chosen, keep }: FolderFormProps) {
+  const t = useTranslations()
+
   const [folder, setFolder] = useState(chosen)
   const [isKept, setKept] = useState(false)
   const { problems, busy, send } = useSending()
@@ -31,19 +34,19 @@ export function FolderForm({ chosen, keep }: FolderFormProps) {
       }}
     >
       <Form.Group controlId="backup-folder">
-        <Form.Label>Another folder, best on another disk</Form.Label>
+        <Form.Label>{t('settings.backups.folder.label')}</Form.Label>
         <Form.Control
           value={folder}
           maxLength={500}
-          placeholder="in the data folder"
+          placeholder={t('settings.backups.folder.placeholder')}
           onChange={(event) => setFolder(event.target.value)}
         />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        Keep them there
+        {t('settings.backups.folder.save')}
       </Button>
       <ProblemAlert problems={problems} />
-      {isKept && <p role="status">The next one goes there; those that are made stay where they are.</p>}
+      {isKept && <p role="status">{t('settings.backups.folder.saved')}</p>}
     </form>
   )
 }

@@ -1,5 +1,7 @@
 'use client'
 
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -17,6 +19,7 @@ type Look = v.InferOutput<typeof lookShape>
 async function sent(
   path: string,
   file: File,
+  t: Translator,
 ): Promise<{ readonly problems: readonly Problem[]; readonly body: unknown }> {
   const answer = await fetch(path, {
     method: 'POST',
@@ -25,26 +28,28 @@ async function sent(
   })
   return answer.ok
     ? { problems: [], body: await answer.json().catch(() => null) }
-    : { problems: await refusalOf(answer), body: null }
+    : { problems: await refusalOf(answer, t), body: null }
 }
 
-/** What people call what lies in the tables that matter to them. */
-const names: Record<string, string> = {
-  vehicle: 'Vehicles',
-  wheel_set: 'Wheel sets',
-  visit: 'Visits in the log',
-  job: 'Jobs',
-  product: 'Products',
-  tool: 'Tools',
-  protection_layer: 'Layers of protection',
-  look: 'Looks',
-  photograph: 'Photographs',
-  bottle: 'Bottles',
-  reminder: 'Reminders',
-}
+/** The tables that matter to people; each has a name in the messages. */
+const tables = [
+  'vehicle',
+  'wheel_set',
+  'visit',
+  'job',
+  'product',
+  'tool',
+  'protection_layer',
+  'look',
+  'photograph',
+  'bottle',
+  'reminder',
+] as const
 
 /** Looks into a backup first, then puts it in the place of everything. */
 export function RestorePanel() {
+  const t = useTranslations()
+
   const [file, setFile] = useState<File | null>(null)
   const [look, setLook] = useState<Look | null>(null)
   const [isDone, setDone] = useState(false)
@@ -54,14 +59,14 @@ export function RestorePanel() {
       setDone(false)
       setLook(null)
       setFile(chosen)
-      const answer = await sent('/api/backup/look', chosen)
+      const answer = await sent('/api/backup/look', chosen, t)
       const read = v.safeParse(lookShape, answer.body)
       if (answer.problems.length === 0 && read.success) setLook(read.output)
-      return { problems: answer.problems.length > 0 || read.success ? answer.problems : [notUnderstood] }
+      return { problems: answer.problems.length > 0 || read.success ? answer.problems : [notUnderstood(t)] }
     })
   const putInPlace = (): void =>
     send(
-      async () => (file ? sent('/api/backup/restore', file) : { problems: [] }),
+      async () => (file ? sent('/api/backup/restore', file, t) : { problems: [] }),
       () => {
         setDone(true)
         setLook(null)
@@ -70,7 +75,7 @@ export function RestorePanel() {
   return (
     <>
       <Form.Group controlId="backup-file">
-        <Form.Label>Backup to look into</Form.Label>
+        <Form.Label>{t('settings.backups.restore.file')}</Form.Label>
         <Form.Control
           type="file"
           accept=".zip,application/zip"
@@ -82,39 +87,39 @@ export function RestorePanel() {
         />
       </Form.Group>
       <ProblemAlert problems={problems} />
-      {isDone && <p role="status">It is in place. Everything shown from now on is from it.</p>}
+      {isDone && <p role="status">{t('settings.backups.restore.done')}</p>}
       {look && (
         <div className="backup-look">
-          <p>
-            Made {new Date(look.madeAt).toLocaleString()}. Nothing is changed yet; put in place it replaces
-            all of this:
-          </p>
+          <p>{t('settings.backups.restore.preview', { made: new Date(look.madeAt).toLocaleString() })}</p>
           <table className="table">
             <thead>
               <tr>
-                <th scope="col">What</th>
+                <th scope="col">{t('settings.backups.restore.columns.what')}</th>
                 <th scope="col" className="number">
-                  Here now
+                  {t('settings.backups.restore.columns.now')}
                 </th>
                 <th scope="col" className="number">
-                  In it
+                  {t('settings.backups.restore.columns.then')}
                 </th>
               </tr>
             </thead>
             <tbody>
-              {look.tables
-                .filter(({ name }) => names[name])
-                .map(({ name, here, inBackup }) => (
-                  <tr key={name}>
-                    <td>{names[name]}</td>
-                    <td className="number">{here}</td>
-                    <td className="number">{inBackup ?? '–'}</td>
-                  </tr>
-                ))}
+              {tables.map((table) => {
+                const counts = look.tables.find(({ name }) => name === table)
+                return (
+                  counts && (
+                    <tr key={table}>
+                      <td>{t(`settings.backups.restore.tables.${table}`)}</td>
+                      <td className="number">{counts.here}</td>
+                      <td className="number">{counts.inBackup ?? '–'}</td>
+                    </tr>
+                  )
+                )
+              })}
             </tbody>
           </table>
           <Button disabled={busy} onClick={putInPlace}>
-            {busy ? 'Putting it in place …' : 'Put it in place of everything here'}
+            {busy ? t('settings.backups.restore.restoring') : t('settings.backups.restore.restore')}
           </Button>
         </div>
       )}

@@ -1,5 +1,7 @@
 'use client'
 
+import { bold } from '@/i18n/rich'
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -35,6 +37,8 @@ const numberOf = (text: string): number => (text.trim() === '' ? NaN : Number(te
 
 /** Any way of saying a strength in; what to pour, what the lance makes of it, and a bottle with a label out. */
 export function MixingBench(props: MixingBenchProps) {
+  const t = useTranslations()
+
   const { products, ounces, smallestMeasureMillilitres, lance } = props
   const [productId, setProductId] = useState(props.chosenId ?? products[0]?.id ?? '')
   const product = products.find(({ id }) => id === productId)
@@ -85,7 +89,7 @@ export function MixingBench(props: MixingBenchProps) {
       >
         <div className="field-grid">
           <Form.Group controlId="product">
-            <Form.Label>Product</Form.Label>
+            <Form.Label>{t('mixing.product')}</Form.Label>
             <Form.Select
               value={productId}
               onChange={(event) => {
@@ -102,7 +106,7 @@ export function MixingBench(props: MixingBenchProps) {
             </Form.Select>
           </Form.Group>
           <Form.Group controlId="total">
-            <Form.Label>Wanted in all, ml</Form.Label>
+            <Form.Label>{t('mixing.totalMillilitres')}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={total}
@@ -110,7 +114,7 @@ export function MixingBench(props: MixingBenchProps) {
             />
           </Form.Group>
           <Form.Group controlId="strength" className="is-wide">
-            <Form.Label>Strength, any way it is said</Form.Label>
+            <Form.Label>{t('mixing.dilution.label')}</Form.Label>
             <Form.Control
               value={said}
               maxLength={200}
@@ -121,9 +125,7 @@ export function MixingBench(props: MixingBenchProps) {
             <Form.Control.Feedback type="invalid">
               {reading.kind === 'unreadable' && reading.mend}
             </Form.Control.Feedback>
-            <Form.Text>
-              four to one, 20 %, 60/40, half an ounce per gallon, 30 ml in a 20 litre bucket …
-            </Form.Text>
+            <Form.Text>{t('mixing.dilution.examples')}</Form.Text>
           </Form.Group>
         </div>
         {reading.kind === 'open' && (
@@ -148,7 +150,7 @@ export function MixingBench(props: MixingBenchProps) {
         )}
         {reading.kind === 'needs' && (
           <Form.Group controlId="bottle">
-            <Form.Label>{reading.question} ml</Form.Label>
+            <Form.Label>{t('mixing.dilution.millilitres', { question: reading.question })}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={bottle}
@@ -163,7 +165,7 @@ export function MixingBench(props: MixingBenchProps) {
               <p className="bench-figure">
                 {formatMillilitres(recipe.value.concentrateMillilitres)}
                 {recipe.value.waterMillilitres > 0 &&
-                  ` + ${formatMillilitres(recipe.value.waterMillilitres)} water`}
+                  t('mixing.addWater', { water: formatMillilitres(recipe.value.waterMillilitres) })}
               </p>
               <p className="soft">
                 {[
@@ -178,19 +180,17 @@ export function MixingBench(props: MixingBenchProps) {
                 ].join('  ·  ')}
               </p>
               {mix.from !== mix.to && (
-                <p className="soft">
-                  The label says {writeDilution(mix)}; this is the middle. Start weaker, go up if it stays.
-                </p>
+                <p className="soft">{t('mixing.labelRange', { range: writeDilution(mix) })}</p>
               )}
               {reading.kind === 'mix' && reading.inLanceBottle && (
                 <p className="soft">
-                  Said of a lance bottle: at the wheel it is{' '}
-                  {(lanceSurfaceFraction(recipe.value.realFraction, flow) * 100).toFixed(2)} %.
+                  {t('mixing.lanceShare', {
+                    percent: (lanceSurfaceFraction(recipe.value.realFraction, flow) * 100).toFixed(2),
+                  })}
                 </p>
               )}
               <p className="soft">
-                {recipe.value.waterMillilitres > 0 && 'Water first, then the product. '}Never two products in
-                one bottle.
+                {t('mixing.pouring', { water: String(recipe.value.waterMillilitres > 0) })}
               </p>
             </div>
           </div>
@@ -198,7 +198,7 @@ export function MixingBench(props: MixingBenchProps) {
         {recipe && !recipe.ok && <ProblemAlert problems={recipe.problems} />}
         <div className="bench-keep">
           <Form.Group controlId="mixedBy">
-            <Form.Label>Mixed by</Form.Label>
+            <Form.Label>{t('mixing.mixedBy')}</Form.Label>
             <Form.Control
               value={mixedBy}
               maxLength={80}
@@ -206,7 +206,7 @@ export function MixingBench(props: MixingBenchProps) {
             />
           </Form.Group>
           <Button type="submit" disabled={busy || !recipe?.ok || productId === ''}>
-            {busy ? 'Writing …' : 'Keep it and print the label'}
+            {busy ? t('common.saving') : t('mixing.save')}
           </Button>
         </div>
         <ProblemAlert problems={problems} />
@@ -214,11 +214,11 @@ export function MixingBench(props: MixingBenchProps) {
 
       <section aria-labelledby="lance" className="bench-lance">
         <div className="section-head">
-          <h2 id="lance">Foam lance</h2>
+          <h2 id="lance">{t('mixing.lance.title')}</h2>
         </div>
         <div className="field-grid">
           <Form.Group controlId="surface">
-            <Form.Label>Wanted at the wheel, %</Form.Label>
+            <Form.Label>{t('mixing.lance.wanted')}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={surface}
@@ -226,20 +226,17 @@ export function MixingBench(props: MixingBenchProps) {
             />
           </Form.Group>
           <div className="bench-answer" aria-live="polite">
-            {Number.isFinite(numberOf(surface)) && numberOf(surface) > 0 ? (
-              needed.ok ? (
-                <>
-                  Into the bottle: <b>{writeDilution({ from: needed.value, to: needed.value }, 'percent')}</b>
-                </>
-              ) : (
-                needed.problems[0]?.mend
-              )
-            ) : (
-              'Give a strength above 0 %.'
-            )}
+            {Number.isFinite(numberOf(surface)) && numberOf(surface) > 0
+              ? needed.ok
+                ? t.rich('mixing.lance.inBottle', {
+                    strength: writeDilution({ from: needed.value, to: needed.value }, 'percent'),
+                    b: bold,
+                  })
+                : needed.problems[0]?.mend
+              : t('mixing.lance.missing')}
           </div>
           <Form.Group controlId="calibrate-ml">
-            <Form.Label>Calibrate: in the bottle, ml</Form.Label>
+            <Form.Label>{t('mixing.lance.bottleMillilitres')}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={calibration.millilitres}
@@ -247,7 +244,7 @@ export function MixingBench(props: MixingBenchProps) {
             />
           </Form.Group>
           <Form.Group controlId="calibrate-s">
-            <Form.Label>empty after, seconds</Form.Label>
+            <Form.Label>{t('mixing.lance.emptySeconds')}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={calibration.seconds}
@@ -256,16 +253,19 @@ export function MixingBench(props: MixingBenchProps) {
           </Form.Group>
         </div>
         <p className="soft" aria-live="polite">
-          Washer {lance.washerLitresPerMinute} l/min, draw {draw.toFixed(2)} l/min.{' '}
+          {t('mixing.lance.flow', {
+            washer: String(lance.washerLitresPerMinute),
+            draw: draw.toFixed(2),
+          })}{' '}
           {calibrated &&
             (calibrated.ok ? (
               <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
-                Use the measured {calibrated.value.toFixed(2)} l/min
+                {t('mixing.lance.useMeasured', { litres: calibrated.value.toFixed(2) })}
               </button>
             ) : (
               calibrated.problems.map(({ mend }) => mend).join(' ')
             ))}{' '}
-          The settings keep it for plans.
+          {t('mixing.lance.inSettings')}
         </p>
       </section>
     </div>

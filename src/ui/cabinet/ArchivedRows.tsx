@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
 
@@ -8,10 +9,12 @@ interface ArchivedRowsProps {
 
 /** Products that are kept for the records; each can be taken back. */
 export function ArchivedRows({ products, takeBack }: ArchivedRowsProps) {
+  const t = useTranslations()
+
   if (products.length === 0) return null
   return (
     <details className="mt-3">
-      <summary>Archived, {products.length}</summary>
+      <summary>{t('cabinet.archived.title', { count: products.length })}</summary>
       <ul className="rows">
         {products.map((product) => (
           <li key={product.id} className="row-item product-row">
@@ -20,9 +23,9 @@ export function ArchivedRows({ products, takeBack }: ArchivedRowsProps) {
             <ActionButton
               action={takeBack.bind(null, product.id, false)}
               className="link-button"
-              label={`Take ${product.name} back`}
+              label={t('cabinet.archived.restoreProduct', { product: product.name })}
             >
-              Take back
+              {t('cabinet.archived.restore')}
             </ActionButton>
           </li>
         ))}

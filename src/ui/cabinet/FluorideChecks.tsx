@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { speaksOfFluoride } from '@/core/chemistry/fluoride'
 import type { ProductValues } from './productValues'
@@ -9,6 +10,8 @@ interface FluorideChecksProps {
 
 /** Whether there is fluoride in it; asked again where its name or note speak of it. */
 export function FluorideChecks({ values, change }: FluorideChecksProps) {
+  const t = useTranslations()
+
   // A draft of an earlier form has neither.
   const { name, note = '', containsFluoride, fluorideChecked = false } = values
   return (
@@ -17,7 +20,7 @@ export function FluorideChecks({ values, change }: FluorideChecksProps) {
         className="mt-3"
         id="fluoride"
         type="checkbox"
-        label="The safety data sheet names fluoride (it is then never planned with)"
+        label={t('cabinet.product.fluoride.listed')}
         checked={containsFluoride}
         onChange={(event) => change({ containsFluoride: event.target.checked })}
       />
@@ -25,7 +28,7 @@ export function FluorideChecks({ values, change }: FluorideChecksProps) {
         <Form.Check
           id="fluoride-checked"
           type="checkbox"
-          label="Name or note speak of fluoride: I read the safety data sheet, and it names none"
+          label={t('cabinet.product.fluoride.checked')}
           checked={fluorideChecked}
           onChange={(event) => change({ fluorideChecked: event.target.checked })}
         />

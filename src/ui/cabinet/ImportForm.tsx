@@ -1,5 +1,7 @@
 'use client'
 
+import { bold } from '@/i18n/rich'
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -25,6 +27,8 @@ interface ImportFormProps {
 
 /** Takes a table or a cabinet file: first a look at what it would change, then all of it or nothing. */
 export function ImportForm({ look, take }: ImportFormProps) {
+  const t = useTranslations()
+
   const [text, setText] = useState('')
   const [preview, setPreview] = useState<Preview | null>(null)
   const [isGuessed, setGuessed] = useState(false)
@@ -54,7 +58,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
     >
       <DraftNote draft={draft} />
       <Form.Group controlId="file">
-        <Form.Label>A table (CSV) or a cabinet file (JSON)</Form.Label>
+        <Form.Label>{t('cabinet.import.file')}</Form.Label>
         <Form.Control
           type="file"
           accept=".csv,.json,text/csv,application/json"
@@ -65,7 +69,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
         />
       </Form.Group>
       <Form.Group controlId="text" className="mt-3">
-        <Form.Label>or paste it here</Form.Label>
+        <Form.Label>{t('cabinet.import.paste')}</Form.Label>
         <Form.Control
           as="textarea"
           rows={8}
@@ -75,43 +79,54 @@ export function ImportForm({ look, take }: ImportFormProps) {
         />
       </Form.Group>
       <div aria-live="polite">
-        {isGuessed && (
-          <p className="mt-3">
-            The file does not say how its letters are written; they were read as Windows writes them. Look
-            over names with letters such as ä or é before you take it over.
-          </p>
-        )}
+        {isGuessed && <p className="mt-3">{t('cabinet.import.encoding')}</p>}
         {problems.length > 0 && (
           <div className="alert alert-danger mt-3">
             <p>
-              Nothing was taken over.
-              {problems.some(({ path }) => path !== 'unreachable') && ' Mend these first:'}
+              {t('cabinet.import.nothingImported', {
+                fix: String(problems.some(({ path }) => path !== 'unreachable')),
+              })}
             </p>
             <ul>
               {problems.slice(0, 40).map(({ path, found, mend }) => (
                 <li key={`${path} ${mend}`}>
                   {path && path !== 'unreachable' && <b>{path}: </b>}
-                  {mend} {path !== 'unreachable' && <span className="soft">(found {found})</span>}
+                  {mend}{' '}
+                  {path !== 'unreachable' && (
+                    <span className="soft">{t('cabinet.import.found', { found })}</span>
+                  )}
                 </li>
               ))}
             </ul>
-            {problems.length > 40 && <p>and {problems.length - 40} more.</p>}
+            {problems.length > 40 && (
+              <p>{t('cabinet.import.moreProblems', { count: problems.length - 40 })}</p>
+            )}
           </div>
         )}
         {preview && (
           <div className="mt-3">
             <p>
-              <b>{preview.added.length}</b> new, <b>{preview.replaced.length}</b> replaced,{' '}
-              <b>{preview.tools.length}</b> tools.
+              {t.rich('cabinet.import.counts', {
+                added: preview.added.length,
+                replaced: preview.replaced.length,
+                tools: preview.tools.length,
+                b: bold,
+              })}
             </p>
-            {preview.added.length > 0 && <p className="soft">New: {preview.added.join(', ')}.</p>}
-            {preview.replaced.length > 0 && <p className="soft">Replaced: {preview.replaced.join(', ')}.</p>}
+            {preview.added.length > 0 && (
+              <p className="soft">{t('cabinet.import.newNames', { names: preview.added.join(', ') })}</p>
+            )}
+            {preview.replaced.length > 0 && (
+              <p className="soft">
+                {t('cabinet.import.replacedNames', { names: preview.replaced.join(', ') })}
+              </p>
+            )}
           </div>
         )}
       </div>
       <div className="chips mt-3">
         <Button type="submit" variant="outline-secondary" disabled={busy || text.trim() === ''}>
-          Look at it
+          {t('cabinet.import.preview')}
         </Button>
         {preview && (
           <Button
@@ -123,7 +138,7 @@ export function ImportForm({ look, take }: ImportFormProps) {
               )
             }
           >
-            Take it over
+            {t('cabinet.import.import')}
           </Button>
         )}
       </div>

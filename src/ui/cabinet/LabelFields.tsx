@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { longestKinds, longestNames, longestOf } from '@/core/chemistry/longest'
 import { deliveries, deliveryNames, protectionWearNames, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
@@ -21,18 +23,20 @@ const kept = ({ id, name, packPrice, packMillilitres, stockMillilitres, note, co
   id, name, packPrice, packMillilitres, stockMillilitres, note, containsFluoride, fluorideChecked,
 }) // prettier-ignore
 
-function familyHint(id: FamilyId): string {
+function familyHint(id: FamilyId, t: Translator): string {
   const { purposeText, bleeds, residue, odour } = familyOf(id)
   const also = [
-    bleeds && '; turns violet on iron, dark is spent',
-    residue === 2 && '; leaves residue in heat',
-    odour === 2 && '; strong smell',
+    bleeds && t('cabinet.product.hints.bleeds'),
+    residue === 2 && t('cabinet.product.hints.residue'),
+    odour === 2 && t('cabinet.product.hints.odour'),
   ]
-  return `${capital(purposeText)}${also.filter(Boolean).join('')}.`
+  return [`${capital(purposeText)}.`, ...also.filter((one) => one !== false)].join(' ')
 }
 
 /** What the label says: name, family, strength, dwell, and what it costs. */
 export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFieldsProps) {
+  const t = useTranslations()
+
   const family = familyOf(values.family)
   const number = (
     name: 'dwellMin' | 'dwellMax' | 'packMillilitres' | 'packPrice' | 'stockMillilitres',
@@ -52,60 +56,65 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
     <div className="field-grid">
       <TextField
         id="name"
-        label="Name"
+        label={t('cabinet.product.name')}
         value={values.name}
         set={(name) => change({ name })}
         mend={mendOf('name', 'id')}
       />
       <ChoiceField
         id="family"
-        label="Family"
+        label={t('cabinet.product.family')}
         value={values.family}
         choices={familyChoices}
         set={(id) => change({ ...valuesOfFamily(id), ...kept(values) })}
-        hint={familyHint(values.family)}
+        hint={familyHint(values.family, t)}
       />
       <TextField
         id="strength"
-        label="Strength on the label"
+        label={t('cabinet.product.dilution.label')}
         value={values.strength}
         set={(strength) => change({ strength })}
         mend={mendOf('strength')}
-        hint="any way it is written: 1:10 to 1:4, 20 %, neat"
+        hint={t('cabinet.product.dilution.hint')}
       />
       <ChoiceField
         id="delivery"
-        label="Put on with"
+        label={t('cabinet.product.delivery')}
         value={values.delivery}
         choices={deliveries
           .filter((delivery) => family.carriers.includes(delivery) || delivery === values.delivery)
           .map((delivery) => [delivery, deliveryNames[delivery]])}
         set={(delivery) => change({ delivery })}
       />
-      {number('dwellMin', 'Shortest dwell, seconds', 'dwellSeconds.min')}
-      {number('dwellMax', 'Longest dwell, seconds', 'dwellSeconds.max', 'dwellSeconds')}
+      {number('dwellMin', t('cabinet.product.dwellMin'), 'dwellSeconds.min')}
+      {number('dwellMax', t('cabinet.product.dwellMax'), 'dwellSeconds.max', 'dwellSeconds')}
       {family.purpose === 'clean' && (
         <ChoiceField
           id="longest"
-          label="What the longest dwell means"
+          label={t('cabinet.product.longest.label')}
           value={values.longest ?? ''}
           choices={[
-            ['', `as its family: ${longestNames[longestOf({ family: values.family })]}`],
+            [
+              '',
+              t('cabinet.product.longest.asType', {
+                meaning: longestNames[longestOf({ family: values.family })],
+              }),
+            ],
             ...longestKinds.map((kind) => [kind, longestNames[kind]] as const),
           ]}
           set={(longest) => change({ longest })}
         />
       )}
-      {number('packMillilitres', 'Pack, ml', 'packMillilitres')}
-      {number('packPrice', `Price of the pack, ${currency}`, 'packPriceMinor')}
-      {isNew && number('stockMillilitres', 'In stock, ml', 'stockMillilitres')}
+      {number('packMillilitres', t('cabinet.product.packMillilitres'), 'packMillilitres')}
+      {number('packPrice', t('cabinet.product.packPrice', { currency }), 'packPriceMinor')}
+      {isNew && number('stockMillilitres', t('cabinet.product.stockMillilitres'), 'stockMillilitres')}
       {family.purpose === 'clean' && (
         <ChoiceField
           id="wear"
-          label="What it does to protection"
+          label={t('cabinet.product.wear.label')}
           value={values.wear}
           choices={[
-            ['', `as its family: ${protectionWearNames[family.wear]}`],
+            ['', t('cabinet.product.wear.asType', { wear: protectionWearNames[family.wear] })],
             ...protectionWears.map((wear) => [wear, protectionWearNames[wear]] as const),
           ]}
           set={(wear) => change({ wear })}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { movementNames, type MovementKind } from '@/core/chemistry/stockMovement'
 import { formatDay, formatMillilitres } from '../format/format'
 
@@ -21,6 +22,8 @@ export function Movements({
   readonly movements: readonly ShownMovement[]
   readonly now: Date
 }) {
+  const t = useTranslations()
+
   return (
     <ul className="rows">
       {movements.map(({ id, at, kind, millilitres, leftMillilitres, note }) => (
@@ -30,7 +33,10 @@ export function Movements({
             {note && <span className="soft">, {note}</span>}
           </span>
           <span className="number">
-            {signed(millilitres)}, {formatMillilitres(leftMillilitres)} left
+            {t('cabinet.stock.movement', {
+              change: signed(millilitres),
+              left: formatMillilitres(leftMillilitres),
+            })}
           </span>
         </li>
       ))}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { ProductValues } from './productValues'
 
@@ -14,6 +15,8 @@ interface PackRowsProps {
 
 /** Other sizes it can be bought in, each with its price. */
 export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
+  const t = useTranslations()
+
   const set = (index: number, part: Partial<Packs[number]>) =>
     change(packs.map((pack, at) => (at === index ? { ...pack, ...part } : pack)))
   return (
@@ -21,15 +24,15 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
       {packs.map((pack, index) => (
         <div key={index} className="pack-row">
           <Form.Control
-            aria-label={`Pack ${index + 2}, ml`}
-            placeholder="ml"
+            aria-label={t('cabinet.product.packs.size', { number: index + 2 })}
+            placeholder={t('common.millilitres')}
             inputMode="decimal"
             value={pack.millilitres}
             isInvalid={mendOf(`otherPacks[${index}].millilitres`) !== undefined}
             onChange={(event) => set(index, { millilitres: event.target.value })}
           />
           <Form.Control
-            aria-label={`Pack ${index + 2}, price`}
+            aria-label={t('cabinet.product.packs.price', { number: index + 2 })}
             placeholder={currency}
             inputMode="decimal"
             value={pack.price}
@@ -41,7 +44,7 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
             className="link-button"
             onClick={() => change(packs.filter((_, at) => at !== index))}
           >
-            Remove
+            {t('cabinet.product.packs.remove')}
           </button>
         </div>
       ))}
@@ -51,7 +54,7 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
           className="link-button"
           onClick={() => change([...packs, { millilitres: '', price: '' }])}
         >
-          Add a pack size
+          {t('cabinet.product.packs.add')}
         </button>
       )}
     </>

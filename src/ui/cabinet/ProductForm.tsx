@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -29,6 +30,8 @@ const placed = ['name', 'strength', 'dwellSeconds', 'dwellSeconds.min', 'dwellSe
 
 /** Adds or edits a product: the family fills in what labels of its kind say, the person changes what differs. */
 export function ProductForm({ initial, isNew, version, currency, save }: ProductFormProps) {
+  const t = useTranslations()
+
   const [values, setValues] = useState(initial)
   const { problems, busy, send } = useSending()
   const draft = useDraft(`product.${initial.id || `new ${initial.name}`}`, version, values, setValues)
@@ -49,7 +52,7 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
       <DraftNote draft={draft} />
       <LabelFields values={values} isNew={isNew} currency={currency} change={change} mendOf={mendOf} />
       <RatingFields values={values} change={(ratings) => change({ ratings })} />
-      <h2>Other packs</h2>
+      <h2>{t('cabinet.product.packs.title')}</h2>
       <PackRows
         packs={values.otherPacks}
         currency={currency}
@@ -57,7 +60,7 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
         mendOf={mendOf}
       />
       <Form.Group controlId="note" className="mt-3">
-        <Form.Label>Note</Form.Label>
+        <Form.Label>{t('cabinet.product.note')}</Form.Label>
         <Form.Control
           as="textarea"
           rows={2}
@@ -73,10 +76,10 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
       </div>
       <div className="chips mt-3">
         <Button type="submit" disabled={busy}>
-          {busy ? 'Saving …' : isNew ? 'Add it' : 'Save it'}
+          {busy ? t('common.saving') : isNew ? t('cabinet.product.add') : t('cabinet.product.save')}
         </Button>
         <Link href="/cabinet" className="btn btn-outline-secondary">
-          Leave
+          {t('common.cancel')}
         </Link>
       </div>
     </form>

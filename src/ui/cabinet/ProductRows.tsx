@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { familyOf } from '@/core/chemistry/families'
 import { protectionWearNames } from '@/core/chemistry/family'
 import { wearOf, type Product } from '@/core/chemistry/product'
@@ -20,6 +21,8 @@ const mildness = (product: Product): string =>
 
 /** The products that plans choose from: what each is, how it is used, and how much of it is left. */
 export function ProductRows({ products, currency, dilutionStyle, estimates }: ProductRowsProps) {
+  const t = useTranslations()
+
   return (
     <ul className="rows">
       {products.map((product) => (
@@ -30,13 +33,13 @@ export function ProductRows({ products, currency, dilutionStyle, estimates }: Pr
             <span className="soft">
               {familyOf(product.family).name}, {writeDilution(product.strength, dilutionStyle)}
               {mildness(product)}
-              {product.containsFluoride && ', fluoride: never planned'}
+              {product.containsFluoride && t('cabinet.product.neverPlanned')}
             </span>
           </div>
           <div
             className="stock"
             role="img"
-            aria-label={`${Math.round(stockShare(product) * 100)} % of a pack left`}
+            aria-label={t('cabinet.product.packLeft', { percent: Math.round(stockShare(product) * 100) })}
           >
             <span
               className={isRunningOut(product, estimates) ? 'is-low' : ''}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { familyOf } from '@/core/chemistry/families'
 import { soilNames, soils } from '@/core/soils/soil'
 import { ChoiceField } from '../form/ChoiceField'
@@ -12,12 +13,14 @@ const ratings = ['0', '1', '2', '3', '4'].map((rating) => [rating, rating] as co
 
 /** What a cleaner takes of each soil, where that differs from its family. */
 export function RatingFields({ values, change }: RatingFieldsProps) {
+  const t = useTranslations()
+
   const family = familyOf(values.family)
   if (family.purpose !== 'clean') return null
   return (
     <>
-      <h2>What it takes, 0 to 4</h2>
-      <p className="soft">At label strength and dwell. House estimates until your records say otherwise.</p>
+      <h2>{t('cabinet.product.ratings.title')}</h2>
+      <p className="soft">{t('cabinet.product.ratings.explained')}</p>
       <div className="rating-grid">
         {soils.map((soil) => (
           <ChoiceField
@@ -25,7 +28,10 @@ export function RatingFields({ values, change }: RatingFieldsProps) {
             id={`rating-${soil}`}
             label={soilNames[soil]}
             value={values.ratings[soil] ?? ''}
-            choices={[['', `family: ${family.ratings[soil] ?? 0}`], ...ratings]}
+            choices={[
+              ['', t('cabinet.product.ratings.typical', { rating: family.ratings[soil] ?? 0 })],
+              ...ratings,
+            ]}
             set={(rating) => change({ ...values.ratings, [soil]: rating })}
           />
         ))}

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -14,12 +15,6 @@ interface StockFormProps {
   readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
 }
 
-const labels: Record<EnteredMovement, { readonly choice: string; readonly amount: string }> = {
-  bought: { choice: 'Bought', amount: 'Came in, ml' },
-  counted: { choice: 'Counted', amount: 'Is there, ml' },
-  corrected: { choice: 'Correct the record', amount: 'More, or with a minus less, ml' },
-}
-
 /** The amount as typed where it is no number: the server names it then. */
 const amountOf = (text: string): number | string => {
   const typed = text.trim().replace(',', '.').replace('−', '-')
@@ -28,6 +23,8 @@ const amountOf = (text: string): number | string => {
 
 /** Enters what was bought, counted or has to be put right. */
 export function StockForm({ packMillilitres, keep }: StockFormProps) {
+  const t = useTranslations()
+
   const [kind, setKind] = useState<EnteredMovement>('bought')
   const [amount, setAmount] = useState(String(packMillilitres))
   const [note, setNote] = useState('')
@@ -51,23 +48,23 @@ export function StockForm({ packMillilitres, keep }: StockFormProps) {
           () => {
             setRequestId(newId())
             setNote('')
-            setSaid('Kept.')
+            setSaid(t('common.saved'))
           },
         )
       }}
     >
       <Form.Group controlId="movement">
-        <Form.Label>What happened</Form.Label>
+        <Form.Label>{t('cabinet.stock.what')}</Form.Label>
         <Form.Select value={kind} onChange={(event) => choose(event.target.value as EnteredMovement)}>
           {enteredMovements.map((one) => (
             <option key={one} value={one}>
-              {labels[one].choice}
+              {t(`cabinet.stock.kinds.${one}.choice`)}
             </option>
           ))}
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="amount">
-        <Form.Label>{labels[kind].amount}</Form.Label>
+        <Form.Label>{t(`cabinet.stock.kinds.${kind}.amount`)}</Form.Label>
         <Form.Control
           inputMode="decimal"
           autoComplete="off"
@@ -78,11 +75,11 @@ export function StockForm({ packMillilitres, keep }: StockFormProps) {
         <Form.Control.Feedback type="invalid">{problem?.mend}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="movement-note">
-        <Form.Label>Remark</Form.Label>
+        <Form.Label>{t('cabinet.stock.note')}</Form.Label>
         <Form.Control value={note} maxLength={200} onChange={(event) => setNote(event.target.value)} />
       </Form.Group>
       <Button type="submit" disabled={busy}>
-        Keep
+        {t('cabinet.stock.save')}
       </Button>
       <span role="status" className="soft">
         {said}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
 import { formatMillilitres, formatMoney } from '../format/format'
 
@@ -8,23 +9,27 @@ interface ToOrderProps {
 
 /** What is running out, with the price of the next pack. */
 export function ToOrder({ products, currency }: ToOrderProps) {
+  const t = useTranslations()
+
   return (
     <section aria-labelledby="order">
       <div className="section-head">
-        <h2 id="order">To order</h2>
+        <h2 id="order">{t('cabinet.toOrder.title')}</h2>
         <span className="number">{products.length}</span>
       </div>
       {products.length === 0 ? (
-        <p className="py-3">Nothing is running out.</p>
+        <p className="py-3">{t('cabinet.toOrder.none')}</p>
       ) : (
         <ul className="rows">
           {products.map((product) => (
             <li key={product.id} className="row-item stock-row">
               <span>{product.name}</span>
               <span className="number">
-                {formatMillilitres(product.stockMillilitres)} left,{' '}
-                {formatMoney(product.packPriceMinor, currency)} for{' '}
-                {formatMillilitres(product.packMillilitres)}
+                {t('cabinet.toOrder.line', {
+                  stock: formatMillilitres(product.stockMillilitres),
+                  price: formatMoney(product.packPriceMinor, currency),
+                  pack: formatMillilitres(product.packMillilitres),
+                })}
               </span>
             </li>
           ))}

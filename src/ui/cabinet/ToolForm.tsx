@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -20,13 +21,9 @@ import { useDraft } from '../form/useDraft'
 import { useSending } from '../form/useSending'
 import { idOfName } from './productValues'
 
-const measures = [
-  { name: 'diameterMillimetres', label: 'Head, mm', hint: 'as it stands' },
-  { name: 'squeezedMillimetres', label: 'Squeezed, mm', hint: 'what it passes through' },
-  { name: 'reachMillimetres', label: 'Reach, mm', hint: 'with the handle' },
-] as const
+const measures = ['diameterMillimetres', 'squeezedMillimetres', 'reachMillimetres'] as const
 
-type Values = Record<(typeof measures)[number]['name'] | 'name', string> &
+type Values = Record<(typeof measures)[number] | 'name', string> &
   Pick<Tool, 'kind' | 'stiffness' | 'dedicatedTo' | 'state'>
 
 interface ToolFormProps {
@@ -38,6 +35,8 @@ interface ToolFormProps {
 
 /** Adds or edits a tool. */
 export function ToolForm({ tool, version, save }: ToolFormProps) {
+  const t = useTranslations()
+
   const [values, setValues] = useState<Values>({
     name: tool?.name ?? '',
     kind: tool?.kind ?? 'barrelBrush',
@@ -74,7 +73,7 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
       <DraftNote draft={draft} />
       <div className="field-grid">
         <Form.Group controlId="name">
-          <Form.Label>Name</Form.Label>
+          <Form.Label>{t('cabinet.tool.name')}</Form.Label>
           <Form.Control
             value={values.name}
             isInvalid={mendOf('name') !== undefined}
@@ -83,7 +82,7 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
           <Form.Control.Feedback type="invalid">{mendOf('name')}</Form.Control.Feedback>
         </Form.Group>
         <Form.Group controlId="kind">
-          <Form.Label>Kind</Form.Label>
+          <Form.Label>{t('cabinet.tool.kind')}</Form.Label>
           <Form.Select
             value={values.kind}
             onChange={(event) => {
@@ -98,9 +97,9 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
             ))}
           </Form.Select>
         </Form.Group>
-        {measures.map(({ name, label, hint }) => (
+        {measures.map((name) => (
           <Form.Group key={name} controlId={name}>
-            <Form.Label>{label}</Form.Label>
+            <Form.Label>{t(`cabinet.tool.${name}.label`)}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={values[name]}
@@ -108,11 +107,11 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
               onChange={(event) => setValues({ ...values, [name]: event.target.value })}
             />
             <Form.Control.Feedback type="invalid">{mendOf(name)}</Form.Control.Feedback>
-            <Form.Text>{hint}</Form.Text>
+            <Form.Text>{t(`cabinet.tool.${name}.hint`)}</Form.Text>
           </Form.Group>
         ))}
         <Form.Group controlId="stiffness">
-          <Form.Label>Bristles</Form.Label>
+          <Form.Label>{t('cabinet.tool.bristles')}</Form.Label>
           <Form.Select
             value={values.stiffness}
             onChange={(event) => setValues({ ...values, stiffness: event.target.value as Tool['stiffness'] })}
@@ -123,7 +122,7 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="duty">
-          <Form.Label>Kept for the</Form.Label>
+          <Form.Label>{t('cabinet.tool.dedicatedTo')}</Form.Label>
           <Form.Select
             value={values.dedicatedTo}
             onChange={(event) =>
@@ -138,17 +137,15 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
       </div>
       <div aria-live="polite">
         <ProblemAlert
-          problems={problems.filter(
-            ({ path }) => path !== 'name' && !measures.some(({ name }) => name === path),
-          )}
+          problems={problems.filter(({ path }) => path !== 'name' && !measures.some((name) => name === path))}
         />
       </div>
       <div className="chips">
         <Button type="submit" disabled={busy}>
-          {busy ? 'Saving …' : tool ? 'Save it' : 'Add it'}
+          {busy ? t('common.saving') : tool ? t('cabinet.tool.save') : t('cabinet.tool.add')}
         </Button>
         <Link href="/cabinet/tools" className="btn btn-outline-secondary">
-          Leave
+          {t('common.cancel')}
         </Link>
       </div>
     </form>

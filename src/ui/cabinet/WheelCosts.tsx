@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { comparedSoils, type CleanWheelCost, type ComparedSoil } from '@/core/cost/cleanWheelCost'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import { soilNames } from '@/core/soils/soil'
@@ -16,15 +17,15 @@ interface WheelCostsProps {
 
 /** What one clean wheel costs with each product and pack, on one soil. */
 export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsProps) {
+  const t = useTranslations()
+
   return (
     <section aria-labelledby="costs" className="mt-4">
       <div className="section-head">
-        <h2 id="costs">Cost per clean wheel</h2>
+        <h2 id="costs">{t('cabinet.costs.title')}</h2>
       </div>
-      <p className="soft mt-2">
-        Same dirt (clear {soilNames[soil]}), each product at its own best dilution, per package. Estimates.
-      </p>
-      <nav className="chips mt-2 mb-2" aria-label="Soil to compare on">
+      <p className="soft mt-2">{t('cabinet.costs.explained', { soil: soilNames[soil] })}</p>
+      <nav className="chips mt-2 mb-2" aria-label={t('cabinet.costs.soil')}>
         {comparedSoils.map((one) => (
           <Link
             key={one}
@@ -44,9 +45,11 @@ export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsP
               {one.productName}
               <br />
               <span className="soft">
-                pack of {formatMillilitres(one.packMillilitres)},{' '}
-                {writeDilution({ from: one.fraction, to: one.fraction }, dilutionStyle)}
-                {one.rounds > 1 && `, ${one.rounds} rounds`}
+                {t('cabinet.costs.line', {
+                  pack: formatMillilitres(one.packMillilitres),
+                  dilution: writeDilution({ from: one.fraction, to: one.fraction }, dilutionStyle),
+                  count: one.rounds,
+                })}
               </span>
             </span>
             <span className="number">

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -18,6 +19,8 @@ interface BrakeCoolingProps {
 
 /** Two readings of a hot brake give the time to wait; the wheel then begins later. */
 export function BrakeCooling({ conditions, positions, okCelsius, change }: BrakeCoolingProps) {
+  const t = useTranslations()
+
   const [position, setPosition] = useState<Position>(positions[0] ?? 'frontLeft')
   const [texts, setTexts] = useState({ firstCelsius: '', secondCelsius: '', minutesApart: '' })
   const readings = {
@@ -36,10 +39,10 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
   } as const
   return (
     <details className="brakes mt-2" open={conditions.brakes.length > 0}>
-      <summary>Hot brakes</summary>
+      <summary>{t('conditions.brakes.title')}</summary>
       <div className="conditions-grid">
         <Form.Group controlId="brake-position" className="is-wide">
-          <Form.Label>Wheel</Form.Label>
+          <Form.Label>{t('conditions.brakes.wheel')}</Form.Label>
           <Form.Select value={position} onChange={(event) => setPosition(event.target.value as Position)}>
             {positions.map((one) => (
               <option key={one} value={one}>
@@ -64,8 +67,11 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
       <p role="status">
         {cooling?.ok
           ? cooling.value.waitMinutes === 0
-            ? 'Cool enough.'
-            : `Cool enough (${okCelsius} °C) in ${Math.ceil(cooling.value.waitMinutes)} min.`
+            ? t('conditions.brakes.cool')
+            : t('conditions.brakes.coolIn', {
+                limit: okCelsius,
+                minutes: Math.ceil(cooling.value.waitMinutes),
+              })
           : cooling?.problems.find(({ path }) => path === 'okCelsius')?.mend}
       </p>
       {cooling?.ok && cooling.value.waitMinutes > 0 && (
@@ -90,12 +96,12 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
             })
           }
         >
-          Plan with it
+          {t('conditions.brakes.use')}
         </Button>
       )}
       {conditions.brakes.length > 0 && change && (
         <button type="button" className="link-button" onClick={() => change({ ...conditions, brakes: [] })}>
-          They are cool now
+          {t('conditions.brakes.clear')}
         </button>
       )}
     </details>

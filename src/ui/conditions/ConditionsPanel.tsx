@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { Thermometer, Wind } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
@@ -12,7 +13,7 @@ import { conditionsFile, type ConditionsFile } from '@/contracts/conditions'
 import type { ThermometerReading, WeatherReading } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
 import { BrakeCooling } from './BrakeCooling'
-import { placed, placeNames, placeOf, places, type Place } from './place'
+import { placed, placeOf, places, type Place } from './place'
 
 export interface Devices {
   weather(utcOffsetMinutes: number): Promise<Result<WeatherReading>>
@@ -32,16 +33,20 @@ interface ConditionsPanelProps {
   readonly setPeople: ((people: number) => void) | null
 }
 
-const headings = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
+const headings = [
+  'north',
+  'northEast',
+  'east',
+  'southEast',
+  'south',
+  'southWest',
+  'west',
+  'northWest',
+] as const
 /** A person types; the plan follows when they pause, ms. */
 const pauseMilliseconds = 450
 
-const fields = [
-  { key: 'airCelsius', label: 'Air, °C' },
-  { key: 'humidityPercent', label: 'Humidity, %' },
-  { key: 'windKilometresPerHour', label: 'Wind, km/h' },
-  { key: 'cloudPercent', label: 'Cloud, %' },
-] as const
+const fields = ['airCelsius', 'humidityPercent', 'windKilometresPerHour', 'cloudPercent'] as const
 
 const localTime = (instant: string | undefined): string => {
   if (!instant) return ''
@@ -52,6 +57,8 @@ const localTime = (instant: string | undefined): string => {
 /** What it is like where the wheels stand: typed, or asked of the devices; the plan follows. */
 export function ConditionsPanel(props: ConditionsPanelProps) {
   'use memo'
+  const t = useTranslations()
+
   const { conditions, people, positions, timings, okCelsius, devices, change, setPeople } = props
   const [draft, setDraft] = useState<Record<string, string>>({})
   const [said, setSaid] = useState('')
@@ -95,7 +102,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
     const { isSimulated, airCelsius, humidityPercent, windKilometresPerHour, cloudPercent, forecast } =
       answer.value
-    setSaid(`Weather from the ${isSimulated ? 'simulated ' : ''}feed.`)
+    setSaid(t('conditions.weatherFrom', { simulated: String(isSimulated) }))
     setDraft({})
     change?.({
       ...conditions,
@@ -114,7 +121,9 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     setAsking(false)
     if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
     const { celsius, at, isSimulated } = answer.value
-    setSaid(`${positionNames[position]}: ${celsius} °C by the ${isSimulated ? 'simulated ' : ''}thermometer.`)
+    setSaid(
+      t('conditions.measured', { wheel: positionNames[position], celsius, simulated: String(isSimulated) }),
+    )
     change?.({ ...conditions, readings: [...conditions.readings, { position, celsius, at }] })
   }
   const surfaceAt = (position: Position) =>
@@ -123,12 +132,12 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     ) ?? timings.find((timing) => timing.corner === position)
   const direction = Math.round(conditions.headingDegrees / 45) % 8
   return (
-    <section aria-label="Weather and hands" className="conditions">
+    <section aria-label={t('conditions.title')} className="conditions">
       <fieldset disabled={!change}>
         <div className="conditions-grid">
-          {fields.map(({ key, label }) => (
+          {fields.map((key) => (
             <Form.Group key={key} controlId={`condition-${key}`}>
-              <Form.Label>{label}</Form.Label>
+              <Form.Label>{t(`conditions.fields.${key}`)}</Form.Label>
               <Form.Control
                 inputMode="decimal"
                 value={textOf(key, conditions[key])}
@@ -140,20 +149,20 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
             </Form.Group>
           ))}
           <Form.Group controlId="condition-exposure">
-            <Form.Label>Stands in</Form.Label>
+            <Form.Label>{t('conditions.place')}</Form.Label>
             <Form.Select
               value={placeOf(conditions)}
               onChange={(event) => change?.({ ...conditions, ...placed(event.target.value as Place) })}
             >
               {places.map((value) => (
                 <option key={value} value={value}>
-                  {placeNames[value]}
+                  {t(`terms.place.${value}`)}
                 </option>
               ))}
             </Form.Select>
           </Form.Group>
           <Form.Group controlId="condition-heading">
-            <Form.Label>Front points</Form.Label>
+            <Form.Label>{t('conditions.heading')}</Form.Label>
             <Form.Select
               value={direction}
               onChange={(event) =>
@@ -162,13 +171,13 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
             >
               {headings.map((name, at) => (
                 <option key={name} value={at}>
-                  {name}
+                  {t(`conditions.headings.${name}`)}
                 </option>
               ))}
             </Form.Select>
           </Form.Group>
           <Form.Group controlId="condition-start" className="is-wide">
-            <Form.Label>Begins</Form.Label>
+            <Form.Label>{t('conditions.begins')}</Form.Label>
             <Form.Control
               type="datetime-local"
               value={localTime(conditions.startAt)}
@@ -188,7 +197,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
               }}
             />
           </Form.Group>
-          <div className="chips is-wide" role="group" aria-label="People">
+          <div className="chips is-wide" role="group" aria-label={t('conditions.people.label')}>
             {[1, 2].map((count) => (
               <button
                 key={count}
@@ -198,18 +207,18 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
                 disabled={!setPeople}
                 onClick={() => setPeople?.(count)}
               >
-                {count === 1 ? 'One person' : 'Two people'}
+                {count === 1 ? t('conditions.people.one') : t('conditions.people.two')}
               </button>
             ))}
             <Button variant="outline-secondary" size="sm" disabled={asking} onClick={() => void askWeather()}>
-              <Wind aria-hidden size={17} /> Ask the weather feed
+              <Wind aria-hidden size={17} /> {t('conditions.askWeather')}
             </Button>
           </div>
         </div>
         <p role="status" className="soft">
-          {asking ? 'Asking …' : said}
+          {asking ? t('conditions.asking') : said}
         </p>
-        <ul className="rows surfaces" aria-label="Surface of each wheel">
+        <ul className="rows surfaces" aria-label={t('conditions.surfaces')}>
           {positions.map((position) => {
             const timing = surfaceAt(position)
             return (
@@ -217,16 +226,18 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
                 <b>{positionShortNames[position]}</b>
                 <span>
                   {timing ? `${Math.round(timing.surfaceCelsius)} °C` : '–'}{' '}
-                  <span className="soft">{timing?.isMeasured ? 'measured' : 'estimate'}</span>
+                  <span className="soft">
+                    {t(timing?.isMeasured ? 'conditions.isMeasured' : 'conditions.isEstimated')}
+                  </span>
                 </span>
                 <Button
                   variant="outline-secondary"
                   size="sm"
                   disabled={asking}
-                  aria-label={`Measure ${positionNames[position].toLowerCase()}`}
+                  aria-label={t('conditions.measureWheel', { wheel: positionNames[position].toLowerCase() })}
                   onClick={() => void measure(position)}
                 >
-                  <Thermometer aria-hidden size={16} /> measure
+                  <Thermometer aria-hidden size={16} /> {t('conditions.measure')}
                 </Button>
               </li>
             )
@@ -238,7 +249,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
             className="link-button"
             onClick={() => change({ ...conditions, readings: [] })}
           >
-            Forget the readings, use the estimate
+            {t('conditions.clearReadings')}
           </button>
         )}
         <BrakeCooling conditions={conditions} positions={positions} okCelsius={okCelsius} change={change} />

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useDeferredValue, useMemo } from 'react'
 import { hoursAt } from '@/core/timing/workHours'
 import { positionNames } from '@/core/wheel/position'
@@ -15,6 +16,8 @@ type DayPanelProps = Pick<JobFile, 'corners' | 'conditions' | 'estimates'>
 /** The day at the warmest and the coolest wheel; only where place and time are known. */
 export function DayPanel(props: DayPanelProps) {
   'use memo'
+  const t = useTranslations()
+
   const { corners, estimates } = props
   // The chart may come after what the person does.
   const file = useDeferredValue(props.conditions)
@@ -38,19 +41,14 @@ export function DayPanel(props: DayPanelProps) {
     const [warmest, coolest] = [days[0], days.at(-1)]
     return [warmest, coolest].flatMap((day, at) => (day && (at === 0 || day !== days[0]) ? [day] : []))
   }, [corners, estimates, conditions])
-  if (conditions.day.length === 0)
-    return (
-      <p className="soft mt-3">
-        With the shop’s latitude and longitude in the settings, the day’s sun is drawn here.
-      </p>
-    )
+  if (conditions.day.length === 0) return <p className="soft mt-3">{t('conditions.day.noPlace')}</p>
   return (
     <section aria-labelledby="day" className="mt-4">
       <div className="section-head">
-        <h2 id="day">The day</h2>
+        <h2 id="day">{t('conditions.day.title')}</h2>
       </div>
       <DayChart sides={sides} startHour={conditions.startHour} goodSeconds={goodSeconds} />
-      <p className="soft">Shaded: a thin film stays wet 2½ minutes and more. Estimates.</p>
+      <p className="soft">{t('conditions.day.explained')}</p>
     </section>
   )
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import {
   Chart,
   Filler,
@@ -29,6 +30,7 @@ interface CoolingCurveProps {
 /** The brake from the second reading on, and the line it has to fall under. */
 export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps) {
   const { secondCelsius, airCelsius, okCelsius, cooling } = props
+  const t = useTranslations()
   useThemeRepaint()
   const until = Math.ceil(cooling.waitMinutes * 1.25)
   const ink = colourOf('--ink-soft')
@@ -58,7 +60,7 @@ export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps)
       x: {
         type: 'linear',
         max: until,
-        title: { display: true, text: 'minutes', color: ink },
+        title: { display: true, text: t('conditions.brakes.minutes'), color: ink },
         ticks: { color: ink },
         grid: { display: false },
       },
@@ -73,7 +75,10 @@ export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps)
     <div style={{ height: 150 }}>
       <Line
         role="img"
-        aria-label={`The brake cools to ${okCelsius} °C in ${Math.ceil(cooling.waitMinutes)} minutes`}
+        aria-label={t('conditions.brakes.curve', {
+          limit: okCelsius,
+          minutes: Math.ceil(cooling.waitMinutes),
+        })}
         data={{
           datasets: [{ data: points, borderColor: colourOf('--warm'), borderWidth: 2, pointRadius: 0 }],
         }}
@@ -99,6 +104,7 @@ const mostMinutes = 12
 
 /** Surface temperature and wet limit by the hour, for the warmer and the cooler side; good hours are shaded. */
 export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds }: DayCurvesProps) {
+  const t = useTranslations()
   useThemeRepaint()
   const ink = colourOf('--ink-soft')
   const isGood = (hour: number) =>
@@ -156,7 +162,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
       },
       celsius: {
         position: 'left',
-        title: { display: true, text: 'surface, °C', color: ink },
+        title: { display: true, text: t('conditions.day.surface'), color: ink },
         ticks: { color: ink },
         grid: { color: colourOf('--line') },
       },
@@ -164,7 +170,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
         position: 'right',
         min: 0,
         max: mostMinutes,
-        title: { display: true, text: 'stays wet, min', color: ink },
+        title: { display: true, text: t('conditions.day.staysWet'), color: ink },
         ticks: { color: ink },
         grid: { display: false },
       },
@@ -174,16 +180,17 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
     <div style={{ height: 230 }}>
       <Line
         role="img"
-        aria-label={`Surface temperature and wet limit by the hour; good hours: ${
-          Array.from({ length: 17 }, (_, at) => at + 5)
-            .filter(isGood)
-            .map((hour) => `${hour}:00`)
-            .join(', ') || 'none'
-        }`}
+        aria-label={t('conditions.day.curves', {
+          hours:
+            Array.from({ length: 17 }, (_, at) => at + 5)
+              .filter(isGood)
+              .map((hour) => `${hour}:00`)
+              .join(', ') || t('conditions.day.noGoodHours'),
+        })}
         data={{
           datasets: sides.flatMap(({ name, hours }, at) => [
             {
-              label: `${name}, °C`,
+              label: t('conditions.day.sideSurface', { side: name }),
               yAxisID: 'celsius',
               data: hours.map(({ hour, surfaceCelsius }) => ({ x: hour, y: surfaceCelsius })),
               borderColor: tones[at],
@@ -193,7 +200,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
               pointStyle: 'line' as const,
             },
             {
-              label: `${name}, stays wet`,
+              label: t('conditions.day.sideStaysWet', { side: name }),
               yAxisID: 'minutes',
               data: hours.map(({ hour, wetLimitSeconds }) => ({
                 x: hour,

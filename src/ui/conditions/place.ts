@@ -1,16 +1,9 @@
 import { exposures, type Exposure } from '@/core/conditions/exposure'
 import type { ConditionsFile } from '@/contracts/conditions'
 
-/** Where the wheels stand, as one choice: under the sun, out of it, or in the rain. */
+/** Where the wheels stand, as one choice (named `terms.place`): under the sun, out of it, or in the rain. */
 export const places = [...exposures, 'rain'] as const
 export type Place = (typeof places)[number]
-
-export const placeNames: Record<Place, string> = {
-  shade: 'shade or shed',
-  partSun: 'part sun',
-  fullSun: 'full sun',
-  rain: 'rain',
-}
 
 /** What a choice of place says of the conditions. */
 export const placed = (place: Place): { exposure: Exposure; raining: boolean } =>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -26,27 +27,29 @@ interface CalendarPanelProps {
 
 /** The address to subscribe to, a new one for it, and a simulated calendar that shows what it gets. */
 export function CalendarPanel({ path, renew, fetchIt }: CalendarPanelProps) {
+  const t = useTranslations()
+
   const [got, setGot] = useState<readonly GotEvent[] | null>(null)
   const { problems, busy, send } = useSending()
   const address = typeof window === 'undefined' ? path : `${window.location.origin}${path}`
   return (
     <>
       <Form.Group controlId="calendar-address">
-        <Form.Label>Address to subscribe to</Form.Label>
+        <Form.Label>{t('due.calendar.address')}</Form.Label>
         <Form.Control
           readOnly
           value={address}
           suppressHydrationWarning
           onFocus={(event) => event.target.select()}
         />
-        <Form.Text>Who has it can read what is due. A new address shuts the old one.</Form.Text>
+        <Form.Text>{t('due.calendar.addressNote')}</Form.Text>
       </Form.Group>
       <div className="chips mt-3">
         <a className="btn btn-outline-secondary" href="/api/calendar/download" download>
-          Download
+          {t('due.calendar.download')}
         </a>
         <ActionButton action={renew} className="btn btn-outline-secondary">
-          New address
+          {t('due.calendar.newAddress')}
         </ActionButton>
         <Button
           variant="outline-secondary"
@@ -60,14 +63,14 @@ export function CalendarPanel({ path, renew, fetchIt }: CalendarPanelProps) {
             })
           }
         >
-          Try it with the simulated calendar
+          {t('due.calendar.try')}
         </Button>
       </div>
       <ProblemAlert problems={problems} />
       {got && (
-        <section className="month-head" aria-label="What the simulated calendar got">
+        <section className="month-head" aria-label={t('due.calendar.receivedLabel')}>
           <div className="section-head">
-            <h2>What it got</h2>
+            <h2>{t('due.calendar.received')}</h2>
             <span className="number">{got.length}</span>
           </div>
           <ul className="rows">

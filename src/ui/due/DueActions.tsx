@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { Check, Clock } from 'lucide-react'
 import { Link } from '@/ui/Link'
@@ -19,30 +20,32 @@ export interface DueActionsProps {
 }
 
 const snoozes = [
-  { days: 7, name: '1 week' },
-  { days: 30, name: '1 month' },
+  { days: 7, key: 'week' },
+  { days: 30, key: 'month' },
 ] as const
 
 /** What to do about a due thing: the one thing in one tap, else put it off or say that it is done. */
 export function DueActions({ item, actions }: DueActionsProps) {
+  const t = useTranslations()
+
   const remedy = remedyLink(item)
   return (
     <div className="due-acts">
       {remedy && (
         <Link href={remedy.href} className="btn btn-outline-secondary">
-          {remedy.name}
+          {t(remedy.name)}
         </Link>
       )}
       {item.canBeDone && (
         <ActionButton
           action={() => actions.tickOff(item.key)}
           className="btn btn-quiet"
-          label={`Done: ${item.what}`}
+          label={t('due.actions.doneWith', { what: item.what })}
         >
-          <Check aria-hidden size={18} /> Done
+          <Check aria-hidden size={18} /> {t('due.actions.done')}
         </ActionButton>
       )}
-      {snoozes.map(({ days, name }) => (
+      {snoozes.map(({ days, key }) => (
         <ActionButton
           key={days}
           action={() =>
@@ -52,9 +55,9 @@ export function DueActions({ item, actions }: DueActionsProps) {
             })
           }
           className="btn btn-quiet"
-          label={`Put off ${name}: ${item.what}`}
+          label={t('due.actions.postpone', { time: t(`due.actions.${key}`), what: item.what })}
         >
-          <Clock aria-hidden size={16} /> {name}
+          <Clock aria-hidden size={16} /> {t(`due.actions.${key}`)}
         </ActionButton>
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { dueKindNames, dueKinds, surenesses, type DueKind, type Sureness } from '@/core/due/dueItem'
 
 /** How the due list is asked for; stands in the address, so that it can be kept. */
@@ -14,16 +15,18 @@ const sureNames = { sure: 'sure', likely: 'likely', guess: 'guesses' }
 
 /** Narrows the list by vehicle, kind and how sure it is; works without scripts. */
 export function DueFilter({ query }: { readonly query: DueQuery }) {
+  const t = useTranslations()
+
   return (
     <form className="due-filter" action="/due">
       <label>
-        <span>Vehicle</span>
+        <span>{t('due.filter.vehicle')}</span>
         <input className="form-control" type="search" name="q" defaultValue={query.q} maxLength={80} />
       </label>
       <label>
-        <span>What</span>
+        <span>{t('due.filter.what')}</span>
         <select className="form-select" name="kind" defaultValue={query.kind}>
-          <option value="">everything</option>
+          <option value="">{t('due.filter.everything')}</option>
           {dueKinds.map((kind) => (
             <option key={kind} value={kind}>
               {dueKindNames[kind]}
@@ -32,9 +35,9 @@ export function DueFilter({ query }: { readonly query: DueQuery }) {
         </select>
       </label>
       <label>
-        <span>How sure</span>
+        <span>{t('due.filter.sureness')}</span>
         <select className="form-select" name="sure" defaultValue={query.sure}>
-          <option value="">all</option>
+          <option value="">{t('due.filter.all')}</option>
           {surenesses.map((sure) => (
             <option key={sure} value={sure}>
               {sureNames[sure]}
@@ -43,14 +46,14 @@ export function DueFilter({ query }: { readonly query: DueQuery }) {
         </select>
       </label>
       <label>
-        <span>Order</span>
+        <span>{t('due.filter.order')}</span>
         <select className="form-select" name="by" defaultValue={query.by}>
-          <option value="time">by time</option>
-          <option value="vehicle">by vehicle</option>
+          <option value="time">{t('due.filter.byTime')}</option>
+          <option value="vehicle">{t('due.filter.byVehicle')}</option>
         </select>
       </label>
       <button type="submit" className="btn btn-outline-secondary">
-        Show
+        {t('due.filter.show')}
       </button>
     </form>
   )

@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { differenceInCalendarDays, format } from 'date-fns'
 import { Link } from '@/ui/Link'
 import { dueKindNames, type DueItem } from '@/core/due/dueItem'
@@ -21,24 +23,26 @@ export function pressing({ at, kind }: DueItem, now: Date): 'over' | 'now' | 'so
   return kind === 'renewal' || days < -soonDays ? 'over' : 'now'
 }
 
-const whenText = (item: DueItem, now: Date): string => {
+const whenText = (item: DueItem, now: Date, t: Translator): string => {
   const days = differenceInCalendarDays(item.at, now)
   if (item.kind === 'cureOver') return format(item.at, days === 0 ? 'HH:mm' : 'EEE HH:mm')
-  if (days < 0) return `${-days} d over`
-  return days === 0 ? 'today' : days < soonDays ? format(item.at, 'EEEE') : formatDay(item.at, now)
+  if (days < 0) return t('due.overdue', { days: -days })
+  return days === 0 ? t('due.today') : days < soonDays ? format(item.at, 'EEEE') : formatDay(item.at, now)
 }
 
-const surenessWords = { sure: 'sure', likely: 'likely', guess: 'a guess' }
-
-const bandText = ({ band, sureness }: DueItem, now: Date): string =>
-  band && sureness !== 'sure'
-    ? `${formatDay(band.from, now)} to ${formatDay(band.until, now)}, ${surenessWords[sureness]}`
-    : band
-      ? `${formatDay(band.from, now)} to ${formatDay(band.until, now)}`
-      : surenessWords[sureness]
+/** From when to when it may fall due, and how sure that is; a date that is known says nothing more. */
+function rangeText({ band, sureness }: DueItem, now: Date, t: Translator): string {
+  if (!band) return sureness === 'sure' ? '' : t(`due.sureness.${sureness}`)
+  const range = t('due.range', { from: formatDay(band.from, now), to: formatDay(band.until, now) })
+  return sureness === 'sure'
+    ? range
+    : t('due.unsureRange', { range, sureness: t(`due.sureness.${sureness}`) })
+}
 
 /** The bar of one due thing: what it lies between, and the day itself. */
 function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
+  const t = useTranslations()
+
   const at = placeOnAxis(item.at, now)
   const from = item.band ? placeOnAxis(item.band.from, now) : at
   const until = item.band ? placeOnAxis(item.band.until, now) : at
@@ -46,7 +50,7 @@ function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
     <div
       className={`due-bar is-${pressing(item, now)} is-${item.sureness}`}
       role="img"
-      aria-label={`Due ${formatDay(item.at, now)}; ${bandText(item, now)}`}
+      aria-label={t('due.bar.label', { day: formatDay(item.at, now), range: rangeText(item, now, t) })}
     >
       <i className="due-today" style={{ left: `${placeOnAxis(now, now) * 100}%` }} />
       <i className="due-band" style={{ left: `${from * 100}%`, width: `${(until - from) * 100}%` }} />
@@ -57,11 +61,13 @@ function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
 
 /** The months over the bars. */
 export function DueAxis({ now }: { readonly now: Date }) {
+  const t = useTranslations()
+
   return (
     <div className="due-row due-axis" aria-hidden>
       <span />
       <div className="due-months">
-        <b style={{ left: `${placeOnAxis(now, now) * 100}%` }}>now</b>
+        <b style={{ left: `${placeOnAxis(now, now) * 100}%` }}>{t('due.bar.now')}</b>
         {monthsOnAxis(now).map((month) => (
           <span key={month.getTime()} style={{ left: `${placeOnAxis(month, now) * 100}%` }}>
             {format(month, 'MMM')}
@@ -85,6 +91,7 @@ interface DueRowsProps {
 
 /** Rows of what is due: whose, what, why, its bar on the axis of the coming months, and what to do about it. */
 export function DueRows({ items, now, named = true, short = false, actions }: DueRowsProps) {
+  const t = useTranslations()
   return (
     <ul className="rows due-rows">
       {items.map((item) => (
@@ -111,8 +118,8 @@ export function DueRows({ items, now, named = true, short = false, actions }: Du
           </div>
           {!short && <DueBar item={item} now={now} />}
           <div className={`when is-${pressing(item, now)}`}>
-            {whenText(item, now)}
-            <small>{bandText(item, now)}</small>
+            {whenText(item, now, t)}
+            <small>{rangeText(item, now, t)}</small>
           </div>
           {actions && <DueActions item={item} actions={actions} />}
         </li>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { ActionButtonProps } from '@/ui/form/ActionButton'
 import { ActionButton } from '@/ui/form/ActionButton'
 import type { ShownDue } from './DueRows'
@@ -11,12 +12,13 @@ interface PutAwayProps {
 
 /** What a person has put off or done already. */
 export function PutAway({ items, count, bringBack }: PutAwayProps) {
+  const t = useTranslations()
+
   if (items.length === 0) return null
   return (
     <details className="month-head">
       <summary>
-        {count} put off or done already
-        {count > items.length && `; the first ${items.length}`}
+        {t('due.settled.title', { count, all: String(count <= items.length), shown: items.length })}
       </summary>
       <ul className="rows">
         {items.map((item) => (
@@ -28,9 +30,9 @@ export function PutAway({ items, count, bringBack }: PutAwayProps) {
             <ActionButton
               action={bringBack.bind(null, item.key)}
               className="btn btn-quiet"
-              label={`Bring back: ${item.what}`}
+              label={t('due.settled.restoreWhat', { what: item.what })}
             >
-              Bring back
+              {t('due.settled.restore')}
             </ActionButton>
           </li>
         ))}

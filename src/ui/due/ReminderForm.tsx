@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -15,6 +16,8 @@ interface ReminderFormProps {
 
 /** A reminder of one's own: what, when, and whether it comes round. */
 export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
+  const t = useTranslations()
+
   const [about, setAbout] = useState('')
   const [dueOn, setDueOn] = useState('')
   const [repeat, setRepeat] = useState('')
@@ -36,7 +39,7 @@ export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
       }}
     >
       <Form.Group controlId="reminder-about">
-        <Form.Label>Remind me of</Form.Label>
+        <Form.Label>{t('due.reminder.what')}</Form.Label>
         <Form.Control
           value={about}
           maxLength={120}
@@ -45,20 +48,20 @@ export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
         />
       </Form.Group>
       <Form.Group controlId="reminder-day">
-        <Form.Label>On</Form.Label>
+        <Form.Label>{t('due.reminder.on')}</Form.Label>
         <Form.Control type="date" value={dueOn} required onChange={(event) => setDueOn(event.target.value)} />
       </Form.Group>
       <Form.Group controlId="reminder-repeat">
-        <Form.Label>Again every (days)</Form.Label>
+        <Form.Label>{t('due.reminder.every')}</Form.Label>
         <Form.Control
           inputMode="numeric"
           value={repeat}
-          placeholder="once"
+          placeholder={t('due.reminder.once')}
           onChange={(event) => setRepeat(event.target.value)}
         />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        Keep
+        {t('due.reminder.save')}
       </Button>
       <ProblemAlert problems={problems} />
     </form>

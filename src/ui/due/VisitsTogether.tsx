@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { services, type ServiceId } from '@/core/visit-kinds/service'
 import { Link } from '@/ui/Link'
 
@@ -17,12 +18,16 @@ interface VisitsTogetherProps {
 
 /** Sets with several things that one visit would do, soon. */
 export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
+  const t = useTranslations()
+
   if (visits.length === 0) return null
   return (
     <section aria-labelledby="together" className="month-head">
       <div className="section-head">
-        <h2 id="together">Goes into one visit</h2>
-        <span className="number">{count > visits.length ? `${visits.length} of ${count}` : count}</span>
+        <h2 id="together">{t('due.together.title')}</h2>
+        <span className="number">
+          {count > visits.length ? t('due.together.count', { shown: visits.length, all: count }) : count}
+        </span>
       </div>
       <ul className="rows">
         {visits.map(({ wheelSetId, vehicleName, setName, whats, service }) => (
@@ -38,7 +43,7 @@ export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
                 href={`/wheels/${wheelSetId}/intake?service=${service}`}
                 className="btn btn-outline-secondary"
               >
-                One visit: {services[service].name.toLowerCase()}
+                {t('due.together.plan', { service: services[service].name.toLowerCase() })}
               </Link>
             )}
           </li>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -16,6 +17,8 @@ interface WaterFormProps {
 
 /** Dissolved solids before and behind the filter: off the meter, or typed. */
 export function WaterForm({ ask, keep }: WaterFormProps) {
+  const t = useTranslations()
+
   const [before, setBefore] = useState('')
   const [after, setAfter] = useState('')
   const [said, setSaid] = useState('')
@@ -27,7 +30,7 @@ export function WaterForm({ ask, keep }: WaterFormProps) {
         event.preventDefault()
         send(
           () => keep({ beforePpm: Number(before), afterPpm: Number(after) }),
-          () => setSaid('Kept.'),
+          () => setSaid(t('common.saved')),
         )
       }}
     >
@@ -40,16 +43,16 @@ export function WaterForm({ ask, keep }: WaterFormProps) {
             if (!reading.ok) return { problems: reading.problems }
             setBefore(String(reading.value.beforePpm))
             setAfter(String(reading.value.afterPpm))
-            setSaid(reading.value.isSimulated ? 'Read off the simulated meter.' : 'Read off the meter.')
+            setSaid(reading.value.isSimulated ? t('due.water.readSimulated') : t('due.water.readMeter'))
             setProblems([])
             return { problems: [] }
           })
         }
       >
-        Read the meter
+        {t('due.water.read')}
       </Button>
       <Form.Group controlId="before-ppm">
-        <Form.Label>Before the filter, ppm</Form.Label>
+        <Form.Label>{t('due.water.before')}</Form.Label>
         <Form.Control
           inputMode="numeric"
           required
@@ -58,7 +61,7 @@ export function WaterForm({ ask, keep }: WaterFormProps) {
         />
       </Form.Group>
       <Form.Group controlId="after-ppm">
-        <Form.Label>Behind it, ppm</Form.Label>
+        <Form.Label>{t('due.water.after')}</Form.Label>
         <Form.Control
           inputMode="numeric"
           required
@@ -67,7 +70,7 @@ export function WaterForm({ ask, keep }: WaterFormProps) {
         />
       </Form.Group>
       <Button type="submit" disabled={busy}>
-        Keep
+        {t('due.water.save')}
       </Button>
       <span role="status" className="soft">
         {said}

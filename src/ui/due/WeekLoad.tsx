@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl'
+import type { Translator } from '@/i18n/translator'
 import { currentTime } from '@/clock'
 import { format, isSameDay } from 'date-fns'
 import { formatDuration } from '../format/format'
@@ -16,10 +18,11 @@ const tallest = 58
 
 /** The minutes of the coming days: planned below, what falls due above. */
 export function WeekLoad({ days }: WeekLoadProps) {
+  const t = useTranslations()
   const most = Math.max(fullDay, ...days.map(({ plannedMinutes, dueMinutes }) => plannedMinutes + dueMinutes))
   const height = (minutes: number): string => `${(minutes / most) * tallest}px`
   return (
-    <div className="week-load" role="img" aria-label={days.map(dayWords).join('; ')}>
+    <div className="week-load" role="img" aria-label={days.map((day) => dayWords(day, t)).join('; ')}>
       {days.map((load) => (
         <div key={load.day.getTime()} aria-hidden>
           <span className="number">
@@ -28,12 +31,14 @@ export function WeekLoad({ days }: WeekLoadProps) {
           </span>
           <i className="is-due" style={{ height: height(load.dueMinutes) }} />
           <i style={{ height: height(load.plannedMinutes) }} />
-          {isSameDay(load.day, currentTime()) ? 'today' : format(load.day, 'EEE')}
+          {isSameDay(load.day, currentTime()) ? t('today.week.today') : format(load.day, 'EEE')}
         </div>
       ))}
     </div>
   )
 }
 
-const dayWords = ({ day, plannedMinutes, dueMinutes }: WeekLoadProps['days'][number]): string =>
-  `${format(day, 'EEEE')}: ${plannedMinutes} min planned, ${dueMinutes} min due`
+const dayWords = (
+  { day, plannedMinutes, dueMinutes }: WeekLoadProps['days'][number],
+  t: Translator,
+): string => t('today.week.day', { day: format(day, 'EEEE'), planned: plannedMinutes, due: dueMinutes })

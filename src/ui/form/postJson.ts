@@ -1,3 +1,4 @@
+import type { Translator } from '@/i18n/translator'
 import type { Problem } from '@/core/result'
 import { refusalOf } from './refusal'
 
@@ -5,11 +6,12 @@ import { refusalOf } from './refusal'
 export async function postJson(
   path: string,
   body: unknown,
+  t: Translator,
 ): Promise<{ readonly problems: readonly Problem[] }> {
   const answer = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   })
-  return { problems: answer.ok ? [] : await refusalOf(answer) }
+  return { problems: answer.ok ? [] : await refusalOf(answer, t) }
 }

@@ -1,21 +1,9 @@
+import { useTranslations } from 'next-intl'
 import { unstable_isUnrecognizedActionError, unstable_rethrow, useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
 import type { Problem } from '@/core/result'
 import { followLink } from '../followLink'
 import type { FormAnswer } from './formAction'
-
-const notKept: Problem = {
-  path: 'unreachable',
-  found: 'no answer',
-  mend: 'This is not kept yet: the program did not answer. What you entered is still here; send it again when the network or the program is back.',
-}
-
-/** The page is of an earlier build: the new one knows its actions by other names. */
-const updated: Problem = {
-  path: 'updated',
-  found: 'a page of an earlier version',
-  mend: 'Even Spoke was updated. Nothing was saved. Reload this page, then send again: your entries come back.',
-}
 
 export interface Sending {
   readonly problems: readonly Problem[]
@@ -30,6 +18,12 @@ export function useSending(): Sending {
   const router = useRouter()
   const [problems, setProblems] = useState<readonly Problem[]>([])
   const [busy, startSending] = useTransition()
+  const t = useTranslations()
+  /** An action that is not known any more is of the build this page came from. */
+  const failure = (error: unknown): Problem =>
+    unstable_isUnrecognizedActionError(error)
+      ? { path: 'updated', found: '', mend: t('errors.sending.updated') }
+      : { path: 'unreachable', found: '', mend: t('errors.sending.noConnection') }
   /** The page takes the place of the form: who goes back comes to what was before it. */
   const goOn = (path: string): void => {
     followLink(path)
@@ -49,7 +43,7 @@ export function useSending(): Sending {
           if (answer.goTo !== undefined) goOn(answer.goTo)
         } catch (error) {
           unstable_rethrow(error)
-          setProblems([unstable_isUnrecognizedActionError(error) ? updated : notKept])
+          setProblems([failure(error)])
         }
       }),
   }

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import {
   BookOpen,
   CalendarClock,
@@ -17,19 +18,21 @@ import { mayOpen, type DeviceRole } from '@/gate/roles'
 import { mainPlaces, morePlaces, type PlaceName } from './places'
 
 const icons: Record<PlaceName, typeof Sun> = {
-  Today: Sun,
-  Wheels: CircleDot,
-  Due: CalendarClock,
-  Log: ClipboardList,
-  Cabinet: Package,
-  Mixing: FlaskConical,
-  Rules: BookOpen,
-  Settings: Settings,
-  More: Ellipsis,
+  today: Sun,
+  wheels: CircleDot,
+  due: CalendarClock,
+  log: ClipboardList,
+  cabinet: Package,
+  mixing: FlaskConical,
+  rules: BookOpen,
+  settings: Settings,
+  more: Ellipsis,
 }
 
 /** Links to the places, the current one marked. Jobs belong to Today. */
 export function PlaceLinks({ role }: { readonly role: DeviceRole }) {
+  const t = useTranslations()
+
   const path = usePathname()
   const may = ({ href }: { readonly href: string }) => mayOpen(role, href)
   const isHere = (href: string) =>
@@ -44,7 +47,7 @@ export function PlaceLinks({ role }: { readonly role: DeviceRole }) {
         aria-current={here ? 'page' : undefined}
       >
         <Icon aria-hidden />
-        {name}
+        {t(`frame.places.${name}`)}
       </Link>
     )
   }
@@ -52,7 +55,7 @@ export function PlaceLinks({ role }: { readonly role: DeviceRole }) {
     <>
       {mainPlaces.filter(may).map(({ href, name }) => link(href, name, '', isHere(href)))}
       {morePlaces.filter(may).map(({ href, name }) => link(href, name, 'on-desk', isHere(href)))}
-      {link('/more', 'More', 'on-phone', path === '/more' || morePlaces.some(({ href }) => isHere(href)))}
+      {link('/more', 'more', 'on-phone', path === '/more' || morePlaces.some(({ href }) => isHere(href)))}
     </>
   )
 }

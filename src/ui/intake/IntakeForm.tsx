@@ -1,5 +1,7 @@
 'use client'
 
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -50,10 +52,10 @@ interface IntakeFormProps {
   readonly plan: FormAction<IntakeDraft>
 }
 
-const expectedFrom = ({ lastVisitAt, since }: IntakeOffer): string =>
+const expectedFrom = ({ lastVisitAt, since }: IntakeOffer, t: Translator): string =>
   lastVisitAt
-    ? `Expected after ${since.days} days${since.winter ? ' of winter' : ''}; correct what you see.`
-    : 'A first visit: graded as after three months. Correct what you see.'
+    ? t('intake.preFilled', { days: since.days, winter: String(since.winter) })
+    : t('intake.firstVisit')
 
 /** Problems of these stand at their field. */
 const isAtField = (path: string): boolean =>
@@ -61,6 +63,8 @@ const isAtField = (path: string): boolean =>
 
 /** Intake: the wheels as on the vehicle; tap a zone, grade the soil, copy to the axle or to all, and plan. */
 export function IntakeForm(props: IntakeFormProps) {
+  const t = useTranslations()
+
   const { wheelSetId, title, wheels, offer, conditions, due, plan } = props
   const positions = wheels.map(({ position }) => position)
   const [values, setValues] = useState<IntakeValues>(() => ({
@@ -109,14 +113,15 @@ export function IntakeForm(props: IntakeFormProps) {
     >
       <header className="intake-head">
         <div>
-          <h1>What is on the wheels?</h1>
+          <h1>{t('intake.title')}</h1>
           <p className="soft">
-            {title}. {expectedFrom(offer)} {props.conditionsFrom}
+            {title}. {expectedFrom(offer, t)} {props.conditionsFrom}
           </p>
-          {due.length > 0 && <p className="intake-due">Due of these wheels: {due.join('; ')}.</p>}
+          {due.length > 0 && <p className="intake-due">{t('intake.alsoDue', { things: due.join('; ') })}</p>}
           <p className="intake-due">
-            <Link href={`/wheels/${wheelSetId}/look`}>Look how the protection is holding</Link>, before
-            anything is wet with chemistry.
+            {t.rich('intake.checkFirst', {
+              link: (words) => <Link href={`/wheels/${wheelSetId}/look`}>{words}</Link>,
+            })}
           </p>
           <DraftNote draft={draft} />
         </div>
@@ -129,7 +134,7 @@ export function IntakeForm(props: IntakeFormProps) {
             problemAt={(path) => problems.find((problem) => problem.path === path)?.mend}
           />
           <Button type="submit" disabled={busy}>
-            {busy ? 'Planning …' : 'Plan it'}
+            {busy ? t('intake.planning') : t('intake.plan')}
           </Button>
         </div>
       </header>
@@ -143,7 +148,7 @@ export function IntakeForm(props: IntakeFormProps) {
           panel.current?.scrollIntoView({ block: 'nearest' })
         }}
       />
-      <section className="zone-panel" aria-label="Grades" ref={panel}>
+      <section className="zone-panel" aria-label={t('intake.grades')} ref={panel}>
         <ZonePanel
           values={values}
           positions={positions}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { soilNames } from '@/core/soils/soil'
 import { positionNames, type Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
@@ -22,6 +23,8 @@ interface IntakeWheelsProps {
 
 /** The wheels as on the vehicle with the dirt as graded; a zone is chosen by a tap. */
 export function IntakeWheels({ wheels, values: { loads, off }, at, choose }: IntakeWheelsProps) {
+  const t = useTranslations()
+
   return (
     <Stance wheels={wheels}>
       {(wheel) => {
@@ -41,7 +44,9 @@ export function IntakeWheels({ wheels, values: { loads, off }, at, choose }: Int
               onZone={(zone) => choose({ position, zone })}
             />
             <h3>{positionNames[position]}</h3>
-            <p className="soft">{isOff ? 'left out today' : graded.join(', ') || 'nothing graded'}</p>
+            <p className="soft">
+              {isOff ? t('intake.skipped') : graded.join(', ') || t('intake.nothingGraded')}
+            </p>
           </div>
         )
       }}

@@ -1,6 +1,7 @@
+import { useTranslations } from 'next-intl'
 import { serviceIds, services } from '@/core/visit-kinds/service'
 import { capital } from '@/core/words/sayPlan'
-import { placeNames, places } from '../conditions/place'
+import { places } from '../conditions/place'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
 import { isDrivable, numberOf, type IntakeValues } from './intakeValues'
@@ -16,10 +17,11 @@ interface VisitFieldsProps {
 }
 
 const serviceChoices = serviceIds.map((id) => [id, services[id].name] as const)
-const placeChoices = places.map((place) => [place, capital(placeNames[place])] as const)
 
 /** What the visit is for, how far was driven, and the weather at the wheels. */
 export function VisitFields({ values, change, drive, lastReadingKilometres, problemAt }: VisitFieldsProps) {
+  const t = useTranslations()
+
   const readOdometer = (text: string) => {
     change({ odometer: text })
     const driven = numberOf(text) - (lastReadingKilometres ?? NaN)
@@ -29,7 +31,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
     <>
       <ChoiceField
         id="service"
-        label="Service"
+        label={t('intake.service')}
         className="field is-wide"
         value={values.service}
         choices={serviceChoices}
@@ -38,7 +40,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
       <TextField
         className="field"
         id="kilometres"
-        label="Kilometres"
+        label={t('intake.kilometres')}
         mode="numeric"
         value={values.kilometres}
         set={drive}
@@ -47,10 +49,14 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
       <TextField
         className="field"
         id="odometer"
-        label="Odometer"
+        label={t('intake.odometer')}
         mode="numeric"
         value={values.odometer}
-        placeholder={lastReadingKilometres === null ? 'not read' : `was ${lastReadingKilometres}`}
+        placeholder={
+          lastReadingKilometres === null
+            ? t('intake.notRead')
+            : t('intake.lastReading', { kilometres: lastReadingKilometres })
+        }
         set={readOdometer}
         mend={problemAt('odometerKilometres')}
       />
@@ -58,7 +64,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         className="field"
         id="air"
         mode="decimal"
-        label="Air, °C"
+        label={t('intake.airCelsius')}
         value={values.airCelsius}
         set={(airCelsius) => change({ airCelsius })}
         mend={problemAt('conditions.airCelsius')}
@@ -67,18 +73,18 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         className="field"
         id="surface"
         mode="decimal"
-        label="Wheel, °C"
+        label={t('intake.wheelCelsius')}
         value={values.surfaceCelsius}
-        placeholder="not read"
+        placeholder={t('intake.notRead')}
         set={(surfaceCelsius) => change({ surfaceCelsius })}
         mend={problemAt('conditions.surfaceCelsius')}
       />
       <ChoiceField
         id="place"
-        label="Place"
+        label={t('intake.place')}
         className="field"
         value={values.place}
-        choices={placeChoices}
+        choices={places.map((place) => [place, capital(t(`terms.place.${place}`))] as const)}
         set={(place) => change({ place })}
       />
     </>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { gradeNames, grades, soilNames, soilSigns, type Soil } from '@/core/soils/soil'
 import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
@@ -24,6 +25,8 @@ interface ZonePanelProps {
 
 /** How much of each soil is on the zone that was tapped, in pictures. */
 export function ZonePanel(props: ZonePanelProps) {
+  const t = useTranslations()
+
   const { values, positions, at, hasClosedFace, choose, grade } = props
   const { loads, off } = values
   const own = loads[at.position] ?? {}
@@ -32,7 +35,7 @@ export function ZonePanel(props: ZonePanelProps) {
       <h2>
         {positionNames[at.position]}, {zoneNames[at.zone]}
       </h2>
-      <div className="chips" role="group" aria-label="Zone">
+      <div className="chips" role="group" aria-label={t('intake.zone')}>
         {zones
           .filter((zone) => !hasClosedFace || !behindSpokes.includes(zone))
           .map((zone) => (
@@ -56,7 +59,7 @@ export function ZonePanel(props: ZonePanelProps) {
           set={(step) => grade({ ...loads, [at.position]: withGrade(own, at.zone, soil, step) })}
         />
       ))}
-      <p className="soft mt-2">0 none, 1 light, 2 clear, 3 heavy, 4 neglected.</p>
+      <p className="soft mt-2">{t('intake.gradeScale')}</p>
       {positions.length > 1 && <WheelChips {...props} />}
     </>
   )
@@ -98,6 +101,8 @@ function GradeRow({ soil, value, disabled, set }: GradeRowProps) {
 
 /** What goes for the whole wheel: copied to others, or left out. */
 function WheelChips({ values: { loads, off }, positions, at, grade, leaveOut }: ZonePanelProps) {
+  const t = useTranslations()
+
   const mates = positions.filter((position) => axleOf(position) === axleOf(at.position)).length
   const isOff = off.includes(at.position)
   return (
@@ -108,7 +113,7 @@ function WheelChips({ values: { loads, off }, positions, at, grade, leaveOut }: 
           className="chip"
           onClick={() => grade(copyLoads(loads, at.position, 'axle', positions))}
         >
-          Copy wheel to its axle
+          {t('intake.copyToAxle')}
         </button>
       )}
       <button
@@ -116,7 +121,7 @@ function WheelChips({ values: { loads, off }, positions, at, grade, leaveOut }: 
         className="chip"
         onClick={() => grade(copyLoads(loads, at.position, 'all', positions))}
       >
-        Copy wheel to all
+        {t('intake.copyToAll')}
       </button>
       <button
         type="button"
@@ -126,7 +131,7 @@ function WheelChips({ values: { loads, off }, positions, at, grade, leaveOut }: 
           leaveOut(isOff ? off.filter((position) => position !== at.position) : [...off, at.position])
         }
       >
-        Leave this wheel out
+        {t('intake.skipWheel')}
       </button>
     </div>
   )

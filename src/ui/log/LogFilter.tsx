@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 interface LogFilterProps {
   readonly search: string
   /** Day up to which is shown, as yyyy-mm-dd; empty: today. */
@@ -8,6 +9,8 @@ interface LogFilterProps {
 
 /** Which visits are shown; a plain form, so that its address can be kept. */
 export function LogFilter({ search, until, set }: LogFilterProps) {
+  const t = useTranslations()
+
   return (
     <form className="log-filter" role="search">
       {set ? (
@@ -15,7 +18,7 @@ export function LogFilter({ search, until, set }: LogFilterProps) {
       ) : (
         <div>
           <label htmlFor="q" className="form-label">
-            Vehicle or set
+            {t('log.filter.vehicle')}
           </label>
           <input
             id="q"
@@ -29,11 +32,11 @@ export function LogFilter({ search, until, set }: LogFilterProps) {
       )}
       <div>
         <label htmlFor="until" className="form-label">
-          Up to the day
+          {t('log.filter.until')}
         </label>
         <input id="until" name="until" type="date" className="form-control" defaultValue={until} />
       </div>
-      <button className="btn btn-outline-secondary">Show</button>
+      <button className="btn btn-outline-secondary">{t('log.filter.show')}</button>
     </form>
   )
 }

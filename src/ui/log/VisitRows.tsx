@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { Leftover } from '@/core/run/leftover'
@@ -38,10 +40,10 @@ function ResultMark({ result }: { readonly result: VisitResult }) {
 }
 
 /** What stayed, the same spot of several wheels named once. */
-function leftoverText(leftovers: readonly Leftover[]): string {
+function leftoverText(leftovers: readonly Leftover[], t: Translator): string {
   const wheels = new Map<string, string[]>()
   for (const { position, zone, soil } of leftovers) {
-    const spot = `${soilNames[soil]} at the ${zoneNames[zone]}`
+    const spot = t('log.leftover', { soil: soilNames[soil], zone: zoneNames[zone] })
     wheels.set(spot, [...(wheels.get(spot) ?? []), positionNames[position].toLowerCase()])
   }
   return [...wheels].map(([spot, where]) => `${spot} (${where.join(', ')})`).join('; ')
@@ -59,6 +61,8 @@ export function VisitRows({
   readonly showsCosts: boolean
   readonly named?: boolean
 }) {
+  const t = useTranslations()
+
   return (
     <ul className="rows">
       {visits.map((visit) => (
@@ -73,7 +77,9 @@ export function VisitRows({
             <p>
               {visit.headline} <ResultMark result={visit.result} />
             </p>
-            {visit.leftovers.length > 0 && <p>Stayed: {leftoverText(visit.leftovers)}.</p>}
+            {visit.leftovers.length > 0 && (
+              <p>{t('log.remained', { leftovers: leftoverText(visit.leftovers, t) })}</p>
+            )}
             {visit.note && <p>“{visit.note}”</p>}
             <p className="soft">
               {visit.products

@@ -1,29 +1,38 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import type { LookEffect } from '@/core/due/lookEffect'
 import { formatDay } from '../format/format'
 
-const axleNames = { front: 'fronts', rear: 'rears' }
-
-function movedWords({ movedDays, topUpAt }: LookEffect): string {
-  const when = `top-up ${formatDay(topUpAt, currentTime())}`
-  if (movedDays === 0) return `stays: ${when}`
-  return `${Math.abs(movedDays)} days ${movedDays < 0 ? 'sooner' : 'later'}: ${when}`
-}
-
-const keptWords = (effect: LookEffect): string => {
-  const surer = effect.narrowerDays > 0 ? `; ${effect.narrowerDays} days surer` : ''
-  return `${movedWords(effect)}${surer}. ${effect.clog}`.trim()
-}
+/** Where the date has moved to, and how much more certain it is. */
+const movedText = ({ movedDays, narrowerDays, topUpAt, clog }: LookEffect, t: Translator): string =>
+  [
+    t('protection.check.moved', {
+      day: formatDay(topUpAt, currentTime()),
+      direction: movedDays === 0 ? 'same' : movedDays < 0 ? 'sooner' : 'later',
+      days: Math.abs(movedDays),
+    }),
+    narrowerDays > 0 ? t('protection.check.narrower', { days: narrowerDays }) : '',
+    clog,
+  ]
+    .filter(Boolean)
+    .join(' ')
 
 /** What a look has moved, layer by layer. */
 export function LookEffects({ effects }: { readonly effects: readonly LookEffect[] }) {
+  const t = useTranslations()
+
   return (
     <div className="look-effects" role="status">
-      <b>Kept.</b>
+      <b>{t('common.saved')}</b>
       <ul>
         {effects.map((effect) => (
           <li key={`${effect.productName} ${effect.axle}`}>
-            {effect.productName}, {axleNames[effect.axle]}: {effect.isGone ? effect.clog : keptWords(effect)}
+            {t('protection.check.effect', {
+              product: effect.productName,
+              axle: t(`terms.axle.${effect.axle}`),
+              effect: effect.isGone ? effect.clog : movedText(effect, t),
+            })}
           </li>
         ))}
       </ul>

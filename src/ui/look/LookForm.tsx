@@ -1,5 +1,8 @@
 'use client'
 
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import * as v from 'valibot'
@@ -17,7 +20,7 @@ import { BeadPicture } from './BeadPicture'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { LookChips } from './LookChips'
 import { LookEffects } from './LookEffects'
-import { beadNames, lookGrades } from './lookWords'
+import { lookGrades } from './lookWords'
 import { MoreToSay, type Senses } from './MoreToSay'
 
 interface LookFormProps {
@@ -63,22 +66,25 @@ function givenBy(grade: LookGrade, outcome: Outcome): Given {
 /** Wheels a look is at: an axle, or all. */
 function scopesOf(
   positions: readonly Position[],
+  t: Translator,
 ): { readonly name: string; readonly choice: readonly Position[] }[] {
   const fronts = positions.filter((position) => axleOf(position) === 'front')
   const rears = positions.filter((position) => axleOf(position) === 'rear')
   const axles =
     fronts.length > 0 && rears.length > 0
       ? [
-          { name: 'Fronts', choice: fronts },
-          { name: 'Rears', choice: rears },
+          { name: t('terms.wheels.fronts'), choice: fronts },
+          { name: t('terms.wheels.rears'), choice: rears },
         ]
       : []
-  return [...axles, { name: 'All round', choice: positions }]
+  return [...axles, { name: t('terms.wheels.all'), choice: positions }]
 }
 
 /** A look in ten seconds: which wheels, how water beads; more only where somebody wants to. */
 export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneHref }: LookFormProps) {
-  const [at, setAt] = useState(() => scopesOf(positions)[0]?.choice ?? positions)
+  const t = useTranslations()
+
+  const [at, setAt] = useState(() => scopesOf(positions, t)[0]?.choice ?? positions)
   const [afterReviving, setAfterReviving] = useState(proposed)
   const [senses, setSenses] = useState<Senses>({ release: null, slickness: null, gloss: '' })
   const [problems, setProblems] = useState<readonly Problem[]>([])
@@ -101,23 +107,23 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
     setBusy(false)
   }
   return (
-    <section className="look-form" aria-label="A look">
+    <section className="look-form" aria-label={t('protection.check.title')}>
       <LookChips
-        label="Which wheels"
-        choices={scopesOf(positions)}
+        label={t('protection.check.wheels')}
+        choices={scopesOf(positions, t)}
         isChosen={(scope) => scope.join() === at.join()}
         choose={setAt}
       />
       <LookChips
-        label="When"
+        label={t('protection.check.when')}
         choices={[
-          { name: 'As it came', choice: false },
-          { name: 'After a reviving wash', choice: true },
+          { name: t('protection.check.beforeWashing'), choice: false },
+          { name: t('protection.check.afterReviving'), choice: true },
         ]}
         isChosen={(after) => after === afterReviving}
         choose={setAfterReviving}
       />
-      <p className="look-ask">Rinse with clear water. What does it do?</p>
+      <p className="look-ask">{t('protection.check.ask')}</p>
       <div className="look-grades">
         {lookGrades.map((grade) => (
           <button
@@ -129,7 +135,7 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
             onClick={() => void look(grade)}
           >
             <BeadPicture grade={grade} />
-            <b>{beadNames[grade]}</b>
+            <b>{t(`terms.beading.${grade}`)}</b>
           </button>
         ))}
       </div>
@@ -137,7 +143,7 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
       {given?.kind === 'stored' && <LookEffects effects={given.effects} />}
       {given?.kind === 'waiting' && (
         <div className="look-effects" role="status">
-          <b>Kept on this device.</b> It goes on by itself once the program answers, and moves the dates then.
+          {t.rich('protection.check.savedOnPhone', { b: bold })}
         </div>
       )}
       <MoreToSay positions={positions} at={at} choose={setAt} senses={senses} change={setSenses} />
@@ -145,13 +151,13 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
         <TakePhotograph
           wheelSetId={wheelSetId}
           positions={at.length === positions.length ? [] : at}
-          label="Photograph"
+          label={t('photos.photo')}
         />
       </p>
       {given && given.kind !== 'refused' && (
         <p>
           <Link href={doneHref} className="btn btn-primary">
-            Finished
+            {t('protection.check.done')}
           </Link>
         </p>
       )}

@@ -1,8 +1,9 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { LookGrade } from '@/core/protection/record'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { LookChips } from './LookChips'
-import { lookGrades, releaseNames, slicknessNames } from './lookWords'
+import { lookGrades } from './lookWords'
 
 /** What may be told of a look beside the beading. */
 export interface Senses {
@@ -14,19 +15,19 @@ export interface Senses {
 
 interface SenseProps {
   readonly label: string
-  readonly names: Record<LookGrade, string>
+  readonly nameOf: (grade: LookGrade) => string
   readonly value: LookGrade | null
   readonly onChange: (value: LookGrade | null) => void
 }
 
 /** One more thing that can be told, by word; may be left out. */
-function Sense({ label, names, value, onChange }: SenseProps) {
+function Sense({ label, nameOf, value, onChange }: SenseProps) {
   return (
     <fieldset className="look-sense">
       <legend>{label}</legend>
       <LookChips
         label={label}
-        choices={lookGrades.map((grade) => ({ name: names[grade], choice: grade }))}
+        choices={lookGrades.map((grade) => ({ name: nameOf(grade), choice: grade }))}
         isChosen={(grade) => value === grade}
         choose={(grade) => onChange(value === grade ? null : grade)}
       />
@@ -44,37 +45,39 @@ interface MoreToSayProps {
 
 /** One wheel alone, and what a finger or a meter tells: only where somebody wants to. */
 export function MoreToSay({ positions, at, choose, senses, change }: MoreToSayProps) {
+  const t = useTranslations()
+
   return (
     <details>
-      <summary>One wheel alone, or more to say</summary>
+      <summary>{t('protection.check.more')}</summary>
       <div className="mt-2">
         <LookChips
-          label="One wheel"
+          label={t('protection.check.oneWheel')}
           choices={positions.map((position) => ({ name: positionShortNames[position], choice: position }))}
           isChosen={(position) => at.length === 1 && at[0] === position}
           choose={(position) => choose([position])}
         />
       </div>
       <Sense
-        label="Dirt in the first rinse"
-        names={releaseNames}
+        label={t('protection.check.dirt')}
+        nameOf={(grade) => t(`terms.release.${grade}`)}
         value={senses.release}
         onChange={(release) => change({ ...senses, release })}
       />
       <Sense
-        label="To a clean finger"
-        names={slicknessNames}
+        label={t('protection.check.touch')}
+        nameOf={(grade) => t(`terms.slickness.${grade}`)}
         value={senses.slickness}
         onChange={(slickness) => change({ ...senses, slickness })}
       />
       <Form.Group controlId="gloss" className="look-gloss">
-        <Form.Label>Gloss meter, units at 60°</Form.Label>
+        <Form.Label>{t('protection.check.gloss')}</Form.Label>
         <Form.Control
           inputMode="decimal"
           value={senses.gloss}
           onChange={(event) => change({ ...senses, gloss: event.target.value })}
         />
-        <Form.Text>Kept beside the look; it moves no date.</Form.Text>
+        <Form.Text>{t('protection.check.glossNote')}</Form.Text>
       </Form.Group>
     </details>
   )

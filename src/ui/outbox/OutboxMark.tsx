@@ -1,31 +1,25 @@
 'use client'
 
+import type { Translator } from '@/i18n/translator'
+import { useFormatter, useTranslations } from 'next-intl'
 import { CloudOff } from 'lucide-react'
 import { usePathname } from 'next/navigation'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { addToVisit } from './addToVisit'
 import { deviceOutbox } from './deviceOutbox'
 import type { OutboxSnapshot } from './outbox'
-import type { Kept, Waiting } from './waiting'
+import type { Kept } from './waiting'
 
 const kinds = ['tap', 'look', 'photograph'] as const
-const names: Record<Waiting['kind'], readonly [string, string]> = {
-  tap: ['tap', 'taps'],
-  look: ['look', 'looks'],
-  photograph: ['photograph', 'photographs'],
-}
-
-/** How many of what wait, in words; empty: none. The bay says itself that taps of the job that is open there wait. */
-function waitingWords({ kept }: OutboxSnapshot, openJobId: string | undefined): string {
+/** How many of what wait; empty: none. The bay says itself that taps of the job that is open there wait. */
+function waitingParts({ kept }: OutboxSnapshot, openJobId: string | undefined, t: Translator): string[] {
   const waiting = kept.filter(
     ({ item, refusal }) => refusal === null && !(item.kind === 'tap' && item.jobId === openJobId),
   )
-  return kinds
-    .flatMap((kind) => {
-      const count = waiting.filter(({ item }) => item.kind === kind).length
-      return count === 0 ? [] : [`${count} ${names[kind][count === 1 ? 0 : 1]}`]
-    })
-    .join(' and ')
+  return kinds.flatMap((kind) => {
+    const count = waiting.filter(({ item }) => item.kind === kind).length
+    return count === 0 ? [] : [t(`outbox.waiting.${kind}`, { count })]
+  })
 }
 
 const nothing: OutboxSnapshot = { kept: [], trouble: null, inThisPageOnly: 0 }
@@ -41,6 +35,9 @@ function endedJobs(kept: readonly Kept[]): Map<string, Kept[]> {
 
 /** Sends what waits on this device from whichever page is open, and says what still waits or was refused. */
 export function OutboxMark() {
+  const t = useTranslations()
+  const format = useFormatter()
+
   const snapshot = useSyncExternalStore(deviceOutbox.subscribe, deviceOutbox.read, () => nothing)
   const { inThisPageOnly, trouble } = snapshot
   useEffect(() => {
@@ -59,20 +56,19 @@ export function OutboxMark() {
     return () => window.removeEventListener('beforeunload', ask)
   }, [inThisPageOnly])
   const openJobId = /^\/jobs\/([^/]+)\/run/.exec(usePathname())?.[1]
-  const words = trouble === null ? '' : waitingWords(snapshot, openJobId)
+  const waiting = trouble === null ? [] : waitingParts(snapshot, openJobId, t)
   const refused = snapshot.kept.filter(({ refusal }) => refusal !== null && !refusal.isJobEnded)
   return (
     <>
       {inThisPageOnly > 0 && (
         <p className="device-taps" role="alert">
-          <CloudOff aria-hidden size={16} /> This device has no room left. Keep this page open until
-          everything is sent ({inThisPageOnly} {inThisPageOnly === 1 ? 'entry' : 'entries'}).
+          <CloudOff aria-hidden size={16} /> {t.rich('outbox.full', { count: inThisPageOnly })}
         </p>
       )}
-      {words !== '' && (
+      {waiting.length > 0 && (
         <p className="device-taps" role="status">
-          <CloudOff aria-hidden size={16} /> Saved on this device: {words}.{' '}
-          {trouble || 'Sent when you are back online.'}
+          <CloudOff aria-hidden size={16} /> {t('outbox.saved', { things: format.list(waiting) })}{' '}
+          {t(trouble === 'revoked' ? 'outbox.revoked' : 'outbox.sentOnline')}
         </p>
       )}
       {[...endedJobs(snapshot.kept)].map(([jobId, taps]) => (
@@ -81,17 +77,21 @@ export function OutboxMark() {
       {refused.map(({ item, refusal }) => (
         <div key={item.requestId} className="device-taps" role="alert">
           <span>
-            A {names[item.kind][0]} of {new Date(item.madeAt).toLocaleString()} was not taken. {refusal?.mend}
+            {t('outbox.refused', {
+              kind: item.kind,
+              time: new Date(item.madeAt).toLocaleString(),
+              mend: refusal?.mend || t('errors.sending.notUnderstood'),
+            })}
           </span>
           <button type="button" className="btn btn-quiet" onClick={() => deviceOutbox.again(item.requestId)}>
-            Send it again
+            {t('outbox.sendAgain')}
           </button>
           <button
             type="button"
             className="btn btn-quiet"
             onClick={() => void deviceOutbox.discard(item.requestId)}
           >
-            Throw it away
+            {t('outbox.delete')}
           </button>
         </div>
       ))}
@@ -101,26 +101,25 @@ export function OutboxMark() {
 
 /** Taps that were made after their job was ended on another device. */
 function EndedJob({ jobId, taps }: { readonly jobId: string; readonly taps: readonly Kept[] }) {
+  const t = useTranslations()
+
   const [problem, setProblem] = useState('')
   const discard = (): void => {
     for (const { item } of taps) void deviceOutbox.discard(item.requestId)
   }
   const add = async (): Promise<void> => {
-    const refusal = await addToVisit(jobId, taps)
+    const refusal = await addToVisit(jobId, taps, t)
     setProblem(refusal ?? '')
     if (refusal === null) discard()
   }
   return (
     <div className="device-taps" role="alert">
-      <span>
-        This job was ended on another device. {taps.length} {taps.length === 1 ? 'tap' : 'taps'} of this one
-        came after that. {problem}
-      </span>
+      <span>{t('outbox.endedElsewhere', { count: taps.length, problem })}</span>
       <button type="button" className="btn btn-quiet" onClick={() => void add()}>
-        Add to the visit
+        {t('outbox.addToVisit')}
       </button>
       <button type="button" className="btn btn-quiet" onClick={discard}>
-        Discard
+        {t('outbox.discard')}
       </button>
     </div>
   )

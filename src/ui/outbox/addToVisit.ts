@@ -1,8 +1,13 @@
+import type { Translator } from '@/i18n/translator'
 import { refusalOf } from '../form/refusal'
 import type { Kept } from './waiting'
 
 /** Adds taps to the visit of a job that was ended. Returns what is in the way; null: they were added. */
-export async function addToVisit(jobId: string, kept: readonly Kept[]): Promise<string | null> {
+export async function addToVisit(
+  jobId: string,
+  kept: readonly Kept[],
+  t: Translator,
+): Promise<string | null> {
   const taps = kept.flatMap(({ item }) =>
     item.kind === 'tap' ? [{ kind: item.tap.kind, stepId: item.tap.stepId, at: item.tap.at }] : [],
   )
@@ -13,8 +18,8 @@ export async function addToVisit(jobId: string, kept: readonly Kept[]): Promise<
       body: JSON.stringify({ taps }),
     })
     if (answer.ok) return null
-    return (await refusalOf(answer)).map(({ mend }) => mend).join(' ')
+    return (await refusalOf(answer, t)).map(({ mend }) => mend).join(' ')
   } catch {
-    return 'No connection to Even Spoke. Try again when you are back online.'
+    return t('outbox.noConnection')
   }
 }

@@ -29,7 +29,7 @@ class TestServer {
 
   answer(item: Waiting): Outcome {
     if (this.network !== 'up') return { kind: 'later' }
-    if (!this.isPaired) return { kind: 'revoked', mend: 'Pair it again.' }
+    if (!this.isPaired) return { kind: 'revoked' }
     const { requestId } = item
     const job = item.kind === 'tap' ? item.jobId : ''
     // Sent twice it is stored once, also after the end.

@@ -4,7 +4,7 @@ export interface OutboxSnapshot {
   /** Everything that is not stored yet, in the order it was made; refused things too. */
   readonly kept: readonly Kept[]
   /** Why nothing goes out: empty if there is no answer; null if all goes well. */
-  readonly trouble: string | null
+  readonly trouble: 'later' | 'revoked' | null
   /** How many of them this page alone holds, because the device has no room. They are lost if it is closed. */
   readonly inThisPageOnly: number
 }
@@ -156,7 +156,7 @@ export class Outbox {
       // Another page may have heard of it, or a person may have discarded it meanwhile.
       if (!this.held.has(next.item.requestId)) continue
       if (outcome.kind === 'later' || outcome.kind === 'revoked') {
-        this.publish(outcome.kind === 'revoked' ? outcome.mend : '')
+        this.publish(outcome.kind)
         this.putOff(outcome)
         return
       }

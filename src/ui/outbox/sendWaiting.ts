@@ -1,6 +1,6 @@
 import { currentTime } from '@/clock'
 import { exhaustive } from '@/core/exhaustive'
-import { refusalOf } from '../form/refusal'
+import { readRefusal } from '../form/refusal'
 import type { Outcome, Waiting } from './waiting'
 
 async function base64Of(blob: Blob): Promise<string> {
@@ -72,12 +72,8 @@ export async function sendWaiting(item: Waiting): Promise<Outcome> {
     })
     if (answer.ok) return { kind: 'stored', value: await answer.json().catch(() => null) }
     if (answer.status >= 500 || laterStatuses.includes(answer.status)) return { kind: 'later' }
-    if (answer.status === 401)
-      return {
-        kind: 'revoked',
-        mend: 'Access of this device was revoked. What it keeps stays here and is sent once it is paired again.',
-      }
-    const mend = (await refusalOf(answer)).map((one) => one.mend).join(' ')
+    if (answer.status === 401) return { kind: 'revoked' }
+    const mend = (await readRefusal(answer)).map((one) => one.mend).join(' ')
     return { kind: 'refused', mend, isJobEnded: answer.status === jobEndedStatus }
   } catch {
     return { kind: 'later' }

@@ -72,6 +72,6 @@ export type Outcome =
   | { readonly kind: 'stored'; readonly value: unknown }
   | ({ readonly kind: 'refused' } & RefusalReason)
   /** The device's access was revoked. What it kept stays kept. */
-  | { readonly kind: 'revoked'; readonly mend: string }
+  | { readonly kind: 'revoked' }
   /** No answer, too many requests, or a failure of the server: worth sending again. */
   | { readonly kind: 'later' }

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState, useSyncExternalStore } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -14,6 +15,8 @@ const onHashChange = (changed: () => void) => {
 
 /** Lets this device in: the code of the desk, and what the device is called there. */
 export function PairForm() {
+  const t = useTranslations()
+
   // The camera brings the code behind the '#', which no server ever sees.
   const brought = useSyncExternalStore(
     onHashChange,
@@ -30,13 +33,13 @@ export function PairForm() {
       onSubmit={(event) => {
         event.preventDefault()
         send(
-          () => postJson('/api/pair', { code, name }),
+          () => postJson('/api/pair', { code, name }, t),
           () => location.assign('/'),
         )
       }}
     >
       <Form.Group controlId="pair-code">
-        <Form.Label>Code at the desk</Form.Label>
+        <Form.Label>{t('access.pair.code')}</Form.Label>
         <Form.Control
           value={code}
           autoComplete="off"
@@ -46,17 +49,17 @@ export function PairForm() {
         />
       </Form.Group>
       <Form.Group controlId="pair-name">
-        <Form.Label>Name of this device</Form.Label>
+        <Form.Label>{t('access.pair.name')}</Form.Label>
         <Form.Control
           value={name}
-          placeholder="Phone of the bay"
+          placeholder={t('access.pair.namePlaceholder')}
           required
           onChange={(event) => setName(event.target.value)}
         />
       </Form.Group>
       <ProblemAlert problems={problems} />
       <Button type="submit" disabled={busy}>
-        Let it in
+        {t('access.pair.pair')}
       </Button>
     </Form>
   )

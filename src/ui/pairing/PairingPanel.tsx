@@ -1,8 +1,10 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { useState } from 'react'
 import type { Result } from '@/core/result'
-import { deviceRoles, roleNames, type DeviceRole } from '@/gate/roles'
+import { deviceRoles, type DeviceRole } from '@/gate/roles'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 
@@ -13,13 +15,10 @@ interface Code {
   readonly expiresAt: Date
 }
 
-const rolePurposes: Record<DeviceRole, string> = {
-  bay: 'jobs, the bay, looks',
-  owner: 'everything, as here',
-}
-
 /** A code for one device: what it may do is chosen here, not there. */
 export function PairingPanel({ begin }: { readonly begin: (input: unknown) => Promise<Result<Code>> }) {
+  const t = useTranslations()
+
   const [code, setCode] = useState<Code | null>(null)
   const { problems, busy, send } = useSending()
   const ask = (role: DeviceRole): void =>
@@ -40,7 +39,7 @@ export function PairingPanel({ begin }: { readonly begin: (input: unknown) => Pr
             disabled={busy}
             onClick={() => ask(role)}
           >
-            {roleNames[role]}: {rolePurposes[role]}
+            {t(`access.roles.${role}.choice`)}
           </button>
         ))}
       </div>
@@ -50,14 +49,17 @@ export function PairingPanel({ begin }: { readonly begin: (input: unknown) => Pr
           <div
             className="pair-qr"
             role="img"
-            aria-label="Code for the camera of the device"
+            aria-label={t('access.pairing.codeLabel')}
             dangerouslySetInnerHTML={{ __html: code.qr }}
           />
           <div>
             <p className="pair-spoken">{code.code}</p>
             <p>
-              Open <b>{code.address}/pair</b> on the device, or point its camera here. Good once, until{' '}
-              {code.expiresAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}.
+              {t.rich('access.pairing.open', {
+                b: bold,
+                address: code.address,
+                time: code.expiresAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }),
+              })}
             </p>
           </div>
         </div>

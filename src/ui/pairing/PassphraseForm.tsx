@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -14,6 +15,8 @@ interface PassphraseFormProps {
 
 /** A passphrase for the machine itself, where more people come by it than should. */
 export function PassphraseForm({ isSet, change }: PassphraseFormProps) {
+  const t = useTranslations()
+
   const [old, setOld] = useState('')
   const [wanted, setWanted] = useState('')
   const [said, setSaid] = useState('')
@@ -26,21 +29,17 @@ export function PassphraseForm({ isSet, change }: PassphraseFormProps) {
         send(
           () => change({ old, wanted }),
           () => {
-            setSaid(
-              wanted === ''
-                ? 'The desk is open to who sits at it.'
-                : 'Set. Other windows of this desk are asked for it now.',
-            )
+            setSaid(wanted === '' ? t('access.passphrase.removed') : t('access.passphrase.set'))
             setOld('')
             setWanted('')
           },
         )
       }}
     >
-      <p>{isSet ? 'It asks for a passphrase.' : 'Who sits at this machine may do everything.'}</p>
+      <p>{isSet ? t('access.passphrase.isSet') : t('access.passphrase.none')}</p>
       {isSet && (
         <Form.Group controlId="passphrase-old">
-          <Form.Label>Passphrase now</Form.Label>
+          <Form.Label>{t('access.passphrase.current')}</Form.Label>
           <Form.Control
             type="password"
             autoComplete="current-password"
@@ -50,7 +49,7 @@ export function PassphraseForm({ isSet, change }: PassphraseFormProps) {
         </Form.Group>
       )}
       <Form.Group controlId="passphrase-new">
-        <Form.Label>{isSet ? 'New passphrase; empty: none' : 'Passphrase'}</Form.Label>
+        <Form.Label>{isSet ? t('access.passphrase.new') : t('access.passphrase.label')}</Form.Label>
         <Form.Control
           type="password"
           autoComplete="new-password"
@@ -61,7 +60,7 @@ export function PassphraseForm({ isSet, change }: PassphraseFormProps) {
       <ProblemAlert problems={problems} />
       <p role="status">{said}</p>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        {isSet ? 'Change it' : 'Set it'}
+        {isSet ? t('access.passphrase.change') : t('access.passphrase.save')}
       </Button>
     </Form>
   )

@@ -1,5 +1,9 @@
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 /** How the two common kinds of phones are told to trust the shop's certificate, each with a small picture of what to look for. */
 export function TrustSteps() {
+  const t = useTranslations()
+
   return (
     <div className="trust-steps">
       <figure>
@@ -11,10 +15,7 @@ export function TrustSteps() {
           <rect x="70" y="94" width="22" height="14" rx="7" className="trust-on" />
           <circle cx="85" cy="101" r="5.5" className="trust-knob" />
         </svg>
-        <figcaption>
-          <b>It says that a profile was loaded.</b> Settings, General, VPN and device management: install it.
-          Then Settings, General, About, Certificate trust settings: switch it on.
-        </figcaption>
+        <figcaption>{t.rich('access.trust.profile', { b: bold })}</figcaption>
       </figure>
       <figure>
         <svg viewBox="0 0 120 160" aria-hidden>
@@ -24,10 +25,7 @@ export function TrustSteps() {
           <path d="M60 55 l9 3 v7 c0 6 -4 9 -9 11 c-5 -2 -9 -5 -9 -11 v-7 z" className="trust-on" />
           <rect x="24" y="88" width="72" height="16" rx="3" className="trust-row" />
         </svg>
-        <figcaption>
-          <b>It keeps a file, or asks what it is for.</b> Settings, Security, More, Encryption and
-          credentials, Install a certificate, CA certificate: choose the file.
-        </figcaption>
+        <figcaption>{t.rich('access.trust.file', { b: bold })}</figcaption>
       </figure>
     </div>
   )

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -9,6 +10,8 @@ import { useSending } from '../form/useSending'
 
 /** Opens the desk with its passphrase. */
 export function UnlockForm() {
+  const t = useTranslations()
+
   const [passphrase, setPassphrase] = useState('')
   const { problems, busy, send } = useSending()
   return (
@@ -17,13 +20,13 @@ export function UnlockForm() {
       onSubmit={(event) => {
         event.preventDefault()
         send(
-          () => postJson('/api/unlock', { passphrase }),
+          () => postJson('/api/unlock', { passphrase }, t),
           () => location.assign('/'),
         )
       }}
     >
       <Form.Group controlId="unlock-passphrase">
-        <Form.Label>Passphrase of this desk</Form.Label>
+        <Form.Label>{t('access.unlock.passphrase')}</Form.Label>
         <Form.Control
           type="password"
           autoComplete="current-password"
@@ -33,7 +36,7 @@ export function UnlockForm() {
       </Form.Group>
       <ProblemAlert problems={problems} />
       <Button type="submit" disabled={busy}>
-        Open it
+        {t('access.unlock.unlock')}
       </Button>
     </Form>
   )

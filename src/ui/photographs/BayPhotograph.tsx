@@ -1,29 +1,22 @@
+import { useTranslations } from 'next-intl'
 import { PictureInput } from './PictureInput'
-import { takenWords, usePhotograph, type PhotographOf, type Taken } from './usePhotograph'
-
-/** As short as the row of the bay has room for. */
-const shortWords: Record<NonNullable<Taken>, string> = {
-  taking: 'Keeping …',
-  stored: 'Photo kept',
-  later: 'Photo waits',
-  revoked: 'Photo waits',
-  refused: 'Not taken',
-  unreadable: 'No picture',
-}
+import { usePhotograph, type PhotographOf } from './usePhotograph'
 
 /** Takes a photograph in the bay: the camera opens at once, one word tells what became of it. */
 export function BayPhotograph(of: PhotographOf) {
+  const t = useTranslations()
+
   const { taken, takeAll } = usePhotograph(of)
   return (
     <span>
       <PictureInput className="link-button" isCamera take={takeAll}>
-        {taken ? shortWords[taken] : 'Photo'}
+        {taken ? t(`photos.short.${taken}`) : t('photos.photo')}
         <span className="visually-hidden">
-          {of.positions.length === 0 ? ': photograph the set' : ': photograph this wheel'}
+          {of.positions.length === 0 ? t('photos.ofSet') : t('photos.ofWheel')}
         </span>
       </PictureInput>
       <span aria-live="polite" className="visually-hidden">
-        {taken && takenWords[taken]}
+        {taken && t(`photos.taken.${taken}`)}
       </span>
     </span>
   )

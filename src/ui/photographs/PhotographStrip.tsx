@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl'
+import type { Translator } from '@/i18n/translator'
 import { Link } from '@/ui/Link'
 import { positionNames, type Position } from '@/core/wheel/position'
 import { formatDay } from '../format/format'
@@ -15,11 +17,12 @@ interface PhotographStripProps {
 }
 
 /** Of which wheels it is. */
-export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>): string =>
-  positions.length === 0 ? 'The set' : positions.map((at) => positionNames[at]).join(', ')
+export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>, t: Translator): string =>
+  positions.length === 0 ? t('photos.wholeSet') : positions.map((at) => positionNames[at]).join(', ')
 
 /** Photographs side by side, each to be opened. */
 export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStripProps) {
+  const t = useTranslations()
   if (photographs.length === 0) return null
   return (
     <ul className="photographs">
@@ -28,10 +31,10 @@ export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStri
           <Link href={`/wheels/${wheelSetId}/photographs/${photograph.id}`}>
             <img
               src={`/api/photographs/${photograph.id}?size=small`}
-              alt={`${wheelsOf(photograph)}, ${formatDay(photograph.takenAt, now)}`}
+              alt={`${wheelsOf(photograph, t)}, ${formatDay(photograph.takenAt, now)}`}
               loading="lazy"
             />
-            <span>{wheelsOf(photograph)}</span>
+            <span>{wheelsOf(photograph, t)}</span>
             <span className="soft">{formatDay(photograph.takenAt, now)}</span>
           </Link>
         </li>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -21,6 +22,8 @@ interface RoomFormProps {
 
 /** Throws old photographs away: first it says how many that would be. */
 export function RoomForm({ look, throwAway }: RoomFormProps) {
+  const t = useTranslations()
+
   const [day, setDay] = useState('')
   const [counted, setCounted] = useState<Counted | null>(null)
   const { problems, busy, send } = useSending()
@@ -39,7 +42,7 @@ export function RoomForm({ look, throwAway }: RoomFormProps) {
       }}
     >
       <Form.Group controlId="photographs-before">
-        <Form.Label>Throw away those taken before</Form.Label>
+        <Form.Label>{t('photos.room.before')}</Form.Label>
         <Form.Control
           type="date"
           value={day}
@@ -51,12 +54,14 @@ export function RoomForm({ look, throwAway }: RoomFormProps) {
         />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        How many are that?
+        {t('photos.room.count')}
       </Button>
       <ProblemAlert problems={problems} />
       {counted && (
         <p role="status">
-          {counted.count === 0 ? 'None.' : `${counted.count}, ${formatMegabytes(counted.bytes)}. `}
+          {counted.count === 0
+            ? t('photos.room.none')
+            : t('photos.room.counted', { count: counted.count, size: formatMegabytes(counted.bytes) })}
           {counted.count > 0 && (
             <Button
               variant="outline-secondary"
@@ -68,7 +73,7 @@ export function RoomForm({ look, throwAway }: RoomFormProps) {
                 )
               }
             >
-              Throw {counted.count} away for good
+              {t('photos.room.delete', { count: counted.count })}
             </Button>
           )}
         </p>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { Link } from '../Link'
 import { PhotographStrip, type ShownPhotograph } from './PhotographStrip'
 import { TakePhotograph } from './TakePhotograph'
@@ -11,17 +12,19 @@ interface SetPhotographsProps {
 
 /** The last photographs of a set, and where more are added. */
 export function SetPhotographs({ wheelSetId, page, now }: SetPhotographsProps) {
+  const t = useTranslations()
+
   return (
     <section aria-labelledby="photographs" className="mt-4">
       <div className="section-head">
-        <h2 id="photographs">Photographs</h2>
-        <TakePhotograph wheelSetId={wheelSetId} positions={[]} label="Add" />
+        <h2 id="photographs">{t('photos.title')}</h2>
+        <TakePhotograph wheelSetId={wheelSetId} positions={[]} label={t('photos.add')} />
       </div>
-      {page.rows.length === 0 && <p className="py-3">None yet.</p>}
+      {page.rows.length === 0 && <p className="py-3">{t('photos.none')}</p>}
       <PhotographStrip wheelSetId={wheelSetId} photographs={page.rows} now={now} />
       {page.hasLater && (
         <p className="py-2">
-          <Link href={`/wheels/${wheelSetId}/photographs`}>All photographs of this set</Link>
+          <Link href={`/wheels/${wheelSetId}/photographs`}>{t('photos.allOfSet')}</Link>
         </p>
       )}
     </section>

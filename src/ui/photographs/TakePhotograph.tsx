@@ -1,11 +1,13 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { Camera } from 'lucide-react'
 import { PictureInput } from './PictureInput'
-import { takenWords, usePhotograph, type PhotographOf } from './usePhotograph'
+import { usePhotograph, type PhotographOf } from './usePhotograph'
 
 /** Takes a photograph, or several that are there already. */
 export function TakePhotograph({ label, ...of }: PhotographOf & { readonly label: string }) {
+  const t = useTranslations()
   const { taken, takeAll } = usePhotograph(of)
   return (
     <span className="take-photograph">
@@ -13,7 +15,7 @@ export function TakePhotograph({ label, ...of }: PhotographOf & { readonly label
         <Camera aria-hidden size={18} /> {label}
       </PictureInput>
       <span role="status" className="soft">
-        {taken && takenWords[taken]}
+        {taken && t(`photos.taken.${taken}`)}
       </span>
     </span>
   )

@@ -14,17 +14,8 @@ export interface PhotographOf {
   readonly positions: readonly Position[]
 }
 
-/** What became of the last photograph; null: none was taken yet. */
+/** What became of the last photograph; null: none was taken yet. Said by `photos.taken`. */
 export type Taken = Outcome['kind'] | 'taking' | 'unreadable' | null
-
-export const takenWords: Record<NonNullable<Taken>, string> = {
-  taking: 'Keeping it …',
-  stored: 'Photograph kept.',
-  later: 'Photograph kept on this device; it goes on once the program answers.',
-  revoked: 'Photograph kept on this device.',
-  refused: 'The photograph was not taken; see above.',
-  unreadable: 'This file is no picture that the browser can read; choose a JPEG or PNG file.',
-}
 
 async function take({ wheelSetId, jobId = null, positions }: PhotographOf, file: File): Promise<Taken> {
   const jpeg = await shrink(file)

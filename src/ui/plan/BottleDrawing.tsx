@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Delivery } from '@/core/chemistry/family'
 import { formatMillilitres } from '../format/format'
 import type { MixingRecipe } from '@/core/dilution/recipe'
@@ -15,6 +16,8 @@ interface BottleDrawingProps {
 
 /** A bottle or a bucket with the concentrate drawn to its share under the water. Shares too small to see get a line. */
 export function BottleDrawing({ recipe, delivery, id }: BottleDrawingProps) {
+  const t = useTranslations()
+
   const glass = delivery === 'bucket' ? bucketOutline : bottleOutline
   const share = recipe.concentrateMillilitres / recipe.totalMillilitres
   const height = Math.max(1.6, share * (bottom - top))
@@ -23,7 +26,10 @@ export function BottleDrawing({ recipe, delivery, id }: BottleDrawingProps) {
       className="bottle"
       viewBox="0 0 40 64"
       role="img"
-      aria-label={`${formatMillilitres(recipe.concentrateMillilitres)} product, ${formatMillilitres(recipe.waterMillilitres)} water`}
+      aria-label={t('plan.bottle', {
+        product: formatMillilitres(recipe.concentrateMillilitres),
+        water: formatMillilitres(recipe.waterMillilitres),
+      })}
     >
       <defs>
         <clipPath id={id}>

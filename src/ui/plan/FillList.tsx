@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { deliveryNames } from '@/core/chemistry/family'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Fill, Plan, StageKind } from '@/core/plan/plan'
@@ -34,11 +35,13 @@ const readyText = ({ steps }: FillListProps['plan']): string | undefined =>
 /** Bottles and buckets to make ready, in the jug's marks, with ticks. */
 export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
   'use memo'
+  const t = useTranslations()
+
   const { ticked, toggle } = useTicks(`fill.${jobId}`)
   if (plan.fills.length === 0) return null
   return (
     <section aria-labelledby="fill" className="plan-fill">
-      <h2 id="fill">Fill</h2>
+      <h2 id="fill">{t('plan.fills.title')}</h2>
       <p className="soft">{readyText(plan)}</p>
       <ul className="fills">
         {plan.fills.map((fill) => {
@@ -53,13 +56,14 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                   className="form-check-input"
                   checked={ticked.has(id)}
                   onChange={() => toggle(id)}
-                  aria-label={`${productName} is filled`}
+                  aria-label={t('plan.fills.filled', { product: productName })}
                 />
                 <BottleDrawing recipe={recipe} delivery={container} id={`fill-${fill.stageIds.join('-')}`} />
                 <span className="recipe">
                   <b>
                     {formatMillilitres(recipe.concentrateMillilitres)}
-                    {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+                    {recipe.waterMillilitres > 0 &&
+                      t('plan.fills.addWater', { water: formatMillilitres(recipe.waterMillilitres) })}
                   </b>
                   <span>
                     {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}
@@ -68,7 +72,9 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                     {deliveryNames[container]}, {targetsOf(fill, plan)}
                   </span>
                   {short !== undefined && short > 0 && (
-                    <span className="fill-short">{formatMillilitres(short)} short in stock</span>
+                    <span className="fill-short">
+                      {t('plan.fills.short', { amount: formatMillilitres(short) })}
+                    </span>
                   )}
                 </span>
               </label>

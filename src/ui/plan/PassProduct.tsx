@@ -1,12 +1,13 @@
+import type { Translator } from '@/i18n/translator'
+import { useFormatter, useTranslations } from 'next-intl'
 import { deliveryNames } from '@/core/chemistry/family'
 import { familyOf } from '@/core/chemistry/families'
 import type { Stage } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import { listed } from '@/core/words/listed'
 import { nameCorners } from '@/core/words/sayPlan'
 import type { Position } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
-import { isFinishing, isOnRubber, type StageKind } from '@/core/work/stageKind'
+import { isFinishing, isOnRubber } from '@/core/work/stageKind'
 import { Cost } from '../frame/CostsShown'
 import { formatMoney } from '../format/format'
 import { longestWords } from './longestWords'
@@ -14,25 +15,29 @@ import { stageSayings } from './stageSayings'
 import { StageTime } from './StageTime'
 
 /** The surfaces a product goes on. */
-const targetNames: Partial<Record<StageKind, string>> = { arch: 'arches', tyre: 'tyres', dress: 'tyres' }
-const targetOf = ({ kind }: Stage): string => targetNames[kind] ?? 'wheels'
+const targetOf = ({ kind }: Stage): 'arches' | 'tyres' | 'wheels' =>
+  kind === 'arch' ? 'arches' : kind === 'tyre' || kind === 'dress' ? 'tyres' : 'wheels'
 
-/** Where a stage is worked and how often, as far as it is not once all round: "2 rounds on the fronts only". */
-const placeOf = (stage: Stage, positions: readonly Position[]): string =>
-  [
-    stage.rounds > 1 ? `${stage.rounds} rounds` : '',
-    stage.corners.length === positions.length ? '' : nameCorners(stage.corners, positions),
-  ]
-    .filter((text) => text !== '')
-    .join(' ')
+type ListOf = ReturnType<typeof useFormatter>['list']
 
-/** What one product of a pass goes on, and where: "arches and tyres, 2 rounds on the fronts only". */
-function useWords(stages: readonly Stage[], positions: readonly Position[]): string {
-  const places = [...new Set(stages.map((stage) => placeOf(stage, positions)))]
-  return places
-    .map((place) => {
-      const targets = stages.filter((stage) => placeOf(stage, positions) === place).map(targetOf)
-      return `${listed([...new Set(targets)])}${place === '' ? '' : `${/^\d/.test(place) ? ',' : ''} ${place}`}`
+/** What one product of a pass goes on, where and how often: "arches and tyres, on the fronts only, two applications". */
+function placesOf(
+  stages: readonly Stage[],
+  positions: readonly Position[],
+  t: Translator,
+  list: ListOf,
+): string {
+  const keyOf = ({ rounds, corners }: Stage): string => `${rounds} ${corners.join()}`
+  return [...new Set(stages.map(keyOf))]
+    .flatMap((key) => {
+      const alike = stages.filter((stage) => keyOf(stage) === key)
+      const [one] = alike
+      if (!one) return []
+      return t('plan.product.place', {
+        targets: list([...new Set(alike.map((stage) => t(`plan.product.targets.${targetOf(stage)}`)))]),
+        where: one.corners.length === positions.length ? 'none' : nameCorners(one.corners, positions),
+        count: one.rounds,
+      })
     })
     .join('; ')
 }
@@ -53,6 +58,8 @@ interface PassProductProps {
 /** Shows one product of a pass: its surfaces, its dwell as a bar, and the reasons on demand. */
 export function PassProduct(props: PassProductProps) {
   'use memo'
+  const t = useTranslations()
+  const format = useFormatter()
   const { stages, how, timings, positions, scaleSeconds } = props
   const longest = stages.reduce((one, other) =>
     other.operatorSeconds / other.corners.length > one.operatorSeconds / one.corners.length ? other : one,
@@ -63,7 +70,7 @@ export function PassProduct(props: PassProductProps) {
         <i className={`stage-mark${isOnRubber(longest.kind) ? ' is-on-rubber' : ''}`} aria-hidden />
         <div>
           <b>{longest.productName}</b>, {familyOf(longest.family).name}{' '}
-          <span className="stage-where">{useWords(stages, positions)}</span>
+          <span className="stage-where">{placesOf(stages, positions, t, format.list)}</span>
         </div>
         <StageTime stage={longest} scaleSeconds={scaleSeconds} />
       </div>
@@ -87,37 +94,44 @@ function Reasons({
   currency,
   forbid,
 }: Pick<PassProductProps, 'stages' | 'currency' | 'forbid'> & { readonly longest: Stage }) {
+  const t = useTranslations()
+
   const { name, purposeText } = familyOf(longest.family)
   const withCare = stages.flatMap(({ rules }) => rules.filter(({ verdict }) => verdict === 'withCare'))
   const tools = stages.flatMap((stage) =>
     stage.tools.map(
-      ({ tool, zones }) => `${tool ?? 'nothing reaches'}: ${zones.map((zone) => zoneNames[zone]).join(', ')}`,
+      ({ tool, zones }) =>
+        `${tool ?? t('plan.product.nothingReaches')}: ${zones.map((zone) => zoneNames[zone]).join(', ')}`,
     ),
   )
   const cautions = distinct(stages.flatMap((stage) => stage.cautions))
   return (
     <details className="why">
-      <summary>Reasons and precautions</summary>
+      <summary>{t('plan.product.reasons')}</summary>
       <p>
         {distinct(stages.map(({ why }) => why)).join(' ')}{' '}
         {distinct(withCare.map(({ reason }) => reason)).join(' ')}{' '}
-        {isFinishing(longest.kind) ? '' : `${longestWords(longest)} `}
-        It is {/^[aeiou]/.test(name) ? 'an' : 'a'} {name}: {purposeText}, applied with the{' '}
-        {deliveryNames[longest.delivery]}.{' '}
+        {isFinishing(longest.kind) ? '' : `${longestWords(longest, t)} `}
+        {t('plan.product.what', {
+          name,
+          purpose: purposeText,
+          delivery: deliveryNames[longest.delivery],
+        })}{' '}
         <Cost>
-          {formatMoney(
-            stages.reduce((sum, { costMinor }) => sum + costMinor, 0),
-            currency,
-          )}{' '}
-          of product.
+          {t('plan.product.cost', {
+            money: formatMoney(
+              stages.reduce((sum, { costMinor }) => sum + costMinor, 0),
+              currency,
+            ),
+          })}
         </Cost>
         {longest.delivery === 'lance' &&
-          ` The lance dilutes it to ${(longest.surfaceFraction * 100).toFixed(1)} % at the wheel.`}
+          t('plan.product.lance', { percent: (longest.surfaceFraction * 100).toFixed(1) })}
       </p>
       {tools.length > 0 && <p className="soft">{distinct(tools).join('; ')}.</p>}
       {forbid && (
         <button type="button" className="link-button" onClick={forbid}>
-          Plan without {longest.productName}
+          {t('plan.product.without', { product: longest.productName })}
         </button>
       )}
       {cautions.length > 0 && (

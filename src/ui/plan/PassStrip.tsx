@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { PassMove } from '@/core/passes/passMoves'
 import type { PlanPass } from '@/core/passes/planPass'
 import type { ToolKind } from '@/core/tools/tool'
@@ -28,6 +29,8 @@ const shortly = (corners: readonly Position[], positions: readonly Position[]): 
 /** Shows one pass: the moves in order with their tools, then the products. */
 export function PassStrip({ pass, number, positions, kindOfTool, said, children }: PassStripProps) {
   'use memo'
+  const t = useTranslations()
+
   const { title, corners, moves, secondsAtWheel, parts, because } = pass
   const isOnAll = corners.length === positions.length
   const cautious = newCautions(moves, said)
@@ -40,8 +43,8 @@ export function PassStrip({ pass, number, positions, kindOfTool, said, children 
         <span className="soft">
           {isOnAll ? '' : `${shortly(corners, positions)}, `}
           {formatDuration(secondsAtWheel)}
-          {positions.length > 1 && ' a wheel'}
-          {parts > 1 && `, in ${parts} parts`}
+          {positions.length > 1 && t('plan.strip.perWheel')}
+          {parts > 1 && t('plan.strip.parts', { count: parts })}
         </span>
       </div>
       {because && <p className="pass-because">{because.charAt(0).toUpperCase() + because.slice(1)}.</p>}

@@ -1,5 +1,7 @@
 'use client'
 
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import Alert from 'react-bootstrap/Alert'
 import type { DilutionStyle } from '@/core/dilution'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -32,15 +34,22 @@ interface PlanBoardProps {
 }
 
 /** The other plans in a few words; what else can be changed where there are none. */
-const otherWays = ({ alternatives, chosen }: PlanFile): string =>
+const otherOptions = ({ alternatives, chosen }: PlanFile, t: Translator): string =>
   alternatives
     .filter(({ name }) => name !== chosen)
-    .map(({ name, operatorSeconds }) => `${name} ${formatDuration(operatorSeconds)}`)
-    .join(', ') || 'minutes, cost, products to leave out'
+    .map(({ name, operatorSeconds }) =>
+      t('plan.options.other', {
+        name: t(`plan.options.names.${name}`),
+        time: formatDuration(operatorSeconds),
+      }),
+    )
+    .join(', ') || t('plan.options.hint')
 
 /** The plan in the order it is worked: answer and start, bottles, passes; timeline, options and reasons one look deeper. */
 export function PlanBoard(props: PlanBoardProps) {
   'use memo'
+  const t = useTranslations()
+
   const { jobId, wheelSetId, state, dilutionStyle } = props
   const current = usePlan(props.plan, props.jobFile, props.keep)
   const { plan, file, keeping, problems, wish, search } = current
@@ -59,12 +68,12 @@ export function PlanBoard(props: PlanBoardProps) {
     })
   return (
     <div className="plan" aria-busy={keeping}>
-      <section className="plan-main" aria-label="The plan">
+      <section className="plan-main" aria-label={t('plan.label')}>
         <PlanHead jobId={jobId} wheelSetId={wheelSetId} state={state} current={current} />
         <ProblemAlert problems={problems} />
         {current.mergedOthers && (
           <Alert variant="info" role="status">
-            This plan was changed in another window too. Both changes are in it.
+            {t('plan.changedElsewhere')}
           </Alert>
         )}
         {plan.shortfalls.map(({ text, mend, corners }) => (
@@ -83,7 +92,10 @@ export function PlanBoard(props: PlanBoardProps) {
           forbid={canChange ? forbid : null}
         />
         {plan.sequence && (
-          <Deeper title="Timeline" hint={`who does what when, ${formatDuration(plan.sequence.endSeconds)}`}>
+          <Deeper
+            title={t('plan.timeline.title')}
+            hint={t('plan.timeline.hint', { time: formatDuration(plan.sequence.endSeconds) })}
+          >
             <Timeline
               plan={plan}
               sequence={plan.sequence}
@@ -95,11 +107,11 @@ export function PlanBoard(props: PlanBoardProps) {
         )}
         {wishes.placed.length > 0 && canChange && (
           <button type="button" className="link-button" onClick={() => wish({ placed: [] })}>
-            Clear manual times ({wishes.placed.length})
+            {t('plan.timeline.clear', { count: wishes.placed.length })}
           </button>
         )}
         {(canChange || plan.alternatives.length > 1) && (
-          <Deeper title="Other options" hint={otherWays(plan)}>
+          <Deeper title={t('plan.options.title')} hint={otherOptions(plan, t)}>
             <PlanChoice
               alternatives={plan.alternatives}
               chosen={plan.chosen}

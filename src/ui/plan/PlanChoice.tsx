@@ -1,12 +1,12 @@
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import type { Alternative } from '@/core/plan/plan'
 import type { PlanName } from '@/core/job/job'
 import { Cost } from '../frame/CostsShown'
 import { formatDuration, formatMoney } from '../format/format'
 
-const titles: Record<PlanName, string> = { gentlest: 'Gentlest', balanced: 'Balanced', fastest: 'Fastest' }
-
-/** How much asks for care, in a word. */
-const careWord = (risk: number): string => (risk < 0.5 ? 'usual' : risk < 1.6 ? 'some' : 'much')
+/** How much risk a plan takes, on the scale of the default estimates. */
+const riskGrade = (risk: number) => (risk < 0.5 ? 'low' : risk < 1.6 ? 'some' : 'high')
 
 interface PlanChoiceProps {
   readonly alternatives: readonly Alternative[]
@@ -19,8 +19,10 @@ interface PlanChoiceProps {
 /** The three plans side by side, on what differs and nothing else. */
 export function PlanChoice({ alternatives, chosen, currency, hasProtection, choose }: PlanChoiceProps) {
   'use memo'
+  const t = useTranslations()
+
   return (
-    <div className="plan-choice" role="radiogroup" aria-label="Which plan">
+    <div className="plan-choice" role="radiogroup" aria-label={t('plan.options.label')}>
       {alternatives.map((one) => (
         <button
           key={one.name}
@@ -32,30 +34,33 @@ export function PlanChoice({ alternatives, chosen, currency, hasProtection, choo
           onClick={() => choose?.(one.name)}
         >
           <span className="plan-option-name">
-            {titles[one.name]}
-            {one.name === chosen && <small>chosen</small>}
+            {t(`plan.options.names.${one.name}`)}
+            {one.name === chosen && <small>{t('plan.options.chosen')}</small>}
           </span>
           <span className="plan-option-figures">
             <span>
-              <b>{formatDuration(one.operatorSeconds)}</b> hands
+              {t.rich('plan.options.hands', { b: bold, time: formatDuration(one.operatorSeconds) })}
             </span>
             <Cost>
               <span>
-                <b>{formatMoney(one.costMinor, currency)}</b> product
+                {t.rich('plan.options.product', { b: bold, money: formatMoney(one.costMinor, currency) })}
               </span>
             </Cost>
             {hasProtection && (
               <span>
-                <b>−{Math.round(one.protectionLostShare * 100)} %</b> protection
+                {t.rich('plan.options.protection', {
+                  b: bold,
+                  percent: Math.round(one.protectionLostShare * 100),
+                })}
               </span>
             )}
-            <span title={`${one.risk} points on the house scale`}>
-              <b>{careWord(one.risk)}</b> care
+            <span title={t('plan.options.riskPoints', { points: one.risk })}>
+              {t.rich('plan.options.risk', { b: bold, risk: t(`plan.options.risks.${riskGrade(one.risk)}`) })}
             </span>
           </span>
           <span className="plan-option-why">
-            {one.name === chosen ? one.why : `${one.summary || 'Nothing may be used'}.`}
-            {one.protectionLostDays > 1 && ` Costs about ${one.protectionLostDays} days of the protection.`}
+            {one.name === chosen ? one.why : `${one.summary || t('plan.options.nothing')}.`}
+            {one.protectionLostDays > 1 && t('plan.options.protectionDays', { days: one.protectionLostDays })}
           </span>
         </button>
       ))}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Wishes } from '@/core/job/job'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -14,16 +15,18 @@ interface PlanDetailsProps {
 /** What stands behind the plan, each on demand. */
 export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
   'use memo'
+  const t = useTranslations()
+
   return (
     <>
       {plan.testSpot && (
         <p className="caution mt-3">
-          <b>Test spot first.</b> {plan.testSpot}
+          <b>{t('plan.testSpot')}</b> {plan.testSpot}
         </p>
       )}
       {plan.wouldChange.length > 0 && (
         <section className="plan-notes" aria-labelledby="change">
-          <h3 id="change">What would change the plan</h3>
+          <h3 id="change">{t('plan.change.title')}</h3>
           <ul>
             {plan.wouldChange.map((text) => (
               <li key={text}>{text}</li>
@@ -33,7 +36,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
       )}
       {plan.ladder.length > 0 && (
         <details className="order">
-          <summary>If it doesn't come clean</summary>
+          <summary>{t('plan.ladder.title')}</summary>
           <ol>
             {plan.ladder.map(({ text, why }) => (
               <li key={text}>
@@ -44,12 +47,12 @@ export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
         </details>
       )}
       <details className="order">
-        <summary>All products on these wheels, {plan.verdicts.length}</summary>
+        <summary>{t('plan.verdicts.title', { count: plan.verdicts.length })}</summary>
         <Verdicts verdicts={plan.verdicts} wishes={wishes} wish={wish} />
       </details>
       <MinutesBehind jobFile={jobFile} />
       <details className="order">
-        <summary>Order of work, {plan.steps.length} steps</summary>
+        <summary>{t('plan.order.title', { count: plan.steps.length })}</summary>
         <ol>
           {plan.steps.map((step) => (
             <li key={step.id}>
@@ -60,7 +63,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
         </ol>
       </details>
       <details className="order">
-        <summary>Assumptions</summary>
+        <summary>{t('plan.assumptions.title')}</summary>
         <ul>
           {[...plan.assumptions, ...plan.schools].map((text) => (
             <li key={text}>{text}</li>

@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { ArrowRight } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { Cost } from '../frame/CostsShown'
@@ -17,12 +19,15 @@ interface PlanHeadProps {
   readonly current: Pick<PlanState, 'plan' | 'file' | 'working' | 'keeping' | 'whenKept'>
 }
 
-const saidOf = ({ working, keeping }: PlanHeadProps['current']): string =>
-  working ? 'Working it out …' : keeping ? 'Saving …' : 'Times and amounts are estimates.'
+/** What goes on behind the figures. */
+const statusOf = ({ working, keeping }: PlanHeadProps['current']) =>
+  working ? 'plan.head.calculating' : keeping ? 'common.saving' : 'plan.head.estimates'
 
 /** The answer in a few figures, and the way into the bay. */
 export function PlanHead(props: PlanHeadProps) {
   'use memo'
+  const t = useTranslations()
+
   const { plan, file } = props.current
   return (
     <div className="plan-head">
@@ -34,6 +39,7 @@ export function PlanHead(props: PlanHeadProps) {
         {secondRoundWords(
           plan,
           file.corners.map(({ position }) => position),
+          t,
         ).map((text) => (
           <p key={text} className="plan-pattern">
             {text}
@@ -42,16 +48,12 @@ export function PlanHead(props: PlanHeadProps) {
         <div className="plan-figures">
           <Cost>
             <span>
-              <b>{formatMoney(plan.costMinor, plan.currency)}</b> product
+              {t.rich('plan.head.product', { b: bold, money: formatMoney(plan.costMinor, plan.currency) })}
             </span>
           </Cost>
-          <span>
-            <b>{plan.waterLitres} l</b> water
-          </span>
-          <span>
-            <b>{formatDuration(plan.operatorSeconds)}</b> hands-on
-          </span>
-          <span>{saidOf(props.current)}</span>
+          <span>{t.rich('plan.head.water', { b: bold, litres: plan.waterLitres })}</span>
+          <span>{t.rich('plan.head.hands', { b: bold, time: formatDuration(plan.operatorSeconds) })}</span>
+          <span>{t(statusOf(props.current))}</span>
         </div>
       </div>
       <WayOn {...props} />
@@ -61,25 +63,28 @@ export function PlanHead(props: PlanHeadProps) {
 
 /** Into the bay; elsewhere where the job is over, or nothing is to be done. */
 function WayOn({ jobId, wheelSetId, state, current: { plan, keeping, whenKept } }: PlanHeadProps) {
+  const t = useTranslations()
+
   if (state === 'finished')
     return (
       <Link href="/log" className="btn btn-outline-secondary">
-        In the log
+        {t('plan.head.inLog')}
       </Link>
     )
   if (plan.steps.length === 0)
     return (
       <Link href={`/wheels/${wheelSetId}`} className="btn btn-outline-secondary">
-        To the wheel set
+        {t('plan.head.toSet')}
       </Link>
     )
   return (
     <div className="plan-go">
       <KeptLink href={`/jobs/${jobId}/run`} keeping={keeping} whenKept={whenKept} className="btn btn-primary">
-        {state === 'started' ? 'Go on in the bay' : 'Start in the bay'} <ArrowRight aria-hidden size={20} />
+        {state === 'started' ? t('plan.head.continue') : t('plan.head.start')}{' '}
+        <ArrowRight aria-hidden size={20} />
       </KeptLink>
       <KeptLink href={`/jobs/${jobId}/sheet`} keeping={keeping} whenKept={whenKept}>
-        Job sheet
+        {t('plan.head.sheet')}
       </KeptLink>
     </div>
   )

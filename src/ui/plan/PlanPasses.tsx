@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { DilutionStyle } from '@/core/dilution'
 import type { PlanPass } from '@/core/passes/planPass'
 import { planPasses } from '@/core/passes/planPasses'
@@ -41,6 +42,8 @@ function howOf({ steps }: PlanFile, stages: readonly Stage[]): string | null {
 /** The plan in the order it is worked: fill the bottles, the passes at each wheel, the end. */
 export function PlanPasses({ jobId, plan, jobFile, dilutionStyle, forbid }: PlanPassesProps) {
   'use memo'
+  const t = useTranslations()
+
   const positions = jobFile.corners.map(({ position }) => position)
   const tools = jobFile.tools ?? starterTools
   const kindOfTool = (name: string): ToolKind | null => tools.find((tool) => tool.name === name)?.kind ?? null
@@ -81,17 +84,19 @@ export function PlanPasses({ jobId, plan, jobFile, dilutionStyle, forbid }: Plan
       <FillList jobId={jobId} plan={plan} dilutionStyle={dilutionStyle} />
       {atWheels.length > 0 && (
         <section aria-labelledby="passes">
-          <h2 id="passes">{positions.length === 1 ? 'At the wheel' : 'At each wheel'}</h2>
+          <h2 id="passes">
+            {positions.length === 1 ? t('plan.passes.oneWheel') : t('plan.passes.eachWheel')}
+          </h2>
           <ol className="passes">{atWheels.map((pass, at) => strip(pass, at + 1))}</ol>
         </section>
       )}
       {(passes.length > atWheels.length || after.length > 0) && (
         <section aria-labelledby="end">
-          <h2 id="end">At the end</h2>
+          <h2 id="end">{t('plan.passes.atTheEnd')}</h2>
           <ol className="passes">
             {passes
               .filter(({ kind }) => kind === 'end')
-              .map((pass) => strip({ ...pass, title: 'Once round' }, null))}
+              .map((pass) => strip({ ...pass, title: t('plan.passes.onceRound') }, null))}
           </ol>
           {after.length > 0 && (
             <ul className="plan-after">

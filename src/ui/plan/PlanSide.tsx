@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { gradeNames, soilNames } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
@@ -6,7 +8,7 @@ import type { JobFile } from '@/contracts/jobFile'
 import { Link } from '@/ui/Link'
 import { ConditionsPanel, type Devices } from '../conditions/ConditionsPanel'
 import { DayPanel } from '../conditions/DayPanel'
-import { placeNames, placeOf } from '../conditions/place'
+import { placeOf } from '../conditions/place'
 import { heaviest, loadsOfEntries } from '../intake/loads'
 import { drawnWheels } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
@@ -22,16 +24,22 @@ interface PlanSideProps {
   readonly devices: Devices
 }
 
-const conditionsHint = ({ conditions, crew }: JobFile): string =>
-  `${Math.round(conditions.airCelsius)} °C, ${placeNames[placeOf(conditions)]}, ${crew.people === 1 ? 'one person' : 'two people'}`
+const conditionsHint = ({ conditions, crew }: JobFile, t: Translator): string =>
+  t('plan.conditionsHint', {
+    celsius: Math.round(conditions.airCelsius),
+    place: t(`terms.place.${placeOf(conditions)}`),
+    people: crew.people,
+  })
 
 /** The wheels with their dirt, the weather and who works, and what each stage leaves. */
 export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSideProps) {
   'use memo'
+  const t = useTranslations()
+
   const { plan, file, setConditions, setPeople } = current
   const positions = file.corners.map(({ position }) => position)
   return (
-    <section className="plan-side" aria-label="The wheels">
+    <section className="plan-side" aria-label={t('plan.wheels.label')}>
       <h2>
         <Link href={`/wheels/${wheelSetId}`}>{file.vehicle.name}</Link>, {file.wheelSet.name}
       </h2>
@@ -45,24 +53,26 @@ export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSidePr
               <WheelDrawing
                 {...wheel}
                 id={wheel.position}
-                label={`${positionNames[wheel.position]} with the dirt as graded`}
+                label={t('plan.wheels.drawing', { wheel: positionNames[wheel.position] })}
                 loads={loads}
               />
               <h3>{positionNames[wheel.position]}</h3>
               <p className="soft">
                 {heaviest(loads)
                   .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
-                  .join(', ') || 'nothing graded'}
+                  .join(', ') || t('plan.wheels.nothingGraded')}
               </p>
             </>
           )
         }}
       </Stance>
       <p className="soft mt-3">
-        Specks: dirt as graded.{' '}
-        {canChange && <Link href={`/wheels/${wheelSetId}/intake`}>Look again and change the grades</Link>}
+        {t.rich('plan.wheels.asGraded', {
+          canChange: String(canChange),
+          link: (words) => <Link href={`/wheels/${wheelSetId}/intake`}>{words}</Link>,
+        })}
       </p>
-      <Deeper title="Weather and hands" hint={conditionsHint(file)}>
+      <Deeper title={t('plan.conditions')} hint={conditionsHint(file, t)}>
         <ConditionsPanel
           conditions={file.conditions}
           people={file.crew.people}

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -15,6 +16,8 @@ interface PlannedForProps {
 
 /** The day and the hour of a job; stands in Today and in the calendar. */
 export function PlannedFor({ plannedFor, plan }: PlannedForProps) {
+  const t = useTranslations()
+
   const [at, setAt] = useState(() => (plannedFor ? format(plannedFor, "yyyy-MM-dd'T'HH:mm") : ''))
   const [said, setSaid] = useState('')
   const { problems, busy, send } = useSending()
@@ -25,12 +28,12 @@ export function PlannedFor({ plannedFor, plan }: PlannedForProps) {
         event.preventDefault()
         send(
           () => plan({ plannedFor: at === '' ? null : new Date(at).toISOString() }),
-          () => setSaid(at === '' ? 'No hour any more.' : 'It stands in Today and in the calendar.'),
+          () => setSaid(at === '' ? t('plan.plannedFor.removed') : t('plan.plannedFor.saved')),
         )
       }}
     >
       <Form.Group controlId="planned-for">
-        <Form.Label>Planned for</Form.Label>
+        <Form.Label>{t('plan.plannedFor.label')}</Form.Label>
         <Form.Control
           type="datetime-local"
           value={at}
@@ -39,7 +42,7 @@ export function PlannedFor({ plannedFor, plan }: PlannedForProps) {
         />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        Keep the hour
+        {t('plan.plannedFor.save')}
       </Button>
       <span role="status" className="soft">
         {said}

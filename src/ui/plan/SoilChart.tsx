@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import {
   CategoryScale,
   Chart,
@@ -38,11 +39,12 @@ interface SoilChartProps {
 
 /** What is left of each soil after every stage, on the doubling scale, with the band of the estimate. */
 export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartProps) {
+  const t = useTranslations()
   useThemeRepaint()
   const [first] = courses
   if (!first) return null
   const nameOf = (id: string | null) =>
-    id === null ? 'now' : (stages.find((stage) => stage.id === id)?.productName ?? '')
+    id === null ? t('plan.soil.now') : (stages.find((stage) => stage.id === id)?.productName ?? '')
   const data: ChartData<'line'> = {
     labels: first.left.map(({ stageId }) => nameOf(stageId)),
     datasets: courses.flatMap(({ soil, left }) => {
@@ -78,13 +80,16 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
       legend: { display: false },
       tooltip: {
         filter: ({ dataset }) => dataset.label !== '',
-        callbacks: { label: ({ dataset, parsed }) => `${dataset.label}: ${(parsed.y ?? 0).toFixed(2)} left` },
+        callbacks: {
+          label: ({ dataset, parsed }) =>
+            t('plan.soil.point', { soil: dataset.label ?? '', amount: (parsed.y ?? 0).toFixed(2) }),
+        },
       },
     },
     scales: {
       y: {
         beginAtZero: true,
-        title: { display: true, text: 'amount left', color: ink },
+        title: { display: true, text: t('plan.soil.axis'), color: ink },
         ticks: { color: ink },
         grid: { color: colourOf('--line') },
       },
@@ -94,12 +99,7 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
   return (
     <div className="soil-chart">
       <div style={{ height: 210 }}>
-        <Line
-          data={data}
-          options={options}
-          role="img"
-          aria-label="What is left of each soil after every stage"
-        />
+        <Line data={data} options={options} role="img" aria-label={t('plan.soil.chart')} />
       </div>
       <ul className="soil-key">
         {courses.map(({ soil, left, target }) => {
@@ -109,8 +109,11 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
               <b>{soilNames[soil]}</b> {(left[0]?.expected ?? 0).toFixed(0)} →{' '}
               {(end?.expected ?? 0).toFixed(2)}{' '}
               <span className="soft">
-                ({(end?.low ?? 0).toFixed(2)} to {(end?.high ?? 0).toFixed(2)}
-                {target === null ? ', may stay' : `, target ${Number(target.toFixed(2))}`})
+                {t('plan.soil.end', {
+                  low: (end?.low ?? 0).toFixed(2),
+                  high: (end?.high ?? 0).toFixed(2),
+                  target: target === null ? 'none' : String(Number(target.toFixed(2))),
+                })}
               </span>
             </li>
           )

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { positionShortNames, type Position } from '@/core/wheel/position'
@@ -14,13 +15,15 @@ interface SoilCoursesProps {
 /** What is left of each soil after each stage, wheel by wheel where they differ. */
 export function SoilCourses({ plan, positions }: SoilCoursesProps) {
   'use memo'
+  const t = useTranslations()
+
   const [shown, setShown] = useState<Position>(positions[0] ?? 'frontLeft')
   const courses = plan.soil.filter(({ corners }) => corners.includes(shown))
   if (courses.length === 0) return null
   return (
-    <Deeper title="What is left, stage by stage" hint="an estimate, soil by soil">
+    <Deeper title={t('plan.soil.title')} hint={t('plan.soil.hint')}>
       {plan.soil.some(({ corners }) => !corners.includes(shown)) && (
-        <div className="chips mt-2" role="group" aria-label="Wheel">
+        <div className="chips mt-2" role="group" aria-label={t('plan.soil.wheel')}>
           {positions.map((position) => (
             <button
               key={position}
@@ -35,7 +38,7 @@ export function SoilCourses({ plan, positions }: SoilCoursesProps) {
         </div>
       )}
       <SoilChart courses={courses} stages={plan.stages} />
-      <p className="soft">Estimates; the shade is how far off they may be.</p>
+      <p className="soft">{t('plan.soil.explained')}</p>
     </Deeper>
   )
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Stage } from '@/core/plan/plan'
 import { formatDuration } from '../format/format'
 
@@ -5,6 +6,8 @@ import { formatDuration } from '../format/format'
  * One stage at one wheel, drawn to length on the scale all stages share: hands, then dwell, then the room to the latest rinse.
  */
 export function StageTime({ stage, scaleSeconds }: { readonly stage: Stage; readonly scaleSeconds: number }) {
+  const t = useTranslations()
+
   const atOneWheel = stage.operatorSeconds / stage.corners.length
   const dwells = stage.kind !== 'protect' && stage.kind !== 'dress'
   const { min, max } = stage.dwellSeconds
@@ -13,8 +16,8 @@ export function StageTime({ stage, scaleSeconds }: { readonly stage: Stage; read
     !dwells || max === 0
       ? ''
       : min > 0
-        ? `, dwell ${formatDuration(min)} to ${formatDuration(max)}`
-        : `, rinse by ${formatDuration(max)}`
+        ? t('plan.dwell', { from: formatDuration(min), to: formatDuration(max) })
+        : t('plan.rinseBy', { time: formatDuration(max) })
   return (
     <div className="stage-time">
       <div className="bar-text">

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { CircleCheck, CircleSlash, TriangleAlert } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { ProductVerdict } from '@/core/plan/plan'
@@ -14,6 +15,8 @@ interface VerdictsProps {
 
 /** Every bottle of the cabinet on these wheels: may it be used, and why not. */
 export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
+  const t = useTranslations()
+
   const sorted = [...verdicts].sort(
     (a, b) => strictness(a.verdict) - strictness(b.verdict) || a.productName.localeCompare(b.productName),
   )
@@ -29,7 +32,8 @@ export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
             <span>
               <b>{productName}</b>{' '}
               <span className="soft">
-                {reason} {ruleIds[0] && <Link href={`/rules?q=${ruleIds[0]}`}>rule</Link>}
+                {reason}{' '}
+                {ruleIds[0] && <Link href={`/rules?q=${ruleIds[0]}`}>{t('plan.verdicts.rule')}</Link>}
               </span>
             </span>
             {wish && verdict !== 'no' && (
@@ -37,7 +41,7 @@ export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
                 <button
                   type="button"
                   className="link-button"
-                  aria-label={`Always use ${productName}`}
+                  aria-label={t('plan.verdicts.alwaysUse', { product: productName })}
                   disabled={wishes.pinned.includes(productId)}
                   onClick={() =>
                     wish({
@@ -46,12 +50,12 @@ export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
                     })
                   }
                 >
-                  always
+                  {t('plan.verdicts.always')}
                 </button>
                 <button
                   type="button"
                   className="link-button"
-                  aria-label={`Do not use ${productName}`}
+                  aria-label={t('plan.verdicts.neverUse', { product: productName })}
                   disabled={wishes.forbidden.includes(productId)}
                   onClick={() =>
                     wish({
@@ -60,7 +64,7 @@ export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
                     })
                   }
                 >
-                  not
+                  {t('plan.verdicts.never')}
                 </button>
               </span>
             )}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import { Cost } from '../frame/CostsShown'
@@ -20,6 +21,8 @@ const numberOf = (text: string): number | undefined => {
 /** Limits on time and money, and what was pinned or ruled out. Each change is planned at once. */
 export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
   'use memo'
+  const t = useTranslations()
+
   const [minutes, setMinutes] = useState(String(wishes.minutesAllowed ?? ''))
   const [money, setMoney] = useState(
     wishes.costAllowedMinor === undefined ? '' : String(wishes.costAllowedMinor / minorPerUnit(currency)),
@@ -28,11 +31,11 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
   return (
     <div className="wish-bar">
       <Form.Group className="field" controlId="minutes-allowed">
-        <Form.Label>Minutes allowed</Form.Label>
+        <Form.Label>{t('plan.wishes.minutes')}</Form.Label>
         <Form.Control
           inputMode="numeric"
           value={minutes}
-          placeholder="no limit"
+          placeholder={t('plan.wishes.noLimit')}
           onChange={(event) => {
             setMinutes(event.target.value)
             wish({ minutesAllowed: numberOf(event.target.value) })
@@ -41,11 +44,11 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
       </Form.Group>
       <Cost>
         <Form.Group className="field" controlId="money-allowed">
-          <Form.Label>Product, {currency}</Form.Label>
+          <Form.Label>{t('plan.wishes.money', { currency })}</Form.Label>
           <Form.Control
             inputMode="decimal"
             value={money}
-            placeholder="no limit"
+            placeholder={t('plan.wishes.noLimit')}
             onChange={(event) => {
               setMoney(event.target.value)
               const value = numberOf(event.target.value)
@@ -57,7 +60,7 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
           />
         </Form.Group>
       </Cost>
-      <ul className="wish-chips" aria-label="Wishes">
+      <ul className="wish-chips" aria-label={t('plan.wishes.label')}>
         {wishes.pinned.map((id) => (
           <li key={`pinned ${id}`}>
             <button
@@ -65,8 +68,8 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
               className="chip"
               onClick={() => wish({ pinned: without(wishes.pinned, id) })}
             >
-              always {nameOf(id)} <X aria-hidden size={16} />
-              <span className="visually-hidden">, take back</span>
+              {t('plan.wishes.always', { product: nameOf(id) })} <X aria-hidden size={16} />
+              <span className="visually-hidden">{t('plan.wishes.remove')}</span>
             </button>
           </li>
         ))}
@@ -77,8 +80,8 @@ export function WishBar({ wishes, currency, nameOf, wish }: WishBarProps) {
               className="chip"
               onClick={() => wish({ forbidden: without(wishes.forbidden, id) })}
             >
-              not {nameOf(id)} <X aria-hidden size={16} />
-              <span className="visually-hidden">, take back</span>
+              {t('plan.wishes.never', { product: nameOf(id) })} <X aria-hidden size={16} />
+              <span className="visually-hidden">{t('plan.wishes.remove')}</span>
             </button>
           </li>
         ))}

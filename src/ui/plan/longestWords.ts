@@ -1,14 +1,15 @@
+import type { Translator } from '@/i18n/translator'
 import { wetTimes } from '@/core/chemistry/longest'
 import type { Stage } from '@/core/plan/plan'
 import { formatDuration } from '../format/format'
 
 /** What the longest time of a stage means at the wheel, as a sentence; empty where there is none. */
-export function longestWords({
-  longest,
-  dwellSeconds: { max },
-}: Pick<Stage, 'longest' | 'dwellSeconds'>): string {
+export function longestWords(
+  { longest, dwellSeconds: { max } }: Pick<Stage, 'longest' | 'dwellSeconds'>,
+  t: Translator,
+): string {
   if (!longest || max === 0) return ''
   return longest.kind === 'wet'
-    ? `Keep it wet. Reapply after ${formatDuration(max)} and rinse within ${formatDuration(wetTimes * max)}.`
-    : `Rinse within ${formatDuration(max)}${longest.because ? `, because ${longest.because}` : ': it bites'}.`
+    ? t('plan.product.keepWet', { reapply: formatDuration(max), rinse: formatDuration(wetTimes * max) })
+    : t('plan.product.rinseWithin', { time: formatDuration(max), because: longest.because ?? 'none' })
 }

@@ -1,29 +1,38 @@
+import type { Translator } from '@/i18n/translator'
 import type { Plan, SecondRound } from '@/core/plan/plan'
 import { familyOf } from '@/core/chemistry/families'
 import { nameCorners } from '@/core/words/sayPlan'
 import type { Position } from '@/core/wheel/position'
 import { formatDuration } from '../format/format'
 
-const odds: readonly (readonly [share: number, words: string])[] = [
-  [0.3, '1 in 4'],
-  [0.42, '1 in 3'],
-  [0.58, '1 in 2'],
-  [0.71, '2 in 3'],
-  [0.88, '3 in 4'],
+/** Shares as people say them: so many of so many, up to a share. */
+const odds: readonly (readonly [below: number, times: number, of: number])[] = [
+  [0.3, 1, 4],
+  [0.42, 1, 3],
+  [0.58, 1, 2],
+  [0.71, 2, 3],
+  [0.88, 3, 4],
+  [Infinity, 9, 10],
 ]
-
-const oddsOf = (share: number): string => odds.find(([below]) => share < below)?.[1] ?? '9 in 10'
 
 /** What the look may ask for, a sentence for each. */
 export const secondRoundWords = (
   { stages, secondRounds = [] }: Pick<Plan, 'stages' | 'secondRounds'>,
   positions: readonly Position[],
+  t: Translator,
 ): string[] =>
   secondRounds.flatMap(({ stageId, corners, share, seconds }: SecondRound) => {
     const stage = stages.find(({ id }) => id === stageId)
+    const [, times = 9, of = 10] = odds.find(([below]) => share < below) ?? []
     return stage
       ? [
-          `The final check may call for a second round of ${familyOf(stage.family).name} ${nameCorners(corners, positions)} (${oddsOf(share)}): ${formatDuration(seconds)} more.`,
+          t('plan.secondApplication', {
+            product: familyOf(stage.family).name,
+            where: nameCorners(corners, positions),
+            times,
+            of,
+            time: formatDuration(seconds),
+          }),
         ]
       : []
   })

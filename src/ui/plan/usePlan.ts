@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Wishes } from '@/core/job/job'
 import type { Problem } from '@/core/result'
@@ -30,12 +31,6 @@ export interface PlanState {
   readonly search: OrderSearch
 }
 
-const lostConnection: Problem = {
-  path: '',
-  found: '',
-  mend: 'The better order could not be kept: no connection. Look for it again later.',
-}
-
 const writable = (wishes: Wishes): JobFile['wishes'] => ({
   ...wishes,
   pinned: [...wishes.pinned],
@@ -50,6 +45,8 @@ export function usePlan(
   keep: (change: PlanChangeInput) => Promise<KeptChange>,
 ): PlanState {
   'use memo'
+  const t = useTranslations()
+
   const { send, adopt } = useKeptInTurn(jobFile.wishes, keep)
   const [plan, setPlan] = useState(first)
   const [file, setFile] = useState(jobFile)
@@ -98,9 +95,7 @@ export function usePlan(
           }
           setProblems(result.problems)
         } catch {
-          setProblems([
-            { path: '', found: '', mend: 'The plan could not be worked out here; load the page again.' },
-          ])
+          setProblems([{ path: '', found: '', mend: t('plan.notWorkedOut') }])
         } finally {
           clearTimeout(late)
           setWorking(false)
@@ -128,7 +123,7 @@ export function usePlan(
           setProblems([])
           return true
         })
-        .catch(() => takeBack([lostConnection]))
+        .catch(() => takeBack([{ path: '', found: '', mend: t('plan.orderNotSaved') }]))
         .finally(() => setPending((count) => count - 1))
     },
     [send],

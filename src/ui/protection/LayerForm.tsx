@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -22,6 +23,8 @@ interface LayerFormProps {
 
 /** Protection that was put on outside a visit: here, or by somebody else. */
 export function LayerForm({ positions, known, keep }: LayerFormProps) {
+  const t = useTranslations()
+
   const [at, setAt] = useState<readonly Position[]>(positions)
   const [kind, setKind] = useState<ProtectionKind>('ceramicCoating')
   const [productName, setProductName] = useState('')
@@ -59,7 +62,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
         <WheelChips positions={positions} chosen={at} onChange={setAt} />
       </div>
       <Form.Group controlId="layer-kind">
-        <Form.Label>Kind</Form.Label>
+        <Form.Label>{t('protection.layer.kind')}</Form.Label>
         <Form.Select value={kind} onChange={(event) => setKind(event.target.value as ProtectionKind)}>
           {protectionKinds.map((one) => (
             <option key={one} value={one}>
@@ -69,7 +72,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="layer-product">
-        <Form.Label>Product</Form.Label>
+        <Form.Label>{t('protection.layer.product')}</Form.Label>
         <Form.Control
           value={productName}
           required
@@ -86,24 +89,24 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
         </datalist>
       </Form.Group>
       <Form.Group controlId="layer-day">
-        <Form.Label>Put on</Form.Label>
+        <Form.Label>{t('protection.layer.appliedOn')}</Form.Label>
         <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
       </Form.Group>
       <Form.Group controlId="layer-coats">
-        <Form.Label>Coats</Form.Label>
+        <Form.Label>{t('protection.layer.coats')}</Form.Label>
         <Form.Control inputMode="numeric" value={coats} onChange={(event) => setCoats(event.target.value)} />
       </Form.Group>
       <Form.Group controlId="layer-by">
-        <Form.Label>By whom</Form.Label>
+        <Form.Label>{t('protection.layer.by')}</Form.Label>
         <Form.Control
           value={appliedBy}
           maxLength={80}
-          placeholder="us, or somebody else"
+          placeholder={t('protection.layer.byPlaceholder')}
           onChange={(event) => setAppliedBy(event.target.value)}
         />
       </Form.Group>
       <Form.Group controlId="layer-cure">
-        <Form.Label>Cures until, by its label</Form.Label>
+        <Form.Label>{t('protection.layer.cures')}</Form.Label>
         <Form.Control
           type="datetime-local"
           value={cureUntil}
@@ -112,7 +115,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
       </Form.Group>
       <div className="is-wide">
         <Button type="submit" variant="outline-secondary" disabled={busy}>
-          Enter it
+          {t('protection.layer.save')}
         </Button>
         <ProblemAlert problems={problems} />
       </div>

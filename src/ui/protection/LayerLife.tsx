@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { Link } from '@/ui/Link'
 import { formatDay } from '../format/format'
@@ -13,6 +14,8 @@ interface LayerLifeProps {
 
 /** One layer: what is left of it, when it is due and how sure that is, what it went through, and why. */
 export function LayerLife({ wheelSetId, layer, now }: LayerLifeProps) {
+  const t = useTranslations()
+
   const { facts, forecast, why, course, looks, washes, winters } = layer
   const { topUp, renew } = forecast
   const name = `${facts.productName}, ${axleNames[facts.axle]}`
@@ -22,16 +25,27 @@ export function LayerLife({ wheelSetId, layer, now }: LayerLifeProps) {
     <section className="mb-4" aria-label={name}>
       <div className="section-head">
         <h2>{name}</h2>
-        <span className="number">{leftPercent} % left</span>
+        <span className="number">{t('protection.life.left', { percent: leftPercent })}</span>
       </div>
       <p className="mt-2 mb-0">
-        Top up {day(topUp.p50)} ({day(topUp.p10)} to {day(topUp.p90)}), gone {day(renew.p50)} (
-        {day(renew.p10)} to {day(renew.p90)}). Put on {day(facts.appliedAt)}
-        {facts.coats > 1 && `, ${facts.coats} coats`}.
+        {t('protection.life.dates', {
+          topUp: day(topUp.p50),
+          topUpFrom: day(topUp.p10),
+          topUpTo: day(topUp.p90),
+          gone: day(renew.p50),
+          goneFrom: day(renew.p10),
+          goneTo: day(renew.p90),
+          applied: day(facts.appliedAt),
+          coats: facts.coats,
+        })}
       </p>
       <ClogNote wheelSetId={wheelSetId} kind={forecast.clog.kind} />
       <LayerChart
-        label={`What is left of ${facts.productName} on the ${axleNames[facts.axle]}: ${leftPercent} % now`}
+        label={t('protection.life.chart', {
+          product: facts.productName,
+          axle: axleNames[facts.axle],
+          percent: leftPercent,
+        })}
         course={course}
         looks={looks}
         washes={washes}
@@ -50,16 +64,20 @@ interface ClogNoteProps {
 
 /** Clogged is not gone: what to do before it is renewed, and what was found. */
 function ClogNote({ wheelSetId, kind }: ClogNoteProps) {
+  const t = useTranslations()
+
   if (kind === 'clogged')
     return (
       <p className="clog-note">
-        Clogged, perhaps: it looks worse than it should.{' '}
-        <Link href={`/wheels/${wheelSetId}/intake?service=coatedMaintenance`}>Plan a reviving wash</Link>,
-        then <Link href={`/wheels/${wheelSetId}/look?after=reviving`}>look again</Link>.
+        {t.rich('protection.clog.maybe', {
+          plan: (words) => (
+            <Link href={`/wheels/${wheelSetId}/intake?service=coatedMaintenance`}>{words}</Link>
+          ),
+          check: (words) => <Link href={`/wheels/${wheelSetId}/look?after=reviving`}>{words}</Link>,
+        })}
       </p>
     )
-  if (kind === 'wasClogged')
-    return <p className="clog-note">It was clogged: after a reviving wash it showed what is left.</p>
-  if (kind === 'gone') return <p className="clog-note">Still bad after a reviving wash: renew it.</p>
+  if (kind === 'wasClogged') return <p className="clog-note">{t('protection.clog.was')}</p>
+  if (kind === 'gone') return <p className="clog-note">{t('protection.clog.gone')}</p>
   return null
 }

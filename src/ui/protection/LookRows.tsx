@@ -1,9 +1,9 @@
+import { useTranslations } from 'next-intl'
 import type { LookGrade } from '@/core/protection/record'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { Link } from '../Link'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
 import { formatDay } from '../format/format'
-import { beadNames } from '../look/lookWords'
 
 interface Look {
   readonly id: string
@@ -24,34 +24,36 @@ interface LookRowsProps {
 
 /** The last looks; each can be taken back. */
 export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
+  const t = useTranslations()
+
   return (
     <section aria-labelledby="looks" className="mt-4">
       <div className="section-head">
-        <h2 id="looks">Looks</h2>
+        <h2 id="looks">{t('protection.checks.title')}</h2>
       </div>
-      {looks.length === 0 && <p className="py-2">None yet. Each one moves the dates and makes them surer.</p>}
+      {looks.length === 0 && <p className="py-2">{t('protection.checks.none')}</p>}
       <ul className="rows">
         {looks.map((look) => (
           <li key={look.id} className="row-item stock-row">
             <span>
               {formatDay(look.at, now)}, {look.positions.map((at) => positionShortNames[at]).join(', ')}:{' '}
-              {beadNames[look.beading]}
-              {look.afterReviving && ', after a reviving wash'}
-              {look.glossUnits !== null && `, ${look.glossUnits} gloss units`}
+              {t(`terms.beading.${look.beading}`)}
+              {look.afterReviving && t('protection.checks.afterReviving')}
+              {look.glossUnits !== null && t('protection.checks.gloss', { units: look.glossUnits })}
             </span>
             <ActionButton
               action={takeBack.bind(null, look.id)}
               className="btn btn-quiet"
-              label={`Take back the look of ${formatDay(look.at, now)}`}
+              label={t('protection.checks.deleteLabel', { day: formatDay(look.at, now) })}
             >
-              Take back
+              {t('protection.checks.delete')}
             </ActionButton>
           </li>
         ))}
       </ul>
       {allAt && (
         <Link href={allAt} scroll={false}>
-          Show all checks
+          {t('protection.checks.showAll')}
         </Link>
       )}
     </section>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -14,6 +15,8 @@ interface OdometerFormProps {
 
 /** One reading of the odometer. */
 export function OdometerForm({ keep }: OdometerFormProps) {
+  const t = useTranslations()
+
   const [kilometres, setKilometres] = useState('')
   const { problems, busy, send } = useSending()
   return (
@@ -28,7 +31,7 @@ export function OdometerForm({ keep }: OdometerFormProps) {
       }}
     >
       <Form.Group controlId="odometer">
-        <Form.Label>Odometer, km</Form.Label>
+        <Form.Label>{t('protection.odometer.label')}</Form.Label>
         <Form.Control
           inputMode="numeric"
           value={kilometres}
@@ -37,7 +40,7 @@ export function OdometerForm({ keep }: OdometerFormProps) {
         />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
-        Keep
+        {t('protection.odometer.save')}
       </Button>
       <ProblemAlert problems={problems} />
     </form>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { formatDay } from '../format/format'
 import { axleNames } from './axleNames'
@@ -9,11 +10,13 @@ interface OtherLayersProps {
 
 /** What is on tyres and trim, and when it is gone. */
 export function OtherLayers({ layers, now }: OtherLayersProps) {
+  const t = useTranslations()
+
   if (layers.length === 0) return null
   return (
     <section aria-labelledby="other-layers">
       <div className="section-head">
-        <h2 id="other-layers">Tyres and trim</h2>
+        <h2 id="other-layers">{t('protection.other.title')}</h2>
       </div>
       <ul className="rows">
         {layers.map(({ facts, forecast }) => (

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -19,6 +20,8 @@ interface RenewalFormProps {
 
 /** Wheels that are new or were repainted: what was on them is on record, and gone. */
 export function RenewalForm({ positions, keep }: RenewalFormProps) {
+  const t = useTranslations()
+
   const [at, setAt] = useState<readonly Position[]>(positions)
   const [kind, setKind] = useState<'new' | 'repainted'>('repainted')
   const [day, setDay] = useState(() => localDay(currentTime()))
@@ -39,22 +42,22 @@ export function RenewalForm({ positions, keep }: RenewalFormProps) {
         <WheelChips positions={positions} chosen={at} onChange={setAt} />
       </div>
       <Form.Group controlId="renewal-kind">
-        <Form.Label>They are</Form.Label>
+        <Form.Label>{t('protection.renewal.label')}</Form.Label>
         <Form.Select
           value={kind}
           onChange={(event) => setKind(event.target.value === 'new' ? 'new' : 'repainted')}
         >
-          <option value="repainted">repainted</option>
-          <option value="new">new</option>
+          <option value="repainted">{t('protection.renewal.repainted')}</option>
+          <option value="new">{t('protection.renewal.new')}</option>
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="renewal-day">
-        <Form.Label>Since</Form.Label>
+        <Form.Label>{t('protection.renewal.since')}</Form.Label>
         <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
       </Form.Group>
       <div className="is-wide">
         <Button type="submit" variant="outline-secondary" disabled={busy}>
-          End what was on them
+          {t('protection.renewal.save')}
         </Button>
         <ProblemAlert problems={problems} />
       </div>

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -22,6 +23,8 @@ const numberOrNull = (text: string): number | null =>
 
 /** Which set goes on: one tap chooses it, one keeps it. Everything else may be left out. */
 export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: WheelChangeFormProps) {
+  const t = useTranslations()
+
   const others = sets.filter(({ id }) => id !== mountedSetId)
   const [chosen, setChosen] = useState<string | null>(others.length === 1 ? (others[0]?.id ?? null) : null)
   const [storedWhere, setStoredWhere] = useState(lastStoredWhere)
@@ -52,7 +55,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
         )
       }}
     >
-      <div className="change-sets" role="group" aria-label="Which set goes on">
+      <div className="change-sets" role="group" aria-label={t('protection.change.whichSet')}>
         {sets.map(({ id, name }) => (
           <button
             key={id}
@@ -63,7 +66,13 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
             onClick={() => setChosen(id)}
           >
             <b>{name}</b>
-            <span>{id === mountedSetId ? 'is on' : chosen === id ? 'goes on' : 'in storage'}</span>
+            <span>
+              {id === mountedSetId
+                ? t('protection.change.isOn')
+                : chosen === id
+                  ? t('protection.change.goesOn')
+                  : t('protection.change.stored')}
+            </span>
           </button>
         ))}
         {mountedSetId !== null && (
@@ -73,40 +82,40 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
             aria-pressed={chosen === null}
             onClick={() => setChosen(null)}
           >
-            <b>None</b>
-            <span>all to storage</span>
+            <b>{t('protection.change.none')}</b>
+            <span>{t('protection.change.allStored')}</span>
           </button>
         )}
       </div>
       <Button type="submit" variant="primary" disabled={busy || chosen === mountedSetId}>
-        Change wheels
+        {t('protection.change.save')}
       </Button>
       <ProblemAlert problems={problems} />
       <div className="field-grid">
         <Form.Group controlId="change-where">
-          <Form.Label>What comes off is stored</Form.Label>
+          <Form.Label>{t('protection.change.storedWhere')}</Form.Label>
           <Form.Control
             value={storedWhere}
             maxLength={80}
-            placeholder="rack, shelf, at the owner’s"
+            placeholder={t('protection.change.storedPlaceholder')}
             onChange={(event) => setStoredWhere(event.target.value)}
           />
         </Form.Group>
         <Form.Group controlId="change-day">
-          <Form.Label>When, if not now</Form.Label>
+          <Form.Label>{t('protection.change.when')}</Form.Label>
           <Form.Control type="datetime-local" value={day} onChange={(event) => setDay(event.target.value)} />
         </Form.Group>
         <Form.Group controlId="change-torque">
-          <Form.Label>Nuts tightened to, N·m</Form.Label>
+          <Form.Label>{t('protection.change.torque')}</Form.Label>
           <Form.Control
             inputMode="decimal"
             value={torque}
             onChange={(event) => setTorque(event.target.value)}
           />
-          <Form.Text>By the vehicle’s own figure; stands at the re-check.</Form.Text>
+          <Form.Text>{t('protection.change.torqueNote')}</Form.Text>
         </Form.Group>
         <Form.Group controlId="change-kilometres">
-          <Form.Label>Odometer, km</Form.Label>
+          <Form.Label>{t('protection.change.odometer')}</Form.Label>
           <Form.Control
             inputMode="numeric"
             value={kilometres}
@@ -114,7 +123,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
           />
         </Form.Group>
         <Form.Group controlId="change-code">
-          <Form.Label>Date code of the tyres that go on</Form.Label>
+          <Form.Label>{t('protection.change.dateCode')}</Form.Label>
           <Form.Control
             value={dateCode}
             maxLength={20}
@@ -123,7 +132,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
           />
         </Form.Group>
         <Form.Group controlId="change-tread">
-          <Form.Label>Their tread, mm</Form.Label>
+          <Form.Label>{t('protection.change.tread')}</Form.Label>
           <Form.Control
             inputMode="decimal"
             value={tread}

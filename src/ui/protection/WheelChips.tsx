@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 
 interface WheelChipsProps {
@@ -10,8 +11,10 @@ interface WheelChipsProps {
 
 /** Which wheels something is about. */
 export function WheelChips({ positions, chosen, onChange }: WheelChipsProps) {
+  const t = useTranslations()
+
   return (
-    <div className="chips" role="group" aria-label="Which wheels">
+    <div className="chips" role="group" aria-label={t('protection.wheels')}>
       {positions.map((position) => (
         <button
           key={position}

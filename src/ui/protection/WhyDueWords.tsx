@@ -1,48 +1,51 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { exhaustive } from '@/core/exhaustive'
 import type { Weight, WhyDue } from '@/core/protection/whyDue'
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
-function weightWords({ kind, amount }: Weight): string {
+/** A share as a percentage; how many times as fast, in tenths. */
+const amountOf = ({ kind, amount }: Weight): string => {
   switch (kind) {
     case 'days':
-      return `Days take ${percent(amount)} of it`
     case 'winter':
-      return `Winter takes ${percent(amount)}`
     case 'heat':
-      return `Hot months take ${percent(amount)}`
     case 'road':
-      return `Kilometres and brake dust take ${percent(amount)}`
     case 'washes':
-      return `Washes take ${percent(amount)}`
+      return percent(amount)
     case 'hardSet':
-      return `This car uses protection up ${amount.toFixed(1)} times as fast as usual`
     case 'easySet':
-      return `This car is easy on it: ${amount.toFixed(1)} times the usual wear`
     case 'shortProduct':
-      return `This product lasts ${amount.toFixed(1)} times as long as its kind`
     case 'longProduct':
-      return `This product lasts ${amount.toFixed(1)} times as long as its kind`
+      return amount.toFixed(1)
     default:
       return exhaustive(kind)
   }
 }
 
-const daysWords = (days: number): string =>
-  `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days < 0 ? 'sooner' : 'later'}`
+const daysText = (days: number, t: Translator): string =>
+  t('protection.why.days', { days: Math.abs(days), direction: days < 0 ? 'sooner' : 'later' })
 
 /** The three things that weigh most on a date, and what a wash more or less driving would do. */
 export function WhyDueWords({ why }: { readonly why: WhyDue }) {
+  const t = useTranslations()
+
   return (
     <ul className="layer-why">
       {why.weights.map((weight) => (
         <li key={weight.kind}>
-          {weightWords(weight)}; without that {daysWords(weight.days)}.
+          {t('protection.why.weight', {
+            what: t(`protection.why.kinds.${weight.kind}`, { amount: amountOf(weight) }),
+            days: daysText(weight.days, t),
+          })}
         </li>
       ))}
       <li>
-        One wash more: {why.washDays === 0 ? 'no day sooner' : daysWords(why.washDays)}. A thousand kilometres
-        fewer: {why.kilometreDays === 0 ? 'no day later' : daysWords(why.kilometreDays)}.
+        {t('protection.why.effects', {
+          wash: why.washDays === 0 ? t('protection.why.notSooner') : daysText(why.washDays, t),
+          kilometres: why.kilometreDays === 0 ? t('protection.why.notLater') : daysText(why.kilometreDays, t),
+        })}
       </li>
     </ul>
   )

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import {
   Chart,
   Filler,
@@ -34,6 +35,8 @@ const percent = (share: number): number => Math.round(share * 100)
 
 /** The life of a layer: what is left with its fan, looks as they were seen, washes below, winters behind. */
 export function LayerCurve({ label, course, looks, washes, winters, now }: LayerCurveProps) {
+  const t = useTranslations()
+
   useThemeRepaint()
   const [line, soft, water, ink, warm] = ['--line', '--ink-soft', '--water-fill', '--ink', '--warm-fill'].map(
     colourOf,
@@ -42,8 +45,8 @@ export function LayerCurve({ label, course, looks, washes, winters, now }: Layer
     course.map((point) => ({ x: point.at.getTime(), y: percent(read(point)) }))
   const data: ChartData<'line', { x: number; y: number }[]> = {
     datasets: [
-      { label: 'at best', data: points(({ high }) => high), borderWidth: 0, pointRadius: 0, fill: '+1', backgroundColor: `${water}44` },
-      { label: 'at worst', data: points(({ low }) => low), borderWidth: 0, pointRadius: 0 },
+      { label: t('protection.curve.best'), data: points(({ high }) => high), borderWidth: 0, pointRadius: 0, fill: '+1', backgroundColor: `${water}44` },
+      { label: t('protection.curve.worst'), data: points(({ low }) => low), borderWidth: 0, pointRadius: 0 },
       { label: 'left', data: points(({ left }) => left), borderColor: water, borderWidth: 2.5, pointRadius: 0 },
       {
         label: 'looks',

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { BayDevice } from './useBayDevice'
 
@@ -10,36 +11,31 @@ interface BayDeviceChoiceProps {
 
 /** How this device shows and says the bay. */
 export function BayDeviceChoice({ device, change, maySleep }: BayDeviceChoiceProps) {
+  const t = useTranslations()
+
   return (
     <details className="run-device">
-      <summary>This device</summary>
+      <summary>{t('bay.device.title')}</summary>
       <Form.Check
         id="bay-far"
-        label="Large text, for two metres"
+        label={t('bay.device.far')}
         checked={device.isFar}
         onChange={(event) => change({ isFar: event.target.checked })}
       />
       <Form.Check
         id="bay-left"
-        label="Main button for the left hand"
+        label={t('bay.device.leftHanded')}
         checked={device.isLeftHanded}
         onChange={(event) => change({ isLeftHanded: event.target.checked })}
       />
       <Form.Check
         id="bay-speaks"
-        label="Say the next card and the clocks aloud"
+        label={t('bay.device.aloud')}
         checked={device.speaks}
         onChange={(event) => change({ speaks: event.target.checked })}
       />
-      <p className="soft">
-        A remote or foot switch works too: Space, Enter or Page Down is the big button, Page Up or Backspace
-        takes back.
-      </p>
-      {maySleep && (
-        <p className="soft">
-          This browser lets the screen sleep: set the device to stay on; the clocks run either way.
-        </p>
-      )}
+      <p className="soft">{t('bay.device.remote')}</p>
+      {maySleep && <p className="soft">{t('bay.device.sleeps')}</p>}
     </details>
   )
 }

@@ -1,5 +1,7 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { useState } from 'react'
 import { beforeGoing, leftOutBy } from '@/core/bay/beforeGoing'
 import type { Resumed } from '@/core/bay/resume'
@@ -33,6 +35,8 @@ interface CalledAwayProps {
 
 /** The phone rings: what has to come off before one goes, and then how long one is away. */
 export function CalledAway(props: CalledAwayProps) {
+  const t = useTranslations()
+
   const { plan, state, order, person, isAlone, away, nowMilliseconds, go, tap } = props
   const [minutes, setMinutes] = useState<number | null>(null)
   const [isAsking, setIsAsking] = useState(false)
@@ -49,16 +53,16 @@ export function CalledAway(props: CalledAwayProps) {
   if (away && away.untilMilliseconds > nowMilliseconds)
     return (
       <div className="run-away" role="status">
-        <b>Away, {formatClock((away.untilMilliseconds - nowMilliseconds) / 1000)} to go.</b>{' '}
+        <b>{t('bay.away.left', { time: formatClock((away.untilMilliseconds - nowMilliseconds) / 1000) })}</b>{' '}
         <button type="button" className="link-button" onClick={() => go(null)}>
-          I am back
+          {t('bay.away.back')}
         </button>
       </div>
     )
   if (!isAsking)
     return (
       <button type="button" className="link-button" onClick={() => setIsAsking(true)}>
-        Called away
+        {t('bay.away.title')}
       </button>
     )
   const first =
@@ -72,9 +76,9 @@ export function CalledAway(props: CalledAwayProps) {
           minutes * 60,
         )
   return (
-    <div className="run-away" role="group" aria-label="Called away">
+    <div className="run-away" role="group" aria-label={t('bay.away.title')}>
       <div className="chips">
-        <span>For</span>
+        <span>{t('bay.away.for')}</span>
         {lengths.map((one) => (
           <button
             key={one}
@@ -83,19 +87,17 @@ export function CalledAway(props: CalledAwayProps) {
             aria-pressed={minutes === one}
             onClick={() => setMinutes(one)}
           >
-            {one} min
+            {t('bay.away.minutes', { minutes: one })}
           </button>
         ))}
         <button type="button" className="link-button" onClick={close}>
-          Stay
+          {t('bay.away.stay')}
         </button>
       </div>
       {minutes !== null &&
         (first.length > 0 ? (
           <>
-            <p>
-              <b>Before you go:</b> it would dry while you are away.
-            </p>
+            <p>{t.rich('bay.away.before', { b: bold })}</p>
             {first.map((step) => (
               <button
                 key={step.id}
@@ -103,7 +105,7 @@ export function CalledAway(props: CalledAwayProps) {
                 className="btn btn-outline-secondary"
                 onClick={() => rinse(step)}
               >
-                {step.title}: done
+                {t('bay.away.doneStep', { step: step.title })}
               </button>
             ))}
           </>
@@ -116,7 +118,7 @@ export function CalledAway(props: CalledAwayProps) {
               close()
             }}
           >
-            {isAlone ? 'Nothing dries: go' : 'Go, the other takes over'}
+            {isAlone ? t('bay.away.safe') : t('bay.away.otherTakesOver')}
           </button>
         ))}
     </div>

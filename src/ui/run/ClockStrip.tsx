@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import type { Plan } from '@/core/plan/plan'
 import { readClock, type ClockReading, type DwellClock } from '@/core/run/dwellClock'
 import type { RunState } from '@/core/run/runState'
@@ -5,27 +7,21 @@ import { urgentClock } from '@/core/run/urgentClock'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { formatClock } from '../format/format'
 
-const phaseWords = {
-  dwelling: 'dwells',
-  ready: 'rinse within',
-  keepWet: 'keep it wet',
-  rinseNow: 'rinse now',
-  dry: 'may be dry',
-  over: 'too long, rinse',
-}
-
-const wordOf = ({ phase, until }: ClockReading, { limit }: DwellClock): string => {
-  if (phase === 'ready' && until === 'film') return 'wet for'
+/** The word under a running clock, of `bay.clocks.phases`. */
+const phaseOf = ({ phase, until }: ClockReading, { limit }: DwellClock) => {
+  if (phase === 'ready' && until === 'film') return 'wetFor'
   // Past its label a mild product is rinsed; it has not bitten.
-  return phase === 'over' && limit === 'wet' ? 'rinse now' : phaseWords[phase]
+  return phase === 'over' && limit === 'wet' ? 'rinseNow' : phase
 }
 
-function restingWord(plan: Plan, state: RunState, position: Position): string {
+function restingText(plan: Plan, state: RunState, position: Position, t: Translator): string {
   const steps = plan.steps.filter(({ corner }) => corner === position)
   const open = steps.filter(({ id }) => !state.settled.has(id))
-  if (steps.length === 0) return 'not today'
-  if (open.length === 0) return 'done'
-  return open.length === steps.length ? 'not begun' : `${open.length} steps left`
+  if (steps.length === 0) return t('bay.clocks.resting.notToday')
+  if (open.length === 0) return t('bay.clocks.resting.done')
+  return open.length === steps.length
+    ? t('bay.clocks.resting.notStarted')
+    : t('bay.clocks.resting.stepsLeft', { count: open.length })
 }
 
 /** The label's time as a length that fills, and above it the film as one that runs out. */
@@ -68,8 +64,10 @@ export function ClockStrip({
   isOpen,
   choose,
 }: ClockStripProps) {
+  const t = useTranslations()
+
   return (
-    <section className="run-clocks" aria-label="Clocks">
+    <section className="run-clocks" aria-label={t('bay.clocks.label')}>
       {positions.map((position) => {
         const clock = urgentClock(state.clocks, position, nowMilliseconds)
         const reading = clock && readClock(clock, nowMilliseconds)
@@ -85,11 +83,13 @@ export function ClockStrip({
           >
             <span className="clock-where">{positionShortNames[position]}</span>
             <span className="clock-time">
-              {clock?.isEstimated && <abbr title="about: its beginning was caught up with">≈</abbr>}
+              {clock?.isEstimated && <abbr title={t('bay.clocks.about')}>≈</abbr>}
               {reading ? formatClock(reading.remainingSeconds) : '–'}
             </span>
             <span className="clock-word">
-              {clock && reading ? wordOf(reading, clock) : restingWord(plan, state, position)}
+              {clock && reading
+                ? t(`bay.clocks.phases.${phaseOf(reading, clock)}`)
+                : restingText(plan, state, position, t)}
             </span>
             {clock && reading && <ClockLengths clock={clock} reading={reading} />}
           </button>

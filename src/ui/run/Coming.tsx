@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Card, Step } from '@/core/plan/plan'
 import { cardTitle, lineTitle } from './cardWords'
 
@@ -11,21 +12,23 @@ interface ComingProps {
 
 /** What comes after the card in hand; who has worked ahead says up to where. */
 export function Coming({ cards, stepOf, doneUpTo }: ComingProps) {
+  const t = useTranslations()
+
   if (cards.length === 0) return null
   return (
     <details className="run-coming">
-      <summary>What comes, {cards.length === 1 ? 'one card' : `${cards.length} cards`}</summary>
+      <summary>{t('bay.coming.title', { count: cards.length })}</summary>
       <ol>
         {cards.map((card) => {
           const steps = card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))
-          const title = cardTitle(card, steps)
+          const title = cardTitle(card, steps, t)
           return (
             <li key={steps[0]?.id}>
               <span>
                 <b>{title}</b> {card.corner !== null && steps.map(lineTitle).join(' · ')}
               </span>
               <button type="button" className="link-button" onClick={() => doneUpTo(card)}>
-                Done up to here
+                {t('bay.coming.doneUpTo')}
               </button>
             </li>
           )

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -28,6 +29,8 @@ interface FinishFormProps {
 
 /** The last step: how it went, taken from what was seen at the work and corrected with few taps. */
 export function FinishForm({ jobId, saving, outcome, wheels, end, back }: FinishFormProps) {
+  const t = useTranslations()
+
   // What the person has not touched follows what was seen.
   const [result, setResult] = useState<VisitResult | null>(null)
   const [corrected, setCorrected] = useState<readonly Leftover[] | null>(null)
@@ -62,12 +65,12 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
       }}
     >
       <header>
-        <h1>How did it go?</h1>
+        <h1>{t('bay.finish.title')}</h1>
         {outcome?.clockSeconds != null && (
-          <p className="soft">{formatDuration(outcome.clockSeconds)} on the clock.</p>
+          <p className="soft">{t('bay.finish.clock', { time: formatDuration(outcome.clockSeconds) })}</p>
         )}
       </header>
-      <div className="chips" role="group" aria-label="Result">
+      <div className="chips" role="group" aria-label={t('bay.finish.result')}>
         {visitResults.map((choice) => (
           <button
             key={choice}
@@ -85,7 +88,7 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
         <UsedRows used={outcome.used} corrections={used} change={setUsed} problems={problems} />
       )}
       <Form.Group controlId="finish-note">
-        <Form.Label>What you would do otherwise</Form.Label>
+        <Form.Label>{t('bay.finish.differently')}</Form.Label>
         <Form.Control
           as="textarea"
           rows={2}
@@ -94,24 +97,18 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
           onChange={(event) => setNote(event.target.value)}
         />
       </Form.Group>
-      <p className="soft">
-        Writes the visit, takes what was used off the stock and starts the clocks of the protection.
-      </p>
+      <p className="soft">{t('bay.finish.explained')}</p>
       <div aria-live="polite">
-        {saving === 'saving' && <p className="soft">The last taps are on their way …</p>}
-        {saving === 'offline' && (
-          <p className="soft">
-            No connection: the taps are kept on this device, and it is written down with them.
-          </p>
-        )}
+        {saving === 'saving' && <p className="soft">{t('bay.finish.sending')}</p>}
+        {saving === 'offline' && <p className="soft">{t('bay.finish.offline')}</p>}
         <ProblemAlert problems={problems} />
       </div>
       <div className="chips">
         <Button type="submit" disabled={busy || saving !== 'saved'} className="finish-button">
-          {busy ? 'Writing …' : 'Write it down'}
+          {busy ? t('common.saving') : t('bay.finish.save')}
         </Button>
         <Button variant="outline-secondary" onClick={back} className="finish-button is-back">
-          Back to the steps
+          {t('bay.finish.back')}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { Droplets } from 'lucide-react'
 import { readClock, type DwellClock } from '@/core/run/dwellClock'
 import { positionNames } from '@/core/wheel/position'
@@ -11,18 +12,20 @@ interface KeepWetProps {
 
 /** A film that ends while the hands are elsewhere: a mist is all it takes, and one tap says it was done. */
 export function KeepWet({ clock, nowMilliseconds, misted }: KeepWetProps) {
+  const t = useTranslations()
+
   const { phase, remainingSeconds } = readClock(clock, nowMilliseconds)
   const where = positionNames[clock.corner].toLowerCase()
   return (
     <button type="button" className="keep-wet" onClick={misted}>
       <Droplets aria-hidden size={30} />
       <span>
-        <b>Mist {where}</b>
+        <b>{t('bay.keepWet.mist', { wheel: where })}</b>
         <small>
           {phase === 'dry'
-            ? `${clock.productName} may be dry: wet all of it again.`
-            : `${clock.productName} is nearly dry, ${formatClock(remainingSeconds)} left.`}
-          {clock.limit === 'contact' && ' Still rinse on time.'}
+            ? t('bay.keepWet.dry', { product: clock.productName })
+            : t('bay.keepWet.nearlyDry', { product: clock.productName, time: formatClock(remainingSeconds) })}
+          {clock.limit === 'contact' && t('bay.keepWet.rinseOnTime')}
         </small>
       </span>
     </button>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import type { Stayed } from '@/core/run/answer'
@@ -16,6 +17,8 @@ interface LeftoverRowsProps {
 
 /** Wheel by wheel what is still there: a tap takes it off the list, another opens the wheel to add to it. */
 export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
+  const t = useTranslations()
+
   const [open, setOpen] = useState<Position | null>(null)
   const wheel = wheels.find(({ position }) => position === open)
   const at = (position: Position) => leftovers.filter((one) => one.position === position)
@@ -30,24 +33,28 @@ export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
         wheel={wheel}
         stayed={at(wheel.position)}
         change={(stayed) => put(wheel.position, stayed)}
-        doneWord="That stayed"
+        doneWord={t('bay.leftovers.save')}
         done={() => setOpen(null)}
         back={() => setOpen(null)}
       />
     )
   return (
-    <ul className="leftovers" aria-label="What stayed">
+    <ul className="leftovers" aria-label={t('bay.leftovers.title')}>
       {wheels.map(({ position }) => (
         <li key={position}>
           <b>{positionNames[position]}</b>
           <span className="chips">
-            {at(position).length === 0 && <span className="soft">clean</span>}
+            {at(position).length === 0 && <span className="soft">{t('bay.leftovers.clean')}</span>}
             {at(position).map((one) => (
               <button
                 key={`${one.zone} ${one.soil}`}
                 type="button"
                 className="chip"
-                aria-label={`Not there any more: ${soilNames[one.soil]} at the ${zoneNames[one.zone]}, ${positionNames[position].toLowerCase()}`}
+                aria-label={t('bay.leftovers.remove', {
+                  soil: soilNames[one.soil],
+                  zone: zoneNames[one.zone],
+                  wheel: positionNames[position].toLowerCase(),
+                })}
                 onClick={() => change(leftovers.filter((other) => other !== one))}
               >
                 {zoneNames[one.zone]}: {soilNames[one.soil]} <X aria-hidden size={15} />
@@ -57,7 +64,7 @@ export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
           <button
             type="button"
             className="leftover-add"
-            aria-label={`Something stayed, ${positionNames[position].toLowerCase()}`}
+            aria-label={t('bay.leftovers.addAt', { wheel: positionNames[position].toLowerCase() })}
             onClick={() => setOpen(position)}
           >
             <Plus aria-hidden size={24} />

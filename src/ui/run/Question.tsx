@@ -1,21 +1,15 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Stage } from '@/core/plan/plan'
-import { foams, type Answer, type Foam, type SpotSight, type Stayed } from '@/core/run/answer'
+import { foams, type Answer, type SpotSight, type Stayed } from '@/core/run/answer'
 import type { LookGrade } from '@/core/protection/record'
 import type { Question as Asked } from '@/core/work/question'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { BeadPicture } from '../look/BeadPicture'
-import { beadNames, lookGrades } from '../look/lookWords'
+import { lookGrades } from '../look/lookWords'
 import { FoamPicture } from './FoamPicture'
 import { StayedPanel } from './StayedPanel'
-
-const foamWords: Record<Foam, string> = { white: 'White', cream: 'Cream', tan: 'Tan', brown: 'Brown' }
-const spotWords: Record<SpotSight, string> = {
-  fine: 'Fine, go on',
-  nothing: 'Nothing came off',
-  marked: 'It marked',
-}
 
 interface QuestionProps {
   readonly asks: Asked
@@ -48,9 +42,11 @@ export function Question(props: QuestionProps) {
 }
 
 function FoamQuestion({ answer, pass }: QuestionProps) {
+  const t = useTranslations()
+
   return (
     <>
-      <div className="run-question is-foam" role="group" aria-label="Foam">
+      <div className="run-question is-foam" role="group" aria-label={t('bay.foam.label')}>
         {foams.map((foam) => (
           <button
             key={foam}
@@ -60,35 +56,39 @@ function FoamQuestion({ answer, pass }: QuestionProps) {
             onClick={() => answer({ question: 'foam', foam })}
           >
             <FoamPicture foam={foam} />
-            {foamWords[foam]}
+            {t(`bay.foam.${foam}`)}
           </button>
         ))}
       </div>
       <button type="button" className="link-button run-pass" onClick={pass}>
-        Scrubbed, foam not seen
+        {t('bay.foam.notSeen')}
       </button>
     </>
   )
 }
 
 function IronQuestion({ answer }: QuestionProps) {
+  const t = useTranslations()
+
   return (
-    <div className="run-question is-pair" role="group" aria-label="Iron">
+    <div className="run-question is-pair" role="group" aria-label={t('bay.iron.label')}>
       <Button className="btn-done" data-best="" onClick={() => answer({ question: 'iron', iron: 'done' })}>
-        Rinsed, bled out
+        {t('bay.iron.done')}
       </Button>
       <Button
         variant="outline-secondary"
         className="is-chemistry"
         onClick={() => answer({ question: 'iron', iron: 'bleeding' })}
       >
-        Still bleeding
+        {t('bay.iron.bleeding')}
       </Button>
     </div>
   )
 }
 
 function LookQuestion({ answer, wheel, word, isProtected }: QuestionProps) {
+  const t = useTranslations()
+
   const [beading, setBeading] = useState<LookGrade | null>(null)
   const [stayed, setStayed] = useState<readonly Stayed[]>([])
   const [isOpen, setOpen] = useState(false)
@@ -100,7 +100,7 @@ function LookQuestion({ answer, wheel, word, isProtected }: QuestionProps) {
         wheel={wheel}
         stayed={stayed}
         change={setStayed}
-        doneWord="Treat it"
+        doneWord={t('bay.check.treat')}
         done={() => {
           say(stayed)
           // What follows begins at the top, not where the soils were chosen.
@@ -110,13 +110,13 @@ function LookQuestion({ answer, wheel, word, isProtected }: QuestionProps) {
       />
     )
   return (
-    <div className="run-question is-pair" role="group" aria-label="Look">
+    <div className="run-question is-pair" role="group" aria-label={t('bay.check.label')}>
       {isProtected && <Beading beading={beading} choose={setBeading} />}
       <Button className="btn-done" data-best="" onClick={() => say([])}>
         {word}
       </Button>
       <Button variant="outline-secondary" onClick={() => setOpen(true)}>
-        Something stayed
+        {t('bay.check.remains')}
       </Button>
     </div>
   )
@@ -130,9 +130,11 @@ function Beading({
   readonly beading: LookGrade | null
   readonly choose: (beading: LookGrade | null) => void
 }) {
+  const t = useTranslations()
+
   return (
     <div className="run-beading" role="group" aria-labelledby="run-beading-ask">
-      <p id="run-beading-ask">Water on its protection, if you like</p>
+      <p id="run-beading-ask">{t('bay.check.water')}</p>
       {lookGrades.map((grade) => (
         <button
           key={grade}
@@ -142,7 +144,7 @@ function Beading({
           onClick={() => choose(beading === grade ? null : grade)}
         >
           <BeadPicture grade={grade} />
-          {beadNames[grade]}
+          {t(`terms.beading.${grade}`)}
         </button>
       ))}
     </div>
@@ -150,33 +152,39 @@ function Beading({
 }
 
 function SpotQuestion({ answer, tried }: QuestionProps) {
+  const t = useTranslations()
+
   const [asked, setAsked] = useState<Exclude<SpotSight, 'fine'> | null>(null)
   const say = (spot: SpotSight, stageId?: string) =>
     answer({ question: 'testSpot', spot, ...(stageId === undefined ? {} : { stageId }) })
   if (asked)
     return (
-      <div className="run-question is-list" role="group" aria-label={`${spotWords[asked]}: which?`}>
+      <div
+        className="run-question is-list"
+        role="group"
+        aria-label={t('bay.spot.which', { result: t(`bay.spot.${asked}`) })}
+      >
         {tried.map(({ id, productName }) => (
           <Button key={id} variant="outline-secondary" onClick={() => say(asked, id)}>
             {productName}
           </Button>
         ))}
         <button type="button" className="link-button" onClick={() => setAsked(null)}>
-          Back
+          {t('common.back')}
         </button>
       </div>
     )
   const choose = (spot: Exclude<SpotSight, 'fine'>) => (tried.length > 1 ? setAsked(spot) : say(spot))
   return (
-    <div className="run-question is-list" role="group" aria-label="Test spot">
+    <div className="run-question is-list" role="group" aria-label={t('bay.spot.label')}>
       <Button className="btn-done" data-best="" onClick={() => say('fine')}>
-        {spotWords.fine}
+        {t('bay.spot.fine')}
       </Button>
       <Button variant="outline-secondary" onClick={() => choose('nothing')}>
-        {spotWords.nothing}
+        {t('bay.spot.nothing')}
       </Button>
       <Button variant="outline-secondary" onClick={() => choose('marked')}>
-        {spotWords.marked}
+        {t('bay.spot.marked')}
       </Button>
     </div>
   )

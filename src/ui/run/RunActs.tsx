@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { CloudOff, Undo2 } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import Button from 'react-bootstrap/Button'
@@ -8,7 +10,7 @@ import { filmToWet } from '@/core/run/urgentClock'
 import { BayPhotograph } from '../photographs/BayPhotograph'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { CalledAway } from './CalledAway'
-import { buttonWord, cardTitle, lineTitle } from './cardWords'
+import { buttonText, cardTitle, lineTitle } from './cardWords'
 import { KeepWet } from './KeepWet'
 import { Question } from './Question'
 import type { Bay } from './useBay'
@@ -29,6 +31,8 @@ interface RunActsProps {
 
 /** What the thumb does: the one button or the question, a mist in between, undo, and what is rarer. */
 export function RunActs(props: RunActsProps) {
+  const t = useTranslations()
+
   const { bay, inHand, wheel, nowMilliseconds } = props
   const { state, cards, asks, undo } = bay
   const { steps, tap } = inHand
@@ -44,8 +48,8 @@ export function RunActs(props: RunActsProps) {
     <div className="run-acts">
       {next && (
         <div className="run-next">
-          <span className="soft">then</span>
-          <b>{nextWords(next, cards.stepOf)}</b>
+          <span className="soft">{t('bay.acts.then')}</span>
+          <b>{nextText(next, cards.stepOf, t)}</b>
         </div>
       )}
       {drying && (
@@ -60,7 +64,7 @@ export function RunActs(props: RunActsProps) {
           // A question is put anew at every step: nothing chosen before stands.
           key={last?.id}
           asks={asks}
-          word={buttonWord(tap, steps)}
+          word={buttonText(tap, steps, t)}
           wheel={wheel}
           isProtected={isProtected(bay, wheel)}
           tried={state.plan.stages.filter(({ id }) => names.includes(id))}
@@ -69,7 +73,7 @@ export function RunActs(props: RunActsProps) {
         />
       ) : (
         <Button className="btn-done" data-best="" onClick={bay.finish}>
-          {buttonWord(tap, steps)}
+          {buttonText(tap, steps, t)}
         </Button>
       )}
       <Button
@@ -77,9 +81,13 @@ export function RunActs(props: RunActsProps) {
         className="btn-undo"
         disabled={!state.undoable}
         onClick={undo}
-        aria-label={state.undoable ? `Undo: ${state.undoable.title}` : 'Nothing to undo'}
+        aria-label={
+          state.undoable
+            ? t('bay.acts.undoStep', { step: state.undoable.title })
+            : t('bay.acts.nothingToUndo')
+        }
       >
-        <Undo2 aria-hidden size={22} /> undo
+        <Undo2 aria-hidden size={22} /> {t('bay.acts.undo')}
       </Button>
       <RarerActs {...props} />
     </div>
@@ -93,6 +101,8 @@ const isProtected = ({ job }: Bay, wheel: DrawnWheel | undefined): boolean =>
 
 /** Where one is, and what is seldom wanted. */
 function RarerActs(props: RunActsProps) {
+  const t = useTranslations()
+
   const { jobId, wheelSetId, title, bay, inHand, who, isAlone, nowMilliseconds, endHere } = props
   const { state, saving, cards, order, away, setAway } = bay
   const left = cards.others.length + 1
@@ -101,18 +111,18 @@ function RarerActs(props: RunActsProps) {
       <span role="status">
         {saving === 'offline' && <CloudOff aria-hidden size={17} />}
         {saving === 'saved'
-          ? `Step ${state.settledCount + 1} of ${state.plan.steps.length}, ${left} ${left === 1 ? 'card' : 'cards'} left`
+          ? t('bay.acts.progress', { step: state.settledCount + 1, steps: state.plan.steps.length, left })
           : saving === 'saving'
             ? 'saving …'
-            : 'No connection: kept on this device, trying again.'}
+            : t('bay.acts.offline')}
       </span>
       <button
         type="button"
         className="link-button"
-        aria-label={`Skip: ${inHand.steps.map((step) => step.title).join(', ')}`}
+        aria-label={t('bay.acts.skipSteps', { steps: inHand.steps.map((step) => step.title).join(', ') })}
         onClick={() => cards.skip(inHand.steps)}
       >
-        Skip
+        {t('bay.acts.skip')}
       </button>
       <BayPhotograph
         wheelSetId={wheelSetId}
@@ -120,7 +130,7 @@ function RarerActs(props: RunActsProps) {
         positions={inHand.card.corner === null ? [] : [inHand.card.corner]}
       />
       <button type="button" className="link-button" onClick={endHere}>
-        End here
+        {t('bay.acts.end')}
       </button>
       <CalledAway
         plan={state.plan}
@@ -133,16 +143,16 @@ function RarerActs(props: RunActsProps) {
         go={setAway}
         tap={bay.tap}
       />
-      <Link href={`/jobs/${jobId}`} aria-label={`Leave the bay, back to the plan of ${title}`}>
-        Leave
+      <Link href={`/jobs/${jobId}`} aria-label={t('bay.acts.leaveLabel', { set: title })}>
+        {t('bay.acts.leave')}
       </Link>
     </div>
   )
 }
 
 /** The card after this one in a line: where, and what first. */
-function nextWords(card: Card, stepOf: (id: string) => Step | undefined): string {
+function nextText(card: Card, stepOf: (id: string) => Step | undefined, t: Translator): string {
   const steps = card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))
-  const title = cardTitle(card, steps)
+  const title = cardTitle(card, steps, t)
   return card.corner === null ? title : `${title}: ${steps.slice(0, 3).map(lineTitle).join(', ')}`
 }

@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { Brush, Circle } from 'lucide-react'
 import { useMemo } from 'react'
 import { sayDilution } from '@/core/dilution'
@@ -23,6 +25,8 @@ interface RunCardProps {
 
 /** A coming to a wheel: what is done there up to the next tap, and after it. */
 export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tick }: RunCardProps) {
+  const t = useTranslations()
+
   const steps = (ids: readonly string[]): Step[] => ids.flatMap((id) => stepOf(id) ?? [])
   const [now, ...later] = card.taps.map(({ stepIds }) => steps(stepIds))
   const all = [...(now ?? []), ...later.flat()]
@@ -39,13 +43,11 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
       ))}
       {sight && <p className="run-sight">{sight}</p>}
       <div className="run-title">
-        <h1>{cardTitle(card, all)}</h1>
+        <h1>{cardTitle(card, all, t)}</h1>
         {pass && <span className="run-pass-name">{pass}</span>}
       </div>
       {dwellLeft !== null && (
-        <p className="run-detail">
-          <b>Let it dwell {formatClock(dwellLeft)} more.</b> Then:
-        </p>
+        <p className="run-detail">{t.rich('bay.card.dwell', { b: bold, time: formatClock(dwellLeft) })}</p>
       )}
       <ol className="run-lines">
         {now?.map((step) => (
@@ -59,7 +61,7 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
               <button
                 type="button"
                 className="run-tick"
-                aria-label={`Done: ${lineTitle(step)}`}
+                aria-label={t('bay.card.doneStep', { step: lineTitle(step) })}
                 onClick={() => tick(step)}
               >
                 <Circle aria-hidden size={26} />
@@ -78,7 +80,9 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
         </ul>
       )}
       {later.length > 0 && (
-        <p className="run-later soft">Then here: {later.flat().map(lineTitle).join(' · ')}</p>
+        <p className="run-later soft">
+          {t('bay.card.thenHere', { steps: later.flat().map(lineTitle).join(' · ') })}
+        </p>
       )}
     </>
   )
@@ -86,12 +90,14 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
 
 /** One act of a card: what, how, with what. */
 function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; isOnly: boolean }) {
+  const t = useTranslations()
+
   const { recipe } = stage ?? {}
   return (
     <div className="run-line">
       <b>
         {lineTitle(step)}
-        {step.addedBecause && <span className="run-added">added</span>}
+        {step.addedBecause && <span className="run-added">{t('bay.card.added')}</span>}
       </b>
       {(isOnly || step.act === 'lookAgain') && <span>{step.detail}</span>}
       {step.tools.length > 0 && (
@@ -102,9 +108,11 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
       {stage && recipe && step.act === 'spray' && (
         <span className="soft">
           {sayDilution(recipe.realFraction)}
-          {isOnly && `: ${formatMillilitres(recipe.concentrateMillilitres)} product`}
-          {isOnly && recipe.waterMillilitres > 0 && `, ${formatMillilitres(recipe.waterMillilitres)} water`}
-          {isOnly && ` for ${stage.corners.length === 1 ? 'this wheel' : `${stage.corners.length} wheels`}`}
+          {isOnly && t('bay.card.product', { amount: formatMillilitres(recipe.concentrateMillilitres) })}
+          {isOnly &&
+            recipe.waterMillilitres > 0 &&
+            t('bay.card.water', { amount: formatMillilitres(recipe.waterMillilitres) })}
+          {isOnly && t('bay.card.forWheels', { count: stage.corners.length })}
         </span>
       )}
     </div>

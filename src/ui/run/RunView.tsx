@@ -1,5 +1,7 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
+import type { Translator } from '@/i18n/translator'
 import { useState, useSyncExternalStore } from 'react'
 import { readClock } from '@/core/run/dwellClock'
 import { jobOutcome } from '@/core/seen/jobOutcome'
@@ -51,16 +53,22 @@ const useIsLive = (): boolean =>
   )
 
 /** What is said aloud: a rinse that is due before all, else the card. */
-function spokenWords({ state, cards: { inHand } }: Bay, nowMilliseconds: number): string {
+function spokenText({ state, cards: { inHand } }: Bay, nowMilliseconds: number, t: Translator): string {
   const urgent = state.clocks.find((clock) =>
     ['rinseNow', 'over'].includes(readClock(clock, nowMilliseconds).phase),
   )
-  if (urgent) return `Rinse ${positionNames[urgent.corner].toLowerCase()} now`
-  return inHand ? `${cardTitle(inHand.card, inHand.steps)}: ${inHand.steps.map(lineTitle).join(', ')}` : ''
+  if (urgent) return t('bay.spoken.rinseNow', { wheel: positionNames[urgent.corner].toLowerCase() })
+  return inHand
+    ? t('bay.spoken.card', {
+        title: cardTitle(inHand.card, inHand.steps, t),
+        steps: inHand.steps.map(lineTitle).join(', '),
+      })
+    : ''
 }
 
 /** The bay: the card in hand, what comes, undo, and every clock that runs. */
 export function RunView(props: RunViewProps) {
+  const t = useTranslations()
   const { jobId, jobFile, plan, wheels, loads, stored, serverMilliseconds, end } = props
   const { nowMilliseconds, serverNow } = useServerNow(serverMilliseconds)
   const isShared = (plan.sequence?.people ?? 1) > 1
@@ -78,7 +86,7 @@ export function RunView(props: RunViewProps) {
       phase: readClock(clock, nowMilliseconds).phase,
     })),
   )
-  useSpeech(spokenWords(bay, nowMilliseconds), device.speaks)
+  useSpeech(spokenText(bay, nowMilliseconds, t), device.speaks)
   if (ending || !inHand)
     return (
       <FinishForm

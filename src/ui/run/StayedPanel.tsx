@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Stayed } from '@/core/run/answer'
@@ -25,6 +26,8 @@ interface StayedPanelProps {
 
 /** What stayed on a wheel: tap the zone on the drawing, then the soil. */
 export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: StayedPanelProps) {
+  const t = useTranslations()
+
   const [zone, setZone] = useState<Zone>('face')
   const toggle = (one: Stayed) =>
     change(
@@ -33,18 +36,21 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
         : [...stayed, one],
     )
   return (
-    <section className="stayed" aria-label={`What stayed, ${positionNames[wheel.position].toLowerCase()}`}>
+    <section
+      className="stayed"
+      aria-label={t('bay.remains.panel', { wheel: positionNames[wheel.position].toLowerCase() })}
+    >
       <div className="stayed-wheel">
         <WheelDrawing
           {...wheel}
           id="stayed"
-          label={`${positionNames[wheel.position]}: tap what stayed`}
+          label={t('bay.remains.drawing', { wheel: positionNames[wheel.position] })}
           selected={zone}
           highlighted={stayed.length > 0 ? [...new Set([zone, ...stayed.map((one) => one.zone)])] : undefined}
           onZone={setZone}
         />
       </div>
-      <div className="chips" role="group" aria-label="Behind">
+      <div className="chips" role="group" aria-label={t('bay.remains.behind')}>
         {behind.map((one) => (
           <button
             key={one}
@@ -57,8 +63,8 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
           </button>
         ))}
       </div>
-      <h2>{zoneNames[zone]}: what stayed?</h2>
-      <div className="chips" role="group" aria-label="Soil">
+      <h2>{t('bay.remains.what', { zone: zoneNames[zone] })}</h2>
+      <div className="chips" role="group" aria-label={t('bay.remains.soil')}>
         {soilsOfZone(zone)
           .filter((soil) => soil !== 'grit')
           .map((soil) => (
@@ -76,7 +82,9 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
       </div>
       {stayed.length > 0 && (
         <p aria-live="polite">
-          {stayed.map((one) => `${soilNames[one.soil]} at the ${zoneNames[one.zone]}`).join(', ')}
+          {stayed
+            .map((one) => t('bay.remains.soilAt', { soil: soilNames[one.soil], zone: zoneNames[one.zone] }))
+            .join(', ')}
         </p>
       )}
       <div className="stayed-acts">
@@ -84,7 +92,7 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
           {doneWord}
         </Button>
         <Button variant="outline-secondary" onClick={back}>
-          Back
+          {t('common.back')}
         </Button>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
 import type { ProductUse } from '@/core/seen/jobOutcome'
@@ -13,15 +14,18 @@ interface UsedRowsProps {
 
 /** What was used: as it was planned, unless somebody knows better. */
 export function UsedRows({ used, corrections, change, problems }: UsedRowsProps) {
+  const t = useTranslations()
+
   const put = (id: string, changes: Partial<Correction>) =>
     change({ ...corrections, [id]: { ...asPlanned, ...corrections[id], ...changes } })
   return (
     <details className="used" open={problems.some(({ path }) => path.startsWith('used')) || undefined}>
       <summary>
-        Used:{' '}
-        {used
-          .map(({ name, concentrateMillilitres }) => `${name} ${formatMillilitres(concentrateMillilitres)}`)
-          .join(', ')}
+        {t('bay.used.list', {
+          products: used
+            .map(({ name, concentrateMillilitres }) => `${name} ${formatMillilitres(concentrateMillilitres)}`)
+            .join(', '),
+        })}
       </summary>
       <ul>
         {used.map(({ id, name, concentrateMillilitres }) => {
@@ -37,16 +41,16 @@ export function UsedRows({ used, corrections, change, problems }: UsedRowsProps)
                   value={own.millilitres}
                   onChange={(event) => put(id, { millilitres: event.target.value })}
                 />{' '}
-                ml
+                {t('common.millilitres')}
               </span>
               <button
                 type="button"
                 className="chip"
                 aria-pressed={own.isEmptied}
-                aria-label={`${name}: bottle empty`}
+                aria-label={t('bay.used.emptyLabel', { product: name })}
                 onClick={() => put(id, { isEmptied: !own.isEmptied })}
               >
-                bottle empty
+                {t('bay.used.empty')}
               </button>
             </li>
           )

@@ -1,7 +1,10 @@
+import { useTranslations } from 'next-intl'
 /** Two at work: whose steps this device shows. */
 export function WhoChips({ who, choose }: { who: number; choose: (person: number) => void }) {
+  const t = useTranslations()
+
   return (
-    <div className="chips run-who" role="group" aria-label="Who are you?">
+    <div className="chips run-who" role="group" aria-label={t('bay.who.label')}>
       {[0, 1].map((person) => (
         <button
           key={person}
@@ -10,7 +13,7 @@ export function WhoChips({ who, choose }: { who: number; choose: (person: number
           aria-pressed={who === person}
           onClick={() => choose(person)}
         >
-          Person {person + 1}
+          {t('bay.who.person', { number: person + 1 })}
         </button>
       ))}
     </div>

@@ -1,38 +1,21 @@
-import type { Act, Card, CardTap, Step, TapEnd } from '@/core/plan/plan'
+import type { Translator } from '@/i18n/translator'
+import type { Card, CardTap, Step } from '@/core/plan/plan'
 import { positionNames } from '@/core/wheel/position'
 
-const doneWords: Record<Act, string> = {
-  lookRound: 'Looked', coolCheck: 'Cool', getReady: 'Ready', preRinse: 'Rinsed', spray: 'Sprayed', reMist: 'Misted', agitate: 'Brushed',
-  scrub: 'Scrubbed', wipe: 'Wiped', rinse: 'Rinsed', lookAgain: 'Nothing stayed', dry: 'Dry', testSpot: 'Fine, go on', protect: 'Done', dress: 'Dressed',
-  hub: 'Done', roll: 'Rolled', body: 'Done', brakes: 'Done', writeDown: 'Done',
-} // prettier-ignore
-
-const endWords: Record<TapEnd, string> = {
-  sprayed: 'Sprayed',
-  rinsed: 'Rinsed',
-  foam: 'Scrubbed',
-  bled: 'Rinsed',
-  looked: 'Nothing stayed',
-  tested: 'Fine, go on',
-  done: 'Done',
-}
-
 /** What the big button says. */
-export function buttonWord(tap: CardTap, steps: readonly Step[]): string {
-  if (steps.length === 1 && steps[0]) return doneWords[steps[0].act]
+export function buttonText(tap: CardTap, steps: readonly Step[], t: Translator): string {
+  if (steps.length === 1 && steps[0]) return t(`bay.button.acts.${steps[0].act}`)
   const isRinsed = steps.some(({ act }) => act === 'rinse')
-  return tap.ends === 'looked' && isRinsed ? 'Rinsed, clean' : endWords[tap.ends]
+  return t(tap.ends === 'looked' && isRinsed ? 'bay.button.rinsedClean' : `bay.button.ends.${tap.ends}`)
 }
 
 /** Where a card is worked. */
-export const cardTitle = ({ corner }: Card, steps: readonly Step[]): string => {
+export const cardTitle = ({ corner }: Card, steps: readonly Step[], t: Translator): string => {
   if (corner !== null) return positionNames[corner]
   const [first] = steps
   return steps.length === 1 && first
     ? first.title
-    : first?.act === 'lookRound'
-      ? 'Before you start'
-      : 'All round'
+    : t(first?.act === 'lookRound' ? 'bay.card.beforeYouStart' : 'bay.card.allRound')
 }
 
 /** A step's title without the wheel, which stands above it. */

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { estimateIds, houseEstimates } from '@/core/estimates/houseEstimates'
 import { plain, type SettingsValues } from './settingsValues'
@@ -12,17 +13,16 @@ interface EstimateRowsProps {
 
 /** Every house estimate with its reason, open to be changed. */
 export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
+  const t = useTranslations()
+
   return (
     <section aria-labelledby="estimates">
       <div className="section-head">
-        <h2 id="estimates">House estimates</h2>
+        <h2 id="estimates">{t('settings.estimates.title')}</h2>
       </div>
-      <p className="soft mt-2">
-        Numbers nobody published. Each has its reason; put your own in its place, or empty the field for the
-        house’s.
-      </p>
+      <p className="soft mt-2">{t('settings.estimates.explained')}</p>
       <details>
-        <summary>All {estimateIds.length} of them</summary>
+        <summary>{t('settings.estimates.all', { count: estimateIds.length })}</summary>
         <ul className="rows">
           {estimateIds.map((id) => {
             const house = houseEstimates[id]

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { schoolNames, schoolTexts, type SchoolName, type Schools } from '@/core/schools/schools'
 
 interface SchoolRowsProps {
@@ -7,10 +8,12 @@ interface SchoolRowsProps {
 
 /** Where practitioners disagree: each question with its reasons, and what this shop holds. */
 export function SchoolRows({ value, change }: SchoolRowsProps) {
+  const t = useTranslations()
+
   return (
     <>
       <div className="section-head">
-        <h2 id="schools">Where practitioners disagree</h2>
+        <h2 id="schools">{t('settings.methods.title')}</h2>
       </div>
       <ul className="rows">
         {schoolNames.map((name) => (
@@ -33,6 +36,8 @@ interface SchoolRowProps {
 }
 
 function SchoolRow({ name, value, choose }: SchoolRowProps) {
+  const t = useTranslations()
+
   const { question, choices, reason } = schoolTexts[name]
   return (
     <li className="row-item">
@@ -41,7 +46,7 @@ function SchoolRow({ name, value, choose }: SchoolRowProps) {
           {question}
           <br />
           <span className="soft">
-            Default: {choices[0]?.text.toLowerCase()}. {reason}
+            {t('settings.methods.default', { choice: choices[0]?.text.toLowerCase() ?? '', reason })}
           </span>
         </div>
         <div className="chips">

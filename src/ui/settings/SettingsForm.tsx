@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { estimateIds } from '@/core/estimates/houseEstimates'
@@ -36,6 +37,8 @@ const shown = new Set([
 
 /** A shop's settings: the schools with their reasons, units and equipment, and every house estimate, open to be changed. */
 export function SettingsForm({ initial, version, save }: SettingsFormProps) {
+  const t = useTranslations()
+
   const [values, setValues] = useState(() => valuesOf(initial))
   /** What is typed here was typed over this; after a save, over what was saved. */
   const [from, setFrom] = useState<unknown>(initial)
@@ -83,10 +86,10 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
       <div className="settings-save" aria-live="polite">
         <ProblemAlert problems={problems.filter(({ path }) => !shown.has(path))} />
         <Button type="submit" disabled={busy}>
-          {busy ? 'Saving …' : 'Save the settings'}
+          {busy ? t('common.saving') : t('settings.save')}
         </Button>{' '}
-        {saved && <span role="status">Saved.</span>}
-        {problems.length > 0 && <span>Nothing was saved; see the marked fields.</span>}
+        {saved && <span role="status">{t('common.saved')}</span>}
+        {problems.length > 0 && <span>{t('settings.notSaved')}</span>}
       </div>
     </form>
   )

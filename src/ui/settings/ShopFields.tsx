@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { dilutionStyles, writeDilution } from '@/core/dilution'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
@@ -13,36 +14,30 @@ interface ShopFieldsProps {
 
 const example = { from: 1 / 11, to: 1 / 11 }
 const styles = dilutionStyles.map((style) => [style, writeDilution(example, style)] as const)
-const ounces = [
-  ['', 'ask every time'],
-  ['us', 'US'],
-  ['imperial', 'imperial'],
-] as const
-const halves = [
-  ['north', 'January'],
-  ['south', 'July'],
-] as const
-const placeLabels = { latitude: 'Latitude, north is positive', longitude: 'Longitude, east is positive' }
+const ounces = ['', 'us', 'imperial'] as const
+const halves = ['north', 'south'] as const
 
 /** What the shop is called, how it writes and measures, where it stands, and what it works with. */
 export function ShopFields({ value: { shop, place, equipment }, change, mendOf }: ShopFieldsProps) {
+  const t = useTranslations()
+
   const setShop = (part: Partial<ShopValues['shop']>) => change({ shop: { ...shop, ...part } })
   return (
     <section aria-labelledby="shop">
       <div className="section-head">
-        <h2 id="shop">Shop, units, equipment</h2>
+        <h2 id="shop">{t('settings.shop.title')}</h2>
       </div>
       <div className="field-grid">
         <TextField
           id="shopName"
-          label="Shop name"
+          label={t('settings.shop.name')}
           value={shop.shopName}
           mend={mendOf('shopName')}
           set={(shopName) => setShop({ shopName })}
         />
         <TextField
           id="currency"
-          label="Currency"
+          label={t('settings.shop.currency')}
           value={shop.currency}
           maxLength={3}
           mend={mendOf('currency')}
@@ -50,42 +45,42 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
         />
         <ChoiceField
           id="dilutionStyle"
-          label="Strengths written as"
+          label={t('settings.shop.dilutionStyle')}
           value={shop.dilutionStyle}
           choices={styles}
           set={(dilutionStyle) => setShop({ dilutionStyle })}
         />
         <ChoiceField
           id="ounces"
-          label="Ounces and gallons"
+          label={t('settings.shop.ounces')}
           value={shop.ounces}
-          choices={ounces}
+          choices={ounces.map((unit) => [unit, t(`settings.shop.ounceChoices.${unit || 'ask'}`)] as const)}
           set={(unit) => setShop({ ounces: unit })}
         />
         <ChoiceField
           id="northern"
-          label="Winter is around"
+          label={t('settings.shop.winter')}
           value={shop.northern ? 'north' : 'south'}
-          choices={halves}
+          choices={halves.map((half) => [half, t(`settings.shop.halves.${half}`)] as const)}
           set={(half) => setShop({ northern: half === 'north' })}
         />
         {(['latitude', 'longitude'] as const).map((key) => (
           <TextField
             key={key}
             id={key}
-            label={placeLabels[key]}
+            label={t(`settings.shop.${key}`)}
             mode="decimal"
-            placeholder="for the sun"
+            placeholder={t('settings.shop.placePlaceholder')}
             value={place[key]}
             mend={mendOf(`place.${key}`)}
             set={(text) => change({ place: { ...place, [key]: text } })}
           />
         ))}
-        {equipmentFields.map(({ path, label }) => (
+        {equipmentFields.map(({ path, key }) => (
           <TextField
             key={path}
             id={path}
-            label={label}
+            label={t(`settings.equipment.${key}`)}
             mode="decimal"
             value={equipment[path]}
             mend={mendOf(`equipment.${path}`)}

@@ -1,3 +1,4 @@
+import { useFormatter, useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { saltLevels, type SaltLevel } from '@/core/protection/houseWear'
 
@@ -20,19 +21,17 @@ interface WearFieldsProps {
   readonly mendOf: (path: string) => string | undefined
 }
 
-const monthNames = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-const saltNames = { few: 'seldom', usual: 'as usual', much: 'for weeks, or a coast road' }
-const filterFields = [
-  { key: 'resinLitres', label: 'Resin in the filter, l' },
-  { key: 'hardnessPpm', label: 'Hardness of the water, ppm' },
-  { key: 'litresPerVisit', label: 'Filtered water a visit, l' },
-] as const
+const months = Array.from({ length: 12 }, (_, month) => new Date(Date.UTC(2001, month, 15)))
+const filterFields = ['resinLitres', 'hardnessPpm', 'litresPerVisit'] as const
 
 /** Paths of the fields, for problems that are shown at them. */
-export const wearFieldPaths = filterFields.map(({ key }) => `filter.${key}`)
+export const wearFieldPaths = filterFields.map((key) => `filter.${key}`)
 
 /** Winter months, salt, and the deionising filter. */
 export function WearFields({ value, onChange, mendOf }: WearFieldsProps) {
+  const t = useTranslations()
+  const format = useFormatter()
+
   const toggled = (month: number): number[] =>
     value.winterMonths.includes(month)
       ? value.winterMonths.filter((one) => one !== month)
@@ -40,45 +39,45 @@ export function WearFields({ value, onChange, mendOf }: WearFieldsProps) {
   return (
     <section aria-labelledby="wear-settings">
       <div className="section-head">
-        <h2 id="wear-settings">Winter and water</h2>
+        <h2 id="wear-settings">{t('settings.wear.title')}</h2>
       </div>
       <div className="field-grid">
         <fieldset className="is-wide">
-          <legend className="form-label">Winter months; none chosen: as usual here</legend>
+          <legend className="form-label">{t('settings.wear.months')}</legend>
           <div className="chips">
-            {monthNames.map((name, index) => (
+            {months.map((month, index) => (
               <button
-                key={name}
+                key={index}
                 type="button"
                 className="chip"
                 aria-pressed={value.winterMonths.includes(index + 1)}
                 onClick={() => onChange({ ...value, winterMonths: toggled(index + 1) })}
               >
-                {name}
+                {format.dateTime(month, { month: 'short', timeZone: 'UTC' })}
               </button>
             ))}
           </div>
         </fieldset>
         <Form.Group controlId="salt">
-          <Form.Label>Salt on the roads</Form.Label>
+          <Form.Label>{t('settings.wear.salt')}</Form.Label>
           <Form.Select
             value={value.salt}
             onChange={(event) => onChange({ ...value, salt: event.target.value as SaltLevel })}
           >
             {saltLevels.map((salt) => (
               <option key={salt} value={salt}>
-                {saltNames[salt]}
+                {t(`settings.wear.saltLevels.${salt}`)}
               </option>
             ))}
           </Form.Select>
         </Form.Group>
-        {filterFields.map(({ key, label }) => (
+        {filterFields.map((key) => (
           <Form.Group key={key} controlId={`filter-${key}`}>
-            <Form.Label>{label}</Form.Label>
+            <Form.Label>{t(`settings.wear.${key}`)}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={value.filter[key]}
-              placeholder={key === 'litresPerVisit' ? '15' : 'no filter'}
+              placeholder={key === 'litresPerVisit' ? '15' : t('settings.wear.noFilter')}
               isInvalid={mendOf(`filter.${key}`) !== undefined}
               onChange={(event) =>
                 onChange({ ...value, filter: { ...value.filter, [key]: event.target.value } })

@@ -3,12 +3,13 @@ import type { Schools } from '@/core/schools/schools'
 import type { Settings } from '@/contracts/settings'
 import type { WearSettings } from './WearFields'
 
+/** Each with the key of its name in `settings.equipment`. */
 export const equipmentFields = [
-  { path: 'smallestMeasureMillilitres', label: 'Smallest measure, ml' },
-  { path: 'bucketLitres', label: 'Wheel bucket, litres' },
-  { path: 'pressureBar', label: 'Washer pressure, bar' },
-  { path: 'lance.washerLitresPerMinute', label: 'Washer flow, l/min' },
-  { path: 'lance.drawLitresPerMinute', label: 'Lance draw, l/min' },
+  { path: 'smallestMeasureMillilitres', key: 'smallestMeasure' },
+  { path: 'bucketLitres', key: 'bucket' },
+  { path: 'pressureBar', key: 'pressure' },
+  { path: 'lance.washerLitresPerMinute', key: 'washerFlow' },
+  { path: 'lance.drawLitresPerMinute', key: 'lanceDraw' },
 ] as const
 export type EquipmentPath = (typeof equipmentFields)[number]['path']
 

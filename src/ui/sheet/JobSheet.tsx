@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { deliveryNames } from '@/core/chemistry/family'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { PlanPass } from '@/core/passes/planPass'
@@ -30,6 +31,8 @@ const clockOf = (seconds: number, startAt: string | undefined, utcOffsetMinutes:
 
 /** The job on one sheet of paper: bottles to fill, the passes with a box for every wheel, the end, cautions. */
 export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes }: JobSheetProps) {
+  const t = useTranslations()
+
   const { before, passes, after } = planPasses(plan)
   const corners = [...new Set(passes.flatMap((pass) => pass.corners))]
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
@@ -39,13 +42,13 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
       <p>
         {services[plan.service].name}. {plan.headline} {plan.sequence?.pattern?.sentences.join(' ')}
       </p>
-      <h2>Fill</h2>
+      <h2>{t('sheet.fills')}</h2>
       <Fills plan={plan} dilutionStyle={dilutionStyle} />
       <table className="sheet-passes">
         <thead>
           <tr>
-            <th>Pass</th>
-            <th>Moves</th>
+            <th>{t('sheet.pass')}</th>
+            <th>{t('sheet.moves')}</th>
             {corners.map((corner) => (
               <th key={corner} aria-label={positionNames[corner]}>
                 {positionShortNames[corner]}
@@ -66,27 +69,23 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
           ))}
         </tbody>
       </table>
-      {isForTwo(plan) && (
-        <p className="soft">The number after each time says who works there: person 1 or person 2.</p>
-      )}
+      {isForTwo(plan) && <p className="soft">{t('sheet.people')}</p>}
       <p className="sheet-around">
-        <b>Before:</b> {before.map((step) => step.title).join(' · ')}
+        <b>{t('sheet.before')}</b> {before.map((step) => step.title).join(' · ')}
         {after.length > 0 && (
           <>
             {' '}
-            <b>After:</b> {after.map((step) => step.title).join(' · ')}
+            <b>{t('sheet.after')}</b> {after.map((step) => step.title).join(' · ')}
           </>
         )}
       </p>
       {cautions.length > 0 && (
         <>
-          <h2>Precautions</h2>
+          <h2>{t('sheet.precautions')}</h2>
           <p>{cautions.join(' ')}</p>
         </>
       )}
-      <p className="soft">
-        Times and amounts are estimates. Labels, safety data sheets and local rules come first.
-      </p>
+      <p className="soft">{t('sheet.note')}</p>
     </article>
   )
 }
@@ -132,13 +131,16 @@ function PassRow({ pass, plan, corners, startAt, utcOffsetMinutes }: PassRowProp
 
 /** Bottles and buckets to fill, each with a box. */
 function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionStyle'>) {
+  const t = useTranslations()
+
   return (
     <ul className="sheet-fills">
       {plan.fills.map(({ container, productName, recipe, stageIds }) => (
         <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
           <b>
             {formatMillilitres(recipe.concentrateMillilitres)}
-            {recipe.waterMillilitres > 0 && ` + ${formatMillilitres(recipe.waterMillilitres)} water`}
+            {recipe.waterMillilitres > 0 &&
+              t('sheet.addWater', { water: formatMillilitres(recipe.waterMillilitres) })}
           </b>{' '}
           {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {deliveryNames[container]}
         </li>
@@ -156,6 +158,8 @@ interface MovesProps {
 
 /** Moves of a pass in a line, with their tools; then how long its products dwell. */
 function Moves({ pass, stages, personOf }: MovesProps) {
+  const t = useTranslations()
+
   const dwelling = stages.filter(
     ({ id, kind, dwellSeconds }) =>
       pass.stageIds.includes(id) && kind !== 'protect' && kind !== 'dress' && dwellSeconds.max > 0,
@@ -167,7 +171,7 @@ function Moves({ pass, stages, personOf }: MovesProps) {
         <span key={`${words}.${stepIds[0]}`}>
           {at > 0 && ' · '}
           <b>{words}</b>
-          {personOf?.has(at) && ` (person ${personOf.get(at)})`}
+          {personOf?.has(at) && t('sheet.person', { number: personOf.get(at) ?? 0 })}
           {corners.length < pass.corners.length &&
             ` (${corners.map((corner) => positionShortNames[corner]).join(', ')})`}
           {tools.length > 0 && <span className="soft"> {listed(tools)}</span>}
@@ -178,8 +182,8 @@ function Moves({ pass, stages, personOf }: MovesProps) {
         .map((stage) => (
           <span key={stage.id} className="sheet-dwell">
             {stage.productName}:{' '}
-            {stage.dwellSeconds.min > 0 && `dwell ${sayMinutes(stage.dwellSeconds.min)}. `}
-            {longestWords(stage)}
+            {stage.dwellSeconds.min > 0 && t('sheet.dwell', { time: sayMinutes(stage.dwellSeconds.min) })}
+            {longestWords(stage, t)}
           </span>
         ))}
     </>

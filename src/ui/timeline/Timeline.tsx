@@ -1,5 +1,8 @@
 'use client'
 
+import { bold } from '@/i18n/rich'
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import {
   DndContext,
   PointerSensor,
@@ -13,7 +16,7 @@ import { ZoomIn, ZoomOut } from 'lucide-react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { passTitles } from '@/core/passes/passTitles'
 import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
-import { positionShortNames, type Position } from '@/core/wheel/position'
+import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { formatClock, formatDuration, formatTimeOfDay } from '../format/format'
 import { Deeper } from '../plan/Deeper'
@@ -33,9 +36,15 @@ interface TimelineProps {
 }
 
 const zooms = [1, 2, 4, 8]
-const spoken = {
-  screenReaderInstructions: { draggable: 'Press Shift and an arrow to put it a minute earlier or later.' },
-}
+
+/** Whose lane it is. */
+const laneName = ({ of }: Lane, people: number, t: Translator): string =>
+  'corner' in of
+    ? positionNames[of.corner]
+    : people === 1
+      ? t('plan.timeline.you')
+      : t('bay.who.person', { number: of.person + 1 })
+
 /** One press of an arrow key with Shift, seconds. */
 const nudgeSeconds = 60
 
@@ -49,6 +58,8 @@ const clockAt = (startAt: string | undefined, seconds: number): string =>
 /** The job as time drawn to length: who works at what, what dwells where, and how long it may stay. */
 export function Timeline({ plan, sequence, startAt, search, place }: TimelineProps) {
   'use memo'
+  const t = useTranslations()
+
   const [zoom, setZoom] = useState(0)
   const [chosen, setChosen] = useState<string | null>(null)
   const passes = useMemo(() => passTitles(plan), [plan])
@@ -92,7 +103,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
     <section aria-labelledby="timeline" className="timeline">
       <div className="section-head">
         <h3 id="timeline" className="visually-hidden">
-          Timeline
+          {t('plan.timeline.title')}
         </h3>
         <div className="timeline-tools">
           <button
@@ -100,7 +111,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
             className="chip"
             disabled={zoom === 0}
             onClick={() => setZoom(zoom - 1)}
-            aria-label="Show more of the job"
+            aria-label={t('plan.timeline.zoomOut')}
           >
             <ZoomOut aria-hidden size={17} />
           </button>
@@ -109,13 +120,18 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
             className="chip"
             disabled={zoom === zooms.length - 1}
             onClick={() => setZoom(zoom + 1)}
-            aria-label="Look closer"
+            aria-label={t('plan.timeline.zoomIn')}
           >
             <ZoomIn aria-hidden size={17} />
           </button>
         </div>
       </div>
-      <DndContext id="timeline-drag" sensors={sensors} onDragEnd={drop} accessibility={spoken}>
+      <DndContext
+        id="timeline-drag"
+        sensors={sensors}
+        onDragEnd={drop}
+        accessibility={{ screenReaderInstructions: { draggable: t('plan.timeline.nudge') } }}
+      >
         <div className="timeline-body">
           <div className="timeline-names">
             <div className="timeline-clock" aria-hidden />
@@ -125,13 +141,13 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
                 type="button"
                 className={`timeline-name${lane.comings.length > 0 ? ' has-comings' : ''}`}
                 onClick={() => zoomTo(lane)}
-                title="Look closer at this lane"
+                title={t('plan.timeline.zoomLane')}
               >
-                {lane.name}
+                {laneName(lane, sequence.people, t)}
               </button>
             ))}
           </div>
-          <div className="timeline-scroll" tabIndex={0} role="region" aria-label="Timeline, scrolls sideways">
+          <div className="timeline-scroll" tabIndex={0} role="region" aria-label={t('plan.timeline.scrolls')}>
             <div className="timeline-track" ref={track} style={{ width: `${scale * 100}%` }}>
               <div className="timeline-clock" aria-hidden>
                 {ticks.map((seconds) => (
@@ -145,7 +161,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
                   key={lane.key}
                   className={`timeline-lane${at === sequence.people ? ' is-first-wheel' : ''}${lane.comings.length > 0 ? ' has-comings' : ''}`}
                   role="group"
-                  aria-label={lane.name}
+                  aria-label={laneName(lane, sequence.people, t)}
                 >
                   <Comings lane={lane} lanes={lanes} until={until} />
                   {lane.bars.map((bar) => (
@@ -173,25 +189,25 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
             {clockAt(startAt, entry.startSeconds)} {step.title}
           </b>{' '}
           {formatDuration(entry.endSeconds - entry.startSeconds)}
-          {sequence.people > 1 && `, person ${entry.person + 1}`}.{' '}
-          {[passes.get(step.id), whatOf(step)].filter(Boolean).join('. ')}{' '}
+          {sequence.people > 1 && t('plan.timeline.person', { number: entry.person + 1 })}.{' '}
+          {[passes.get(step.id), whatOf(step, t)].filter(Boolean).join('. ')}{' '}
           <span className="soft">{step.why}</span>
         </div>
       )}
       <div className="timeline-key soft">
         <span>
-          <i className="bar-hands" /> hands
+          <i className="bar-hands" /> {t('plan.timeline.hands')}
         </span>
         <span>
-          <i className="bar-hands is-water" /> rinse
+          <i className="bar-hands is-water" /> {t('plan.timeline.rinse')}
         </span>
         <span>
-          <i className="bar-dwell" /> dwell
+          <i className="bar-dwell" /> {t('plan.timeline.dwell')}
         </span>
         <span>
-          <i className="bar-limit" /> until the latest rinse
+          <i className="bar-limit" /> {t('plan.timeline.rinseBy')}
         </span>
-        {place && <span>Drag a bar, or press Shift and an arrow, to put it to another time.</span>}
+        {place && <span>{t('plan.timeline.drag')}</span>}
       </div>
       <OrderBounds sequence={sequence} search={search} />
     </section>
@@ -225,14 +241,22 @@ function Comings({
 
 /** What the search knows of the order, for those who ask: why it is no shorter, and whether it could be. */
 function OrderBounds({ sequence, search }: Pick<TimelineProps, 'sequence' | 'search'>) {
+  const t = useTranslations()
+
   return (
-    <Deeper title="How short it could be" hint={`at least ${formatDuration(sequence.lowerBoundSeconds)}`}>
+    <Deeper
+      title={t('plan.bounds.title')}
+      hint={t('plan.bounds.atLeast', { time: formatDuration(sequence.lowerBoundSeconds) })}
+    >
       {sequence.pattern && <PatternWords pattern={sequence.pattern} />}
       <p className="timeline-sum">
-        Done after <b>{formatDuration(sequence.endSeconds)}</b>. {sequence.text}{' '}
+        {t.rich('plan.bounds.doneAfter', { time: formatDuration(sequence.endSeconds), b: bold })}{' '}
+        {sequence.text}{' '}
         <span className="soft">
-          No order is quicker than {formatDuration(sequence.lowerBoundSeconds)}; one wheel after the other
-          takes {formatDuration(sequence.plainSeconds)}.
+          {t('plan.bounds.limits', {
+            least: formatDuration(sequence.lowerBoundSeconds),
+            plain: formatDuration(sequence.plainSeconds),
+          })}
         </span>{' '}
         {search && sequence.lowerBoundSeconds < sequence.endSeconds && <SearchLink search={search} />}
       </p>
@@ -241,32 +265,37 @@ function OrderBounds({ sequence, search }: Pick<TimelineProps, 'sequence' | 'sea
 }
 
 function SearchLink({ search }: { readonly search: OrderSearch }) {
+  const t = useTranslations()
+
   const { isRunning, gainedSeconds, begin, stop } = search
   const gained =
     gainedSeconds === null
       ? ''
       : gainedSeconds > 0
-        ? `${formatDuration(gainedSeconds)} shorter.`
+        ? t('plan.bounds.shorter', { time: formatDuration(gainedSeconds) })
         : isRunning
           ? ''
-          : 'Nothing shorter was found.'
+          : t('plan.bounds.noShorter')
   return (
     <span role="status">
-      {isRunning ? 'Looking for a shorter one …' : null} {gained}{' '}
+      {isRunning ? t('plan.bounds.searching') : null} {gained}{' '}
       <button type="button" className="link-button" onClick={isRunning ? stop : begin}>
-        {isRunning ? 'Stop' : 'Look longer'}
+        {isRunning ? t('plan.bounds.stop') : t('plan.bounds.search')}
       </button>
     </span>
   )
 }
 
-const whatOf = (step: Step): string =>
+const whatOf = (step: Step, t: Translator): string =>
   [
     step.startsDwell &&
-      `${step.startsDwell.minSeconds > 0 ? `Dwells ${sayMinutes(step.startsDwell.minSeconds)}, off` : 'Off'} within ${sayMinutes(step.startsDwell.maxSeconds)}.`,
+      t('plan.timeline.dwells', {
+        dwell: step.startsDwell.minSeconds > 0 ? sayMinutes(step.startsDwell.minSeconds) : 'none',
+        rinse: sayMinutes(step.startsDwell.maxSeconds),
+      }),
     step.wetLimitSeconds !== null &&
       step.wetLimitSeconds < 1800 &&
-      `Stays wet ${sayMinutes(step.wetLimitSeconds)}.`,
+      t('plan.timeline.staysWet', { time: sayMinutes(step.wetLimitSeconds) }),
     step.tools.length > 0 && `${step.tools.join(', ')}.`,
   ]
     .filter(Boolean)

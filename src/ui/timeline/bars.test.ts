@@ -14,8 +14,10 @@ describe.each([1, 2])('the lanes of %i', (people) => {
   const wheels = lanes.slice(people)
 
   it('are one for each person and one for each wheel, always in the same order', () => {
-    expect(persons.map(({ name }) => name)).toEqual(people === 1 ? ['You'] : ['Person 1', 'Person 2'])
-    expect(wheels.map(({ name }) => name)).toEqual(['Front left', 'Front right', 'Rear right', 'Rear left'])
+    expect(persons.map(({ of }) => of)).toEqual([{ person: 0 }, { person: 1 }].slice(0, people))
+    expect(wheels.map(({ of }) => of)).toEqual(
+      ['frontLeft', 'frontRight', 'rearRight', 'rearLeft'].map((corner) => ({ corner })),
+    )
   })
 
   it('hold every step once for its person, as long as it takes, and never two at once', () => {

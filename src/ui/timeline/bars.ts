@@ -6,7 +6,7 @@ import {
   type SequenceEntry,
   type Step,
 } from '@/core/plan/plan'
-import { positionNames, positions, type Position } from '@/core/wheel/position'
+import { positions, type Position } from '@/core/wheel/position'
 
 /** Something that takes time, drawn to length. */
 export interface Bar {
@@ -30,7 +30,8 @@ export interface Coming {
 
 export interface Lane {
   readonly key: string
-  readonly name: string
+  /** Of a person, from 0, or of a wheel. */
+  readonly of: { readonly person: number } | { readonly corner: Position }
   readonly bars: readonly Bar[]
   /** Where a person is; empty for the lane of a wheel. */
   readonly comings: readonly Coming[]
@@ -99,7 +100,7 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
   })
   const people = Array.from({ length: sequence.people }, (_, person): Lane => ({
     key: `person${person}`,
-    name: sequence.people === 1 ? 'You' : `Person ${person + 1}`,
+    of: { person },
     bars: known.filter(({ entry }) => entry.person === person).map(({ entry, step }) => hands(entry, step)),
     comings: comingsOf(sequence, person),
   }))
@@ -109,7 +110,7 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
       const here = known.filter(({ step }) => step.corner === corner)
       return {
         key: corner,
-        name: positionNames[corner],
+        of: { corner },
         comings: [],
         bars: here.flatMap(({ entry, step }, at) => {
           const work = hands(entry, step)
@@ -124,7 +125,6 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
               kind: 'limit' as const,
               startSeconds: entry.endSeconds,
               endSeconds: latest,
-              label: `Latest rinse of ${step.title.toLowerCase()}`,
             },
             {
               ...work,
@@ -132,7 +132,6 @@ export function lanesOf(plan: Plan, sequence: PlanSequence): Lane[] {
               kind: 'dwell' as const,
               startSeconds: entry.endSeconds,
               endSeconds: Math.max(ready, entry.endSeconds),
-              label: `Dwell of ${step.title.toLowerCase()}`,
             },
             work,
           ]

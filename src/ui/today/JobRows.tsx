@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { format } from 'date-fns'
 import { Link } from '@/ui/Link'
 import { drawnWheel, type WheelEntryLike } from '../wheel-drawing/drawnWheel'
@@ -22,11 +23,17 @@ interface OpenJob {
 const placeOf = ({ id, startedAt }: OpenJob): string => (startedAt ? `/jobs/${id}/run` : `/jobs/${id}`)
 
 function JobRow({ job }: { readonly job: OpenJob }) {
+  const t = useTranslations()
+
   const wheel = drawnWheel(job.firstCorner)
   return (
     <li className="row-item job-row">
       {wheel ? (
-        <WheelDrawing {...wheel} id={`j${job.id.slice(0, 8)}`} label={`Wheel of ${job.vehicleName}`} />
+        <WheelDrawing
+          {...wheel}
+          id={`j${job.id.slice(0, 8)}`}
+          label={t('today.jobs.wheelOf', { vehicle: job.vehicleName })}
+        />
       ) : (
         <span />
       )}
@@ -43,7 +50,7 @@ function JobRow({ job }: { readonly job: OpenJob }) {
           <div
             className="job-bar"
             role="progressbar"
-            aria-label={`Work on ${job.vehicleName}`}
+            aria-label={t('today.jobs.workOn', { vehicle: job.vehicleName })}
             aria-valuenow={Math.round(job.progress * 100)}
           >
             <span style={{ width: `${job.progress * 100}%` }} />
@@ -51,7 +58,7 @@ function JobRow({ job }: { readonly job: OpenJob }) {
         )}
       </div>
       <Link href={placeOf(job)} className="btn btn-outline-secondary">
-        {job.startedAt ? 'Go on' : 'Open'}
+        {job.startedAt ? t('today.jobs.continue') : t('today.jobs.open')}
       </Link>
     </li>
   )
@@ -59,6 +66,8 @@ function JobRow({ job }: { readonly job: OpenJob }) {
 
 /** The jobs that are open: running ones first, then by their hour. */
 export function JobRows({ jobs }: { readonly jobs: readonly OpenJob[] }) {
+  const t = useTranslations()
+
   return (
     <>
       <ul className="rows">
@@ -67,14 +76,13 @@ export function JobRows({ jobs }: { readonly jobs: readonly OpenJob[] }) {
         ))}
         {jobs.length === 0 && (
           <li className="row-item py-3">
-            Nothing yet. Choose a wheel set, say what is on it, and the plan is here.{' '}
-            <Link href="/wheels">Wheel sets</Link>
+            {t.rich('today.jobs.none', { link: (words) => <Link href="/wheels">{words}</Link> })}
           </li>
         )}
       </ul>
       {jobs.length > drawn && (
         <details className="mt-2">
-          <summary>{jobs.length - drawn} more open jobs</summary>
+          <summary>{t('today.jobs.more', { count: jobs.length - drawn })}</summary>
           <ul className="rows">
             {jobs.slice(drawn).map((job) => (
               <li key={job.id} className="row-item stock-row">

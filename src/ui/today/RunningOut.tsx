@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
 import { formatMillilitres } from '../format/format'
 
@@ -7,18 +8,23 @@ interface RunningOutProps {
 
 /** Products that are worth ordering. */
 export function RunningOut({ products }: RunningOutProps) {
+  const t = useTranslations()
+
   if (products.length === 0) return null
   return (
     <>
       <div className="section-head mt-4">
-        <h2>Running out</h2>
+        <h2>{t('today.low.title')}</h2>
       </div>
       <ul className="rows">
         {products.map((product) => (
           <li key={product.id} className="row-item stock-row">
             <span>{product.name}</span>
             <span className="number">
-              {formatMillilitres(product.stockMillilitres)} of {formatMillilitres(product.packMillilitres)}
+              {t('today.low.left', {
+                left: formatMillilitres(product.stockMillilitres),
+                pack: formatMillilitres(product.packMillilitres),
+              })}
             </span>
           </li>
         ))}

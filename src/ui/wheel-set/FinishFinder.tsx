@@ -1,10 +1,9 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { finderQuestions, findFinish, type FinderAnswers } from '@/core/finishes/finishFinder'
 import { finishNames, type Finish } from '@/core/finishes/finish'
 import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
-
-const confidenceText = { sure: 'This is', likely: 'Most likely', guess: 'At a guess' }
 
 /** A few questions and the cloth test, ending in a finish, how sure it is, and what to mind. */
 export function FinishFinder({
@@ -12,12 +11,14 @@ export function FinishFinder({
 }: {
   readonly use: (zones: readonly FinishZone[], finish: Finish) => void
 }) {
+  const t = useTranslations()
+
   const [answers, setAnswers] = useState<FinderAnswers>({})
   const found = findFinish(answers)
   const wheelZones = finishZones.filter((zone) => zone !== 'caliper')
   return (
     <details className="finder mt-2">
-      <summary>Not sure what it is? Find out</summary>
+      <summary>{t('wheelSet.finder.open')}</summary>
       {finderQuestions.map(({ name, question, choices }) => (
         <div key={name} className="finder-row" role="group" aria-label={question}>
           <span>{question}</span>
@@ -39,17 +40,15 @@ export function FinishFinder({
         </div>
       ))}
       <p className="mt-2" aria-live="polite">
-        <b>
-          {confidenceText[found.confidence]}: {finishNames[found.finish]}.
-        </b>{' '}
+        <b>{t(`wheelSet.finder.found.${found.confidence}`, { finish: finishNames[found.finish] })}</b>{' '}
         {found.caution}
       </p>
       <div className="chips mt-2">
         <Button variant="outline-secondary" onClick={() => use(['face', 'lip'], found.finish)}>
-          Take it for face and lip
+          {t('wheelSet.finder.faceAndLip')}
         </Button>
         <Button variant="outline-secondary" onClick={() => use(wheelZones, found.finish)}>
-          For the whole wheel
+          {t('wheelSet.finder.wholeWheel')}
         </Button>
         {wheelZones
           .filter((zone) => zone !== 'face' && zone !== 'lip')

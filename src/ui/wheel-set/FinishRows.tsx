@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import {
   conditionNames,
@@ -19,6 +20,8 @@ interface FinishRowProps {
 
 /** Three cells of the grid: the zone, its finish, its condition. */
 function FinishRow({ zone, wheels }: FinishRowProps) {
+  const t = useTranslations()
+
   const entry = wheels.finishAt(zone)
   const differs = wheels.finishDiffers(zone)
   const hasError = wheels.finishError(zone) !== undefined
@@ -32,7 +35,7 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
           wheels.setFinish(zone, event.target.value as Finish, entry?.condition ?? 'sound')
         }
       >
-        {differs && <option value="">differs by wheel</option>}
+        {differs && <option value="">{t('wheelSet.differs')}</option>}
         {finishes.map((finish) => (
           <option key={finish} value={finish}>
             {finishNames[finish]}
@@ -40,14 +43,14 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
         ))}
       </Form.Select>
       <Form.Select
-        aria-label={`Condition of the ${zoneNames[zone]}`}
+        aria-label={t('wheelSet.condition', { zone: zoneNames[zone] })}
         value={differs ? '' : (entry?.condition ?? 'unknown')}
         disabled={!entry || entry.finish === 'unknown'}
         isInvalid={hasError}
         aria-describedby={hasError ? 'finish-problems' : undefined}
         onChange={(event) => entry && wheels.setFinish(zone, entry.finish, event.target.value as Condition)}
       >
-        {differs && <option value="">differs by wheel</option>}
+        {differs && <option value="">{t('wheelSet.differs')}</option>}
         {conditions.map((condition) => (
           <option key={condition} value={condition}>
             {conditionNames[condition]}
@@ -60,6 +63,8 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
 
 /** Finish and condition, zone by zone, and help to find out. */
 export function FinishRows({ wheels }: { readonly wheels: ScopedWheels }) {
+  const t = useTranslations()
+
   const problems = finishZones.flatMap((zone) => {
     const mend = wheels.finishError(zone)
     return mend ? [{ path: zone, found: '', mend: `${zoneNames[zone]}: ${mend}` }] : []
@@ -74,7 +79,7 @@ export function FinishRows({ wheels }: { readonly wheels: ScopedWheels }) {
       <div id="finish-problems" aria-live="polite">
         <ProblemAlert problems={problems} />
       </div>
-      <p className="soft">What stays not known is planned as bare metal.</p>
+      <p className="soft">{t('wheelSet.finish.unknownNote')}</p>
       <FinishFinder use={wheels.takeFinish} />
     </>
   )

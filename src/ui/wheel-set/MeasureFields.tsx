@@ -1,12 +1,15 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { ScopedWheels } from './useScopedWheels'
 import { measureFields } from './wheelValues'
 
 /** Which wheels are edited, and their measures. */
 export function MeasureFields({ wheels }: { readonly wheels: ScopedWheels }) {
+  const t = useTranslations()
+
   return (
     <>
-      <div className="chips mt-2" role="group" aria-label="Which wheels">
+      <div className="chips mt-2" role="group" aria-label={t('wheelSet.whichWheels')}>
         {wheels.scopes.map(({ scope, name }) => (
           <button
             key={scope}
@@ -20,15 +23,15 @@ export function MeasureFields({ wheels }: { readonly wheels: ScopedWheels }) {
         ))}
       </div>
       <div className="field-grid">
-        {measureFields.map(({ name, label, hint, numeric }) => {
+        {measureFields.map(({ name, numeric }) => {
           const text = wheels.measureText(name)
           const error = wheels.measureError(name)
           return (
             <Form.Group key={name} controlId={name}>
-              <Form.Label>{label}</Form.Label>
+              <Form.Label>{t(`wheelSet.measures.${name}.label`)}</Form.Label>
               <Form.Control
                 value={text ?? ''}
-                placeholder={text === null ? 'differs by wheel' : undefined}
+                placeholder={text === null ? t('wheelSet.differs') : undefined}
                 inputMode={numeric ? 'decimal' : undefined}
                 autoComplete="off"
                 aria-describedby={`${name}-hint`}
@@ -36,7 +39,7 @@ export function MeasureFields({ wheels }: { readonly wheels: ScopedWheels }) {
                 onChange={(event) => wheels.setMeasure(name, event.target.value, numeric)}
               />
               <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
-              <Form.Text id={`${name}-hint`}>{hint}</Form.Text>
+              <Form.Text id={`${name}-hint`}>{t(`wheelSet.measures.${name}.hint`)}</Form.Text>
             </Form.Group>
           )
         })}

@@ -1,12 +1,15 @@
+import { useTranslations } from 'next-intl'
 import { positionNames, positions } from '@/core/wheel/position'
 import type { ScopedWheels } from './useScopedWheels'
 
 /** Wheels that the set has or has not. */
 export function MoreWheels({ wheels }: { readonly wheels: ScopedWheels }) {
+  const t = useTranslations()
+
   return (
     <details className="mt-3">
-      <summary>More or fewer wheels</summary>
-      <div className="chips mt-2" role="group" aria-label="Wheels of this set">
+      <summary>{t('wheelSet.wheels.more')}</summary>
+      <div className="chips mt-2" role="group" aria-label={t('wheelSet.wheels.label')}>
         {positions.map((position) => {
           const isThere = wheels.positions.includes(position)
           return (

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import type { KnownVehicle, NewSetOwner } from '@/contracts/wheelSet'
 
 interface OwnerChoiceProps {
@@ -10,11 +11,13 @@ interface OwnerChoiceProps {
 
 /** Asks whose a new set is where the name is known: two customers may drive cars of one name. */
 export function OwnerChoice({ vehicles, owner, problem, choose }: OwnerChoiceProps) {
+  const t = useTranslations()
+
   if (vehicles.length === 0) return null
   return (
-    <div className="owner-choice" role="group" aria-label="Whose set is this">
+    <div className="owner-choice" role="group" aria-label={t('wheelSet.owner.label')}>
       <p>
-        <b>This name is known. Is it that vehicle?</b>
+        <b>{t('wheelSet.owner.ask')}</b>
       </p>
       <div className="chips mt-2">
         {vehicles.map((known) => (
@@ -25,7 +28,7 @@ export function OwnerChoice({ vehicles, owner, problem, choose }: OwnerChoicePro
             aria-pressed={owner.kind === 'known' && owner.id === known.id}
             onClick={() => choose({ kind: 'known', id: known.id, version: known.version }, known)}
           >
-            Yes, the one with {known.setNames.join(' and ') || 'no set yet'}
+            {t('wheelSet.owner.yes', { sets: known.setNames.join(' and ') || t('wheelSet.owner.noSet') })}
           </button>
         ))}
         <button
@@ -34,7 +37,7 @@ export function OwnerChoice({ vehicles, owner, problem, choose }: OwnerChoicePro
           aria-pressed={owner.kind === 'another'}
           onClick={() => choose({ kind: 'another' })}
         >
-          No, another vehicle
+          {t('wheelSet.owner.no')}
         </button>
       </div>
       {problem && (

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { vehicleKindNames, vehicleKinds, type VehicleKind } from '@/core/wheel/position'
 import type { KnownVehicle } from '@/contracts/wheelSet'
@@ -12,11 +13,13 @@ interface SetFieldsProps {
 
 /** Whose set it is, what it is called, and a note. */
 export function SetFields({ form, kind, vehicles, changeKind }: SetFieldsProps) {
+  const t = useTranslations()
+
   const { errors } = form.formState
   return (
     <div className="field-grid">
       <Form.Group controlId="vehicle">
-        <Form.Label>Vehicle</Form.Label>
+        <Form.Label>{t('wheelSet.vehicle')}</Form.Label>
         <Form.Control
           {...form.register('vehicle.name')}
           list="vehicles"
@@ -31,7 +34,7 @@ export function SetFields({ form, kind, vehicles, changeKind }: SetFieldsProps) 
         <Form.Control.Feedback type="invalid">{errors.vehicle?.name?.message}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="kind">
-        <Form.Label>Kind</Form.Label>
+        <Form.Label>{t('wheelSet.kind')}</Form.Label>
         <Form.Select value={kind} onChange={(event) => changeKind(event.target.value as VehicleKind)}>
           {vehicleKinds.map((one) => (
             <option key={one} value={one}>
@@ -41,12 +44,16 @@ export function SetFields({ form, kind, vehicles, changeKind }: SetFieldsProps) 
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="set-name">
-        <Form.Label>Name of the set</Form.Label>
-        <Form.Control {...form.register('name')} placeholder="Summer set" isInvalid={!!errors.name} />
+        <Form.Label>{t('wheelSet.name.label')}</Form.Label>
+        <Form.Control
+          {...form.register('name')}
+          placeholder={t('wheelSet.name.placeholder')}
+          isInvalid={!!errors.name}
+        />
         <Form.Control.Feedback type="invalid">{errors.name?.message}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="note">
-        <Form.Label>Note</Form.Label>
+        <Form.Label>{t('wheelSet.note')}</Form.Label>
         <Form.Control {...form.register('note')} isInvalid={!!errors.note} />
         <Form.Control.Feedback type="invalid">{errors.note?.message}</Form.Control.Feedback>
       </Form.Group>

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import Button from 'react-bootstrap/Button'
 import type { Problem } from '@/core/result'
 import type { WheelSetInput } from '@/contracts/wheelSet'
@@ -17,38 +18,39 @@ interface SetPreviewProps {
 
 /** The wheel as it is typed, what was refused, and the way on. */
 export function SetPreview({ wheels, problems, busy, cancelHref }: SetPreviewProps) {
+  const t = useTranslations()
+
   const name = wheels.scopes.find(({ scope }) => scope === wheels.scope)?.name ?? ''
   const drawn = wheels.first && drawnWheel(wheels.first as WheelSetInput['wheels'][number])
   return (
-    <aside className="form-preview" aria-label="Preview">
+    <aside className="form-preview" aria-label={t('wheelSet.preview.label')}>
       <h2>{name}</h2>
       {drawn ? (
         <>
-          <WheelDrawing {...drawn} id="preview" label={`Preview: ${name}`} />
+          <WheelDrawing {...drawn} id="preview" label={t('wheelSet.preview.drawing', { vehicle: name })} />
           <p className="soft">
-            Drawn from these measures. Open share of the face about {Math.round(drawn.wheel.openness * 100)} %
-            (estimate).
+            {t('wheelSet.preview.drawn', { percent: Math.round(drawn.wheel.openness * 100) })}
           </p>
         </>
       ) : (
-        <p className="soft">The wheel is drawn here as soon as tyre code, rim width and spokes are in.</p>
+        <p className="soft">{t('wheelSet.preview.missing')}</p>
       )}
       <div aria-live="polite">
         <ProblemAlert problems={problems} />
         {problems.some(({ path }) => path === 'version') && (
           <p className="mt-2">
             <a href={cancelHref} target="_blank">
-              Open the saved state
+              {t('wheelSet.openSaved')}
             </a>
           </p>
         )}
       </div>
       <div className="chips mt-3">
         <Button type="submit" disabled={busy}>
-          {busy ? 'Saving …' : 'Save the set'}
+          {busy ? t('common.saving') : t('wheelSet.save')}
         </Button>
         <Link href={cancelHref} className="btn btn-outline-secondary">
-          Leave
+          {t('common.cancel')}
         </Link>
       </div>
     </aside>

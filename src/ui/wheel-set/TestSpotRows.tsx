@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl'
+import { bold } from '@/i18n/rich'
 import { finishNames, type Finish } from '@/core/finishes/finish'
 import type { TestSpot } from '@/core/job/testSpot'
 import { formatDay } from '../format/format'
@@ -13,20 +15,22 @@ interface TestSpotRowsProps {
   readonly now: Date
 }
 
-const resultWords: Record<TestSpot['result'], string> = {
-  marked: 'marked it: is not planned on it any more',
-  fine: 'left no mark: is not tried again',
-}
-
 /** What was tried at a hidden place of these wheels, and what came of it. */
 export function TestSpotRows({ spots, now }: TestSpotRowsProps) {
+  const t = useTranslations()
+
   return (
     <ul className="rows">
       {spots.map(({ productId, productName, finish, result, triedAt }) => (
         <li key={`${productId} ${finish}`} className="row-item log-row">
           <div className="number">{formatDay(triedAt, now)}</div>
           <div>
-            <b>{productName}</b> on {finishNames[finish]} {resultWords[result]}.
+            {t.rich('wheels.tested.line', {
+              b: bold,
+              product: productName,
+              finish: finishNames[finish],
+              result,
+            })}
           </div>
         </li>
       ))}

@@ -1,5 +1,6 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
 import { valibotResolver } from '@hookform/resolvers/valibot'
 import { useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
@@ -42,6 +43,8 @@ const newSet = (): FormValues => ({
 
 /** Adds and edits a wheel set: measures and finishes go to all wheels, an axle or one, and the wheel is drawn as they are typed. */
 export function WheelSetForm({ initial, draftName, version, save, cancelHref }: WheelSetFormProps) {
+  const t = useTranslations()
+
   const form = useForm<FormValues, unknown, WheelSetInput>({
     resolver: valibotResolver(wheelSetInput),
     defaultValues: initial ?? newSet(),
@@ -84,7 +87,7 @@ export function WheelSetForm({ initial, draftName, version, save, cancelHref }: 
     <form className="form-place" onSubmit={(event) => void submit(event)} noValidate>
       <div>
         <DraftNote draft={draft} />
-        <h2>The set</h2>
+        <h2>{t('wheelSet.sections.set')}</h2>
         <SetFields form={form} kind={values.vehicle.kind} vehicles={vehicles} changeKind={changeKind} />
         <OwnerChoice
           vehicles={vehicles.filter(({ vehicle }) => isSameName(vehicle.name, values.vehicle.name))}
@@ -93,13 +96,13 @@ export function WheelSetForm({ initial, draftName, version, save, cancelHref }: 
           choose={chooseOwner}
         />
         <details className="mb-3">
-          <summary>Brakes, kilometres and arch liners</summary>
+          <summary>{t('wheelSet.sections.details')}</summary>
           <VehicleDetails form={form} />
         </details>
-        <h2>The wheels</h2>
+        <h2>{t('wheelSet.sections.wheels')}</h2>
         <MeasureFields wheels={wheels} />
         {wheelsMessage && <ProblemAlert problems={[{ path: 'wheels', found: '', mend: wheelsMessage }]} />}
-        <h2>Finish and condition</h2>
+        <h2>{t('wheelSet.sections.finish')}</h2>
         <FinishRows wheels={wheels} />
         <MoreWheels wheels={wheels} />
       </div>

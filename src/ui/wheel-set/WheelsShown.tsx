@@ -1,3 +1,5 @@
+import type { Translator } from '@/i18n/translator'
+import { useTranslations } from 'next-intl'
 import { conditionNames, finishNames } from '@/core/finishes/finish'
 import { protectionFacts } from '@/core/protection/kinds'
 import { positionNames, type Position } from '@/core/wheel/position'
@@ -18,18 +20,20 @@ const leftAt = (layers: readonly LiveProtection[], at: Position): LiveProtection
     .filter(({ position, kind }) => position === at && protectionFacts[kind].on === 'wheel')
     .sort((a, b) => b.leftShare - a.leftShare)[0] ?? null
 
-const finishWords = (finishes: WheelEntryLike['finishes']): string =>
+const finishText = (finishes: WheelEntryLike['finishes'], t: Translator): string =>
   finishes
     .map(
       ({ zone, finish, condition }) =>
         `${zoneNames[zone]} ${finishNames[finish]}${condition === 'sound' ? '' : ` (${conditionNames[condition]})`}`,
     )
-    .join(', ') || 'not known; planned as bare metal'
+    .join(', ') || t('wheels.shown.unknownFinish')
 
 /** The wheels of a set as they stand on the vehicle, each with what is left on it. */
 export function WheelsShown({ wheels, layers }: WheelsShownProps) {
+  const t = useTranslations()
+
   return (
-    <section aria-label="The wheels">
+    <section aria-label={t('wheels.shown.label')}>
       <Stance wheels={drawnWheels(wheels)}>
         {(wheel) => {
           const left = leftAt(layers, wheel.position)
@@ -39,7 +43,11 @@ export function WheelsShown({ wheels, layers }: WheelsShownProps) {
               <WheelDrawing
                 {...wheel}
                 id={wheel.position}
-                label={`${positionNames[wheel.position]}: ${wheel.wheel.spokeCount} spokes, ${finishNames[wheel.finishes.face?.finish ?? 'unknown']}`}
+                label={t('wheels.shown.drawing', {
+                  wheel: positionNames[wheel.position],
+                  spokes: wheel.wheel.spokeCount,
+                  finish: finishNames[wheel.finishes.face?.finish ?? 'unknown'],
+                })}
                 ring={{
                   share: left?.leftShare ?? 0,
                   tone: 'protection',
@@ -48,19 +56,24 @@ export function WheelsShown({ wheels, layers }: WheelsShownProps) {
               />
               <h3>{positionNames[wheel.position]}</h3>
               <p className="soft">
-                {entry?.tyreCode} on {entry?.rimWidthInches}J
+                {t('wheels.shown.tyre', {
+                  code: entry?.tyreCode ?? '–',
+                  width: String(entry?.rimWidthInches ?? '–'),
+                })}
                 <br />
                 {left
-                  ? `${left.productName}: ${Math.round(left.leftShare * 100)} % left`
-                  : 'no protection known'}
+                  ? t('wheels.shown.left', {
+                      product: left.productName,
+                      percent: Math.round(left.leftShare * 100),
+                    })
+                  : t('wheels.shown.noProtection')}
               </p>
             </>
           )
         }}
       </Stance>
       <p className="soft mt-3">
-        Ring: protection left; the more broken its line, the less sure. Finishes:{' '}
-        {finishWords(wheels[0]?.finishes ?? [])}.
+        {t('wheels.shown.legend', { finishes: finishText(wheels[0]?.finishes ?? [], t) })}
       </p>
     </section>
   )

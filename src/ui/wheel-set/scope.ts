@@ -1,3 +1,4 @@
+import type { Translator } from '@/i18n/translator'
 import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 
 /** Which wheels an edit goes to: all, an axle, or one. */
@@ -22,14 +23,14 @@ export const positionsIn = (scope: Scope, positions: readonly Position[]): Posit
 }
 
 /** The scopes that make sense for these wheels, widest first. */
-export function scopesFor(positions: readonly Position[]): ScopeChoice[] {
+export function scopesFor(positions: readonly Position[], t: Translator): ScopeChoice[] {
   const fronts = positionsIn('frontAxle', positions)
   const rears = positionsIn('rearAxle', positions)
   const axles = fronts.length > 1 && rears.length > 1
   return [
-    ...(positions.length > 1 ? [{ scope: 'all' as const, name: 'All wheels' }] : []),
-    ...(axles ? [{ scope: 'frontAxle' as const, name: 'Fronts' }] : []),
-    ...(axles ? [{ scope: 'rearAxle' as const, name: 'Rears' }] : []),
+    ...(positions.length > 1 ? [{ scope: 'all' as const, name: t('terms.wheels.all') }] : []),
+    ...(axles ? [{ scope: 'frontAxle' as const, name: t('terms.wheels.fronts') }] : []),
+    ...(axles ? [{ scope: 'rearAxle' as const, name: t('terms.wheels.rears') }] : []),
     ...positions.map((position) => ({ scope: position, name: positionNames[position] })),
   ]
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import type { FieldPath, UseFormReturn } from 'react-hook-form'
 import type { Condition, Finish } from '@/core/finishes/finish'
@@ -39,8 +40,9 @@ export interface ScopedWheels {
 
 /** @param values of the form as it is now */
 export function useScopedWheels(form: SetForm, values: FormValues): ScopedWheels {
+  const t = useTranslations()
   const positions = values.wheels.map(({ position }) => position)
-  const scopes = scopesFor(positions)
+  const scopes = scopesFor(positions, t)
   const [scope, setScope] = useState<Scope>(scopes[0]?.scope ?? 'all')
   /** What is being typed and is no number yet. */
   const [typed, setTyped] = useState<Partial<Record<MeasureField, string>>>({})
@@ -67,7 +69,12 @@ export function useScopedWheels(form: SetForm, values: FormValues): ScopedWheels
   }
   const setWheels = (wheels: WheelValues[]) => {
     form.setValue('wheels', wheels, { shouldDirty: true })
-    changeScope(scopesFor(wheels.map(({ position }) => position))[0]?.scope ?? 'all')
+    changeScope(
+      scopesFor(
+        wheels.map(({ position }) => position),
+        t,
+      )[0]?.scope ?? 'all',
+    )
   }
   /** One more wheel is like the first. */
   const another = (position: Position): WheelValues => ({ ...(first ?? freshWheel(position)), position })

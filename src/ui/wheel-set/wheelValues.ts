@@ -6,13 +6,14 @@ import type { wheelSetInput } from '@/contracts/wheelSet'
 export type FormValues = InferInput<typeof wheelSetInput>
 export type WheelValues = FormValues['wheels'][number]
 
+/** Named and explained by `wheelSet.measures`. */
 export const measureFields = [
-  { name: 'tyreCode', label: 'Tyre code', hint: 'as on the sidewall, e.g. 255/35 R19', numeric: false },
-  { name: 'rimWidthInches', label: 'Rim width, inches', hint: 'the J number, e.g. 8.5', numeric: true },
-  { name: 'spokeCount', label: 'Spokes', hint: '0 for a closed disc or cover', numeric: true },
-  { name: 'spokeWidthMillimetres', label: 'Spoke width, mm', hint: 'at half its length', numeric: true },
-  { name: 'spokeDepthMillimetres', label: 'Spoke depth, mm', hint: 'front to back', numeric: true },
-  { name: 'hardwarePieces', label: 'Lugs, bolts, badges', hint: 'pieces to brush around', numeric: true },
+  { name: 'tyreCode', numeric: false },
+  { name: 'rimWidthInches', numeric: true },
+  { name: 'spokeCount', numeric: true },
+  { name: 'spokeWidthMillimetres', numeric: true },
+  { name: 'spokeDepthMillimetres', numeric: true },
+  { name: 'hardwarePieces', numeric: true },
 ] as const
 export type MeasureField = (typeof measureFields)[number]['name']
 

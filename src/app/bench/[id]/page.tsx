@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { format } from 'date-fns'
-import type { Metadata } from 'next'
 import { headers } from 'next/headers'
 import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
@@ -16,9 +17,11 @@ import { networkAddress } from '@/services/pairing/network'
 import { qrOf } from '../../qrOf'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Bottle' }
+export const generateMetadata = titled('mixing.bottle.page')
 
 export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
+  const t = await getTranslations()
+
   const { id } = await params
   const db = await database()
   const bottle = isUuid(id) ? await findBottle(db, id) : null
@@ -37,42 +40,43 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           <h1>{bottle.productName}</h1>
           <p className="lead-text">
             {bottle.emptiedAt
-              ? `Emptied ${format(bottle.emptiedAt, 'd MMMM yyyy')}.`
-              : 'Print the label and stick it on before you fill the bottle.'}
+              ? t('mixing.bottle.emptied', { day: format(bottle.emptiedAt, 'd MMMM yyyy') })
+              : t('mixing.bottle.printFirst')}
           </p>
         </div>
         <div className="chips">
           <Link href="/bench" className="btn btn-outline-secondary">
-            To the bench
+            {t('mixing.bottle.back')}
           </Link>
           <PrintButton />
         </div>
       </header>
-      <article className="bottle-label" aria-label="Label">
+      <article className="bottle-label" aria-label={t('mixing.bottle.label')}>
         <div>
           <h2>{bottle.productName}</h2>
           <p>{family.name}</p>
           <p className="label-ratio">{writeDilution(mix, settings.dilutionStyle)}</p>
           <p>
             {formatMillilitres(concentrate)}
-            {bottle.fraction < 1 && ` + ${formatMillilitres(bottle.totalMillilitres - concentrate)} water`}
+            {bottle.fraction < 1 &&
+              t('mixing.addWater', { water: formatMillilitres(bottle.totalMillilitres - concentrate) })}
           </p>
           <p>
-            Mixed {format(bottle.mixedAt, 'd MMM yyyy')}
-            {bottle.mixedBy && ` by ${bottle.mixedBy}`}
+            {t('mixing.bottle.mixed', {
+              day: format(bottle.mixedAt, 'd MMM yyyy'),
+              by: bottle.mixedBy || 'none',
+            })}
           </p>
           <ul>
-            {[...cautionsFor(family), 'Never mix with another product. The original label comes first.'].map(
-              (text) => (
-                <li key={text}>{text}</li>
-              ),
-            )}
+            {[...cautionsFor(family), t('mixing.bottle.caution')].map((text) => (
+              <li key={text}>{text}</li>
+            ))}
           </ul>
         </div>
         <div
           className="label-code"
           role="img"
-          aria-label="Code that opens this page"
+          aria-label={t('mixing.bottle.code')}
           dangerouslySetInnerHTML={{ __html: qr }}
         />
       </article>

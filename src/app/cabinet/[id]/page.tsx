@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
@@ -17,7 +18,7 @@ import { archiveProduct, keepStock, saveProduct } from '../actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Product' }
+export const generateMetadata = titled('cabinet.product.page')
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -29,6 +30,8 @@ const movementsShown = 8
 const mostMovements = 500
 
 export default async function ProductPage({ params, searchParams }: Props) {
+  const t = await getTranslations()
+
   const id = idOfPath((await params).id)
   const db = await database()
   const product = await findProduct(db, id)
@@ -42,22 +45,22 @@ export default async function ProductPage({ params, searchParams }: Props) {
         <h1>{product.name}</h1>
         <div className="chips">
           <Link href={`/bench?product=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
-            Mix it
+            {t('cabinet.product.mix')}
           </Link>
           <Link href={`/cabinet/new?from=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
-            Duplicate
+            {t('cabinet.product.duplicate')}
           </Link>
           <ActionButton
             action={archiveProduct.bind(null, id, !product.archived)}
             className="btn btn-outline-secondary"
           >
-            {product.archived ? 'Take back' : 'Archive'}
+            {product.archived ? t('cabinet.product.restore') : t('cabinet.product.archive')}
           </ActionButton>
         </div>
       </header>
       <section aria-labelledby="stock" className="mb-4">
         <div className="section-head">
-          <h2 id="stock">Stock</h2>
+          <h2 id="stock">{t('cabinet.stock.title')}</h2>
           <span className="number">{formatMillilitres(product.stockMillilitres)}</span>
         </div>
         <StockForm packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
@@ -65,9 +68,9 @@ export default async function ProductPage({ params, searchParams }: Props) {
         {movements.length > shown && (
           <p className="py-2">
             {shown === mostMovements ? (
-              `The last ${mostMovements}; a backup has all of them.`
+              t('cabinet.stock.lastMovements', { count: mostMovements })
             ) : (
-              <Link href={`/cabinet/${pathOfId(id)}?movements=all`}>Earlier movements</Link>
+              <Link href={`/cabinet/${pathOfId(id)}?movements=all`}>{t('cabinet.stock.earlier')}</Link>
             )}
           </p>
         )}

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { database } from '@/data/connection'
 import { findProduct } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
@@ -7,25 +8,33 @@ import { valuesOf, valuesOfFamily } from '@/ui/cabinet/productValues'
 import { saveProduct } from '../actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'New product' }
+export const generateMetadata = titled('cabinet.product.newPage')
 
 export default async function NewProductPage({
   searchParams,
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
+  const t = await getTranslations()
+
   const { from } = await searchParams
   const db = await database()
   const copied = typeof from === 'string' ? await findProduct(db, from) : null
   return (
     <>
       <header className="place-head">
-        <h1>{copied ? `Like ${copied.name}` : 'New product'}</h1>
+        <h1>
+          {copied ? t('cabinet.product.copyOf', { product: copied.name }) : t('cabinet.product.newPage')}
+        </h1>
       </header>
       <ProductForm
         initial={
           copied
-            ? { ...valuesOf(copied, (await readSettings(db)).currency), id: '', name: `${copied.name} copy` }
+            ? {
+                ...valuesOf(copied, (await readSettings(db)).currency),
+                id: '',
+                name: t('cabinet.product.copyName', { product: copied.name }),
+              }
             : valuesOfFamily('wheelShampoo')
         }
         isNew

@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { Plus } from 'lucide-react'
-import type { Metadata } from 'next'
 import { pathOfId } from '@/ui/cabinet/idPath'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { Link } from '@/ui/Link'
@@ -9,27 +10,27 @@ import { listTools } from '@/data/queries/tools'
 import { changeToolState } from '../actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Tools' }
+export const generateMetadata = titled('cabinet.tools.title')
 
 export default async function ToolsPage() {
+  const t = await getTranslations()
+
   const tools = await listTools(await database())
   return (
     <>
       <header className="place-head">
         <div>
-          <h1>Tools</h1>
+          <h1>{t('cabinet.tools.title')}</h1>
           <p className="lead-text">
-            {tools.length === 0
-              ? 'Empty: plans use the house kit until the first tool of yours is in.'
-              : 'Dropped and worn tools stay in the box until you say they are clean again.'}
+            {tools.length === 0 ? t('cabinet.tools.empty') : t('cabinet.tools.explained')}
           </p>
         </div>
         <div className="chips">
           <Link href="/cabinet" className="btn btn-outline-secondary">
-            Products
+            {t('cabinet.products')}
           </Link>
           <Link href="/cabinet/tools/new" className="btn btn-primary">
-            <Plus aria-hidden size={20} /> Add a tool
+            <Plus aria-hidden size={20} /> {t('cabinet.tool.add')}
           </Link>
         </div>
       </header>
@@ -40,14 +41,21 @@ export default async function ToolsPage() {
               <Link href={`/cabinet/tools/${pathOfId(tool.id)}`}>{tool.name}</Link>
               <br />
               <span className="soft">
-                {toolKindNames[tool.kind]}, {tool.stiffness}, kept for the {tool.dedicatedTo}
+                {t('cabinet.tools.line', {
+                  kind: toolKindNames[tool.kind],
+                  stiffness: tool.stiffness,
+                  use: tool.dedicatedTo,
+                })}
               </span>
             </div>
             <div className="number">
-              {tool.diameterMillimetres} mm, squeezed {tool.squeezedMillimetres}, reach{' '}
-              {tool.reachMillimetres}
+              {t('cabinet.tools.sizes', {
+                diameter: tool.diameterMillimetres,
+                squeezed: tool.squeezedMillimetres,
+                reach: tool.reachMillimetres,
+              })}
             </div>
-            <div className="chips" role="group" aria-label={`State of ${tool.name}`}>
+            <div className="chips" role="group" aria-label={t('cabinet.tools.state', { tool: tool.name })}>
               {toolStates.map((state) => (
                 <ActionButton
                   key={state}

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { calendarSecret } from '@/data/queries/calendarSecret'
@@ -6,18 +7,19 @@ import { CalendarPanel } from '@/ui/due/CalendarPanel'
 import { renewCalendar, trySubscription } from '../actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Calendar' }
+export const generateMetadata = titled('due.calendar.title')
 
 export default async function CalendarPage() {
+  const t = await getTranslations()
+
   const secret = await calendarSecret(await database())
   return (
     <>
       <header className="place-head">
         <div>
-          <h1>Calendar</h1>
+          <h1>{t('due.calendar.title')}</h1>
           <p className="lead-text">
-            Everything that falls due as whole days, planned jobs with their hour.{' '}
-            <Link href="/due">All that is due</Link>
+            {t.rich('due.calendar.lead', { link: (words) => <Link href="/due">{words}</Link> })}
           </p>
         </div>
       </header>

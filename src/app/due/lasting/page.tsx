@@ -1,5 +1,7 @@
+import type { Translator } from '@/i18n/translator'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { protectionFacts } from '@/core/protection/kinds'
 import { capital } from '@/core/words/sayPlan'
@@ -9,20 +11,23 @@ import { productsCompared, type RankedProduct } from '@/services/productsCompare
 import { formatSmallMoney } from '@/ui/format/format'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Which lasts longer' }
+export const generateMetadata = titled('due.lasting.title')
 
 /** From so many chances in a hundred on one may say which lasts longer. */
 const clearChance = 0.8
 
-function nextWords({ beatsNext }: RankedProduct, next: RankedProduct | undefined): string {
+function comparedText({ beatsNext }: RankedProduct, next: RankedProduct | undefined, t: Translator): string {
   if (beatsNext === null || !next) return ''
   const percent = Math.min(99, Math.round(beatsNext * 100))
-  return beatsNext >= clearChance
-    ? `outlasts ${next.name}: ${percent} in 100`
-    : `no telling from ${next.name} yet: ${percent} in 100`
+  return t(beatsNext >= clearChance ? 'due.lasting.outlasts' : 'due.lasting.unclear', {
+    product: next.name,
+    percent,
+  })
 }
 
 export default async function LastingPage() {
+  const t = await getTranslations()
+
   const db = await database()
   const { products, calibration } = await productsCompared(db, currentTime())
   const { currency } = await readSettings(db)
@@ -31,14 +36,13 @@ export default async function LastingPage() {
     <>
       <header className="place-head">
         <div>
-          <h1>Which lasts longer</h1>
+          <h1>{t('due.lasting.title')}</h1>
           <p className="lead-text">
-            On the front of an ordinary set, 250 km a week: what a hard car did to one product does not count
-            against it. <Link href="/due">All that is due</Link>
+            {t.rich('due.lasting.lead', { link: (words) => <Link href="/due">{words}</Link> })}
           </p>
         </div>
       </header>
-      {products.length === 0 && <p className="py-3">No protection is on record yet.</p>}
+      {products.length === 0 && <p className="py-3">{t('due.lasting.none')}</p>}
       {kinds.map((kind) => {
         const own = products.filter(({ protection }) => protection === kind)
         const longest = Math.max(1, ...own.map(({ lifeDays }) => lifeDays.p90))
@@ -56,15 +60,16 @@ export default async function LastingPage() {
                       <b>{product.name}</b>
                       <p className="soft">
                         {product.looks === 0
-                          ? 'Nobody has looked at it: the house’s guess.'
+                          ? t('due.lasting.noChecks')
                           : `${product.looks} ${product.looks === 1 ? 'look' : 'looks'}`}
-                        {nextWords(product, own[at + 1]) && `; ${nextWords(product, own[at + 1])}`}
+                        {comparedText(product, own[at + 1], t) &&
+                          `; ${comparedText(product, own[at + 1], t)}`}
                       </p>
                     </div>
                     <div
                       className="lasting-bar"
                       role="img"
-                      aria-label={`${p10} to ${p90} days, ${p50} in the middle`}
+                      aria-label={t('due.lasting.barLabel', { from: p10, to: p90, likely: p50 })}
                     >
                       <i
                         style={{
@@ -75,12 +80,16 @@ export default async function LastingPage() {
                       <b style={{ left: `${(p50 / longest) * 100}%` }} />
                     </div>
                     <div className="when">
-                      {p50} days
-                      <small>
-                        {p10} to {p90}
-                        {product.costPerMonthMinor !== null &&
-                          `; ${formatSmallMoney(product.costPerMonthMinor, currency)} a month`}
-                      </small>
+                      {t.rich('due.lasting.days', {
+                        likely: p50,
+                        from: p10,
+                        to: p90,
+                        cost:
+                          product.costPerMonthMinor === null
+                            ? 'none'
+                            : formatSmallMoney(product.costPerMonthMinor, currency),
+                        small: (words) => <small>{words}</small>,
+                      })}
                     </div>
                   </li>
                 )
@@ -91,16 +100,17 @@ export default async function LastingPage() {
       })}
       <section className="month-head" aria-labelledby="held">
         <div className="section-head">
-          <h2 id="held">How often the band held</h2>
+          <h2 id="held">{t('due.lasting.accuracy.title')}</h2>
         </div>
         <p className="py-2">
           {calibration.looks === 0
-            ? 'Nothing to hold it against yet: it takes looks at layers that were looked at before.'
-            : `${Math.round(calibration.inside)} of ${calibration.looks} later looks lay where eight of ten should (${Math.round((100 * calibration.inside) / calibration.looks)} %), had they been forecast from what was known before. ${
-                calibration.widen > 1
-                  ? `That was over-sure, so every band is ${Math.round((calibration.widen - 1) * 100)} % wider since.`
-                  : 'The bands stay as they are.'
-              }`}
+            ? t('due.lasting.accuracy.none')
+            : t('due.lasting.accuracy.result', {
+                inside: Math.round(calibration.inside),
+                checks: calibration.looks,
+                percent: Math.round((100 * calibration.inside) / calibration.looks),
+                wider: Math.round((calibration.widen - 1) * 100),
+              })}
         </p>
       </section>
     </>

@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
@@ -11,9 +12,11 @@ import { formatDay } from '@/ui/format/format'
 import { askTdsMeter, keepWater, putOff, tickOff } from '../actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Water' }
+export const generateMetadata = titled('due.water.title')
 
 export default async function WaterPage() {
+  const t = await getTranslations()
+
   const db = await database()
   const now = currentTime()
   const [{ filter }, last, resin] = await Promise.all([
@@ -25,23 +28,31 @@ export default async function WaterPage() {
     <>
       <header className="place-head">
         <div>
-          <h1>Water without spots</h1>
+          <h1>{t('due.water.heading')}</h1>
           <p className="lead-text">
             {filter
-              ? `${filter.resinLitres} l of resin against ${filter.hardnessPpm} ppm; about ${filter.litresPerVisit} l a visit.`
-              : 'Say in the settings how much resin the filter holds and how hard the water is.'}{' '}
-            <Link href="/due">All that is due</Link>
+              ? t('due.water.filter', {
+                  litres: filter.resinLitres,
+                  hardness: filter.hardnessPpm,
+                  use: filter.litresPerVisit,
+                })
+              : t('due.water.noFilter')}{' '}
+            <Link href="/due">{t('due.everything')}</Link>
           </p>
         </div>
       </header>
       <DueRows items={resin ? [resin] : []} now={now} actions={{ putOff, tickOff }} />
       <section className="month-head" aria-labelledby="reading">
         <div className="section-head">
-          <h2 id="reading">A reading</h2>
+          <h2 id="reading">{t('due.water.reading')}</h2>
         </div>
         {last && (
           <p className="mt-2 mb-0">
-            {formatDay(last.at, now)}: {last.beforePpm} ppm before, {last.afterPpm} ppm behind the filter.
+            {t('due.water.last', {
+              day: formatDay(last.at, now),
+              before: last.beforePpm,
+              after: last.afterPpm,
+            })}
           </p>
         )}
         <WaterForm ask={askTdsMeter} keep={keepWater} />

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { PlanBoard } from '@/ui/plan/PlanBoard'
@@ -9,9 +10,11 @@ import { jobOr404 } from './findJobOr404'
 import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Plan' }
+export const generateMetadata = titled('plan.title')
 
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
+  const t = await getTranslations()
+
   const { id } = await params
   const job = await jobOr404(id)
   const settings = await readSettings(await database())
@@ -31,7 +34,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         <div className="plan-foot">
           <PlannedFor plannedFor={job.plannedFor} plan={keepHour.bind(null, id)} />
           <ActionButton action={discardPlan.bind(null, id)} className="btn btn-outline-secondary">
-            Discard this plan
+            {t('plan.discard')}
           </ActionButton>
         </div>
       )}

@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { database, dataFolder } from '@/data/connection'
 import { isAtDesk } from '@/app/access'
 import { Link } from '@/ui/Link'
@@ -14,9 +15,11 @@ import { RoomForm } from '@/ui/photographs/RoomForm'
 import { keepFolder, lookBefore, throwAwayBefore } from './actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Backups' }
+export const generateMetadata = titled('settings.backups.title')
 
 export default async function BackupsPage() {
+  const t = await getTranslations()
+
   const db = await database()
   const folder = await backupFolderOf(db, dataFolder())
   const kept = listBackups(folder.path)
@@ -26,29 +29,25 @@ export default async function BackupsPage() {
     <>
       <header className="place-head">
         <div>
-          <h1>Backups</h1>
+          <h1>{t('settings.backups.title')}</h1>
           <p className="lead-text">
-            One file with everything, in open formats. Keep one on another disk.{' '}
-            <Link href="/settings">Settings</Link>
+            {t.rich('settings.backups.lead', { link: (words) => <Link href="/settings">{words}</Link> })}
           </p>
         </div>
         <a className="btn btn-primary" href="/api/backup" download>
-          Make one now
+          {t('settings.backups.make')}
         </a>
       </header>
       <div className="phones">
         <section aria-labelledby="kept">
           <div className="section-head">
-            <h2 id="kept">Made by itself</h2>
+            <h2 id="kept">{t('settings.backups.automatic.title')}</h2>
             <span className="count">{kept.length}</span>
           </div>
-          <p className="py-2">
-            One a day while the program runs: the last of fourteen days and of twelve months, in {folder.path}
-            .
-          </p>
+          <p className="py-2">{t('settings.backups.automatic.explained', { folder: folder.path })}</p>
           {trouble && (
             <div className="alert alert-warning" role="alert">
-              No backup today. {trouble}
+              {t('settings.backups.automatic.failed', { trouble })}
             </div>
           )}
           <ul className="rows">
@@ -65,18 +64,21 @@ export default async function BackupsPage() {
         </section>
         <section aria-labelledby="restore">
           <div className="section-head">
-            <h2 id="restore">Put one in place</h2>
+            <h2 id="restore">{t('settings.backups.restore.title')}</h2>
           </div>
           <RestorePanel />
         </section>
         <section aria-labelledby="photographs">
           <div className="section-head">
-            <h2 id="photographs">Photographs</h2>
+            <h2 id="photographs">{t('photos.title')}</h2>
             <span className="count">{room.count}</span>
           </div>
           <p className="py-2">
-            They take {formatMegabytes(room.bytes)} of {formatMegabytes(room.mostBytes)}, and go into every
-            backup.{room.oldestAt && ` The first is of ${formatDay(room.oldestAt, currentTime())}.`}
+            {t('photos.room.used', {
+              used: formatMegabytes(room.bytes),
+              limit: formatMegabytes(room.mostBytes),
+              oldest: room.oldestAt ? formatDay(room.oldestAt, currentTime()) : 'none',
+            })}
           </p>
           {room.count > 0 && <RoomForm look={lookBefore} throwAway={throwAwayBefore} />}
         </section>

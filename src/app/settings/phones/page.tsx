@@ -1,11 +1,12 @@
+import { getTranslations } from 'next-intl/server'
+import { bold } from '@/i18n/rich'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { formatDistance } from 'date-fns'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
 import { listPairedDevices } from '@/data/queries/pairedDevices'
-import { roleNames } from '@/gate/roles'
 import { canOpenNetwork, networkAddresses, networkState, trustAddress } from '@/services/pairing/network'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { PairingPanel } from '@/ui/pairing/PairingPanel'
@@ -15,9 +16,11 @@ import { qrOf } from '../../qrOf'
 import { changePassphrase, letNetworkIn, newPairingCode, putOut } from './actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Phones and tablets' }
+export const generateMetadata = titled('access.phones.title')
 
 export default async function PhonesPage() {
+  const t = await getTranslations()
+
   const db = await database()
   const [devices, desk] = await Promise.all([listPairedDevices(db), readDesk(db)])
   const state = networkState()
@@ -28,12 +31,10 @@ export default async function PhonesPage() {
     <>
       <header className="place-head">
         <div>
-          <h1>Phones and tablets</h1>
+          <h1>{t('access.phones.title')}</h1>
           <p className="lead-text">
-            {address
-              ? 'The shop’s network reaches this program, over TLS; a device comes in only with a code from here.'
-              : 'Nothing but this machine reaches the program now.'}{' '}
-            <Link href="/settings">Settings</Link>
+            {address ? t('access.phones.open') : t('access.phones.closed')}{' '}
+            <Link href="/settings">{t('settings.title')}</Link>
           </p>
         </div>
         {canOpenNetwork() && (
@@ -41,7 +42,7 @@ export default async function PhonesPage() {
             action={letNetworkIn.bind(null, !address)}
             className={address ? 'btn btn-outline-secondary' : 'btn btn-primary'}
           >
-            {address ? 'Shut the network out' : 'Let the shop’s network in'}
+            {address ? t('access.phones.block') : t('access.phones.allow')}
           </ActionButton>
         )}
       </header>
@@ -51,30 +52,35 @@ export default async function PhonesPage() {
             <>
               <section aria-labelledby="pair">
                 <div className="section-head">
-                  <h2 id="pair">Pair a device</h2>
+                  <h2 id="pair">{t('access.pairing.title')}</h2>
                 </div>
                 <PairingPanel begin={newPairingCode} />
                 {otherAddresses.length > 0 && (
                   <p className="soft mt-3">
-                    A phone on another network of this machine opens{' '}
-                    {new Intl.ListFormat('en', { type: 'disjunction' }).format(otherAddresses)}.
+                    {t('access.phones.otherAddresses', {
+                      addresses: new Intl.ListFormat('en', { type: 'disjunction' }).format(otherAddresses),
+                    })}
                   </p>
                 )}
               </section>
               <section className="mt-5" aria-labelledby="trust">
                 <div className="section-head">
-                  <h2 id="trust">Once for each phone: trust the shop</h2>
+                  <h2 id="trust">{t('access.trust.title')}</h2>
                 </div>
                 <div className="trust-at">
                   <div
                     className="pair-qr"
                     role="img"
-                    aria-label={`Code that opens ${trust}`}
+                    aria-label={t('access.trust.code', { address: trust })}
                     dangerouslySetInnerHTML={{ __html: await qrOf(trust) }}
                   />
                   <p>
-                    Opens <b>{trust}</b>, where the phone gets the certificate. Its print:
-                    <code className="trust-print">{state.print}</code>
+                    {t.rich('access.trust.open', {
+                      b: bold,
+                      address: trust,
+                      fingerprint: state.print,
+                      code: (words) => <code className="trust-print">{words}</code>,
+                    })}
                   </p>
                 </div>
                 <TrustSteps />
@@ -85,31 +91,33 @@ export default async function PhonesPage() {
         <div>
           <section aria-labelledby="devices">
             <div className="section-head">
-              <h2 id="devices">Devices</h2>
+              <h2 id="devices">{t('access.devices.title')}</h2>
               <span className="count">{devices.filter(({ revokedAt }) => revokedAt === null).length}</span>
             </div>
-            {devices.length === 0 && <p className="py-2">None yet.</p>}
+            {devices.length === 0 && <p className="py-2">{t('access.devices.none')}</p>}
             <ul className="rows">
               {devices.map(({ id, name, role, lastSeenAt, revokedAt }) => (
                 <li key={id} className="row-item stock-row">
                   <span>
-                    <b>{name}</b>, {roleNames[role].toLowerCase()}
+                    <b>{name}</b>, {t(`access.roles.${role}.name`)}
                     <br />
                     <span className="soft">
                       {revokedAt
-                        ? 'put out'
+                        ? t('access.devices.revoked')
                         : lastSeenAt
-                          ? `seen ${formatDistance(lastSeenAt, now, { addSuffix: true })}`
-                          : 'not seen yet'}
+                          ? t('access.devices.seen', {
+                              ago: formatDistance(lastSeenAt, now, { addSuffix: true }),
+                            })
+                          : t('access.devices.notSeen')}
                     </span>
                   </span>
                   {!revokedAt && (
                     <ActionButton
                       action={putOut.bind(null, id)}
                       className="btn btn-quiet"
-                      label={`Put ${name} out`}
+                      label={t('access.devices.revokeDevice', { device: name })}
                     >
-                      Put out
+                      {t('access.devices.revoke')}
                     </ActionButton>
                   )}
                 </li>
@@ -118,7 +126,7 @@ export default async function PhonesPage() {
           </section>
           <section className="mt-5" aria-labelledby="desk">
             <div className="section-head">
-              <h2 id="desk">This desk</h2>
+              <h2 id="desk">{t('access.desk')}</h2>
             </div>
             <PassphraseForm isSet={desk.passphraseHash !== null} change={changePassphrase} />
           </section>

@@ -1,7 +1,8 @@
+import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
 import { isOwner } from '@/app/access'
 import { currentTime } from '@/clock'
 import { ClipboardPlus, Droplets, Pencil, Repeat2 } from 'lucide-react'
-import type { Metadata } from 'next'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
@@ -32,6 +33,8 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 export default async function WheelSetPage({ params }: Props) {
+  const t = await getTranslations()
+
   const { id } = await params
   const set = await wheelSetOr404(id)
   const db = await database()
@@ -56,16 +59,16 @@ export default async function WheelSetPage({ params }: Props) {
         </div>
         <div className="chips">
           <Link href={`/wheels/${id}/edit`} className="btn btn-outline-secondary">
-            <Pencil aria-hidden size={18} /> Edit
+            <Pencil aria-hidden size={18} /> {t('wheels.actions.edit')}
           </Link>
           <Link href={`/wheels/${id}/change`} className="btn btn-outline-secondary">
-            <Repeat2 aria-hidden size={18} /> Change wheels
+            <Repeat2 aria-hidden size={18} /> {t('wheels.actions.change')}
           </Link>
           <Link href={`/wheels/${id}/look`} className="btn btn-outline-secondary">
-            <Droplets aria-hidden size={18} /> Look
+            <Droplets aria-hidden size={18} /> {t('wheels.actions.check')}
           </Link>
           <Link href={`/wheels/${id}/intake`} className="btn btn-primary">
-            <ClipboardPlus aria-hidden size={20} /> Plan a visit
+            <ClipboardPlus aria-hidden size={20} /> {t('today.planJob')}
           </Link>
         </div>
       </header>
@@ -74,11 +77,11 @@ export default async function WheelSetPage({ params }: Props) {
         <div>
           <section aria-labelledby="due">
             <div className="section-head">
-              <h2 id="due">Due</h2>
-              <Link href={`/wheels/${id}/protection`}>Protection, layer by layer</Link>
+              <h2 id="due">{t('due.title')}</h2>
+              <Link href={`/wheels/${id}/protection`}>{t('wheels.layers')}</Link>
             </div>
             {due.length === 0 ? (
-              <p className="py-3">Nothing is due, and no protection is on record.</p>
+              <p className="py-3">{t('wheels.nothingDue')}</p>
             ) : (
               <DueRows items={due} now={now} named={false} actions={{ putOff, tickOff }} />
             )}
@@ -86,7 +89,7 @@ export default async function WheelSetPage({ params }: Props) {
           {spots.length > 0 && (
             <section aria-labelledby="tried" className="mt-4">
               <div className="section-head">
-                <h2 id="tried">Tried on these wheels</h2>
+                <h2 id="tried">{t('wheels.tested.title')}</h2>
               </div>
               <TestSpotRows spots={spots} now={now} />
             </section>
@@ -94,17 +97,17 @@ export default async function WheelSetPage({ params }: Props) {
           <SetPhotographs wheelSetId={id} page={photographs} now={now} />
           <section aria-labelledby="visits" className="mt-4">
             <div className="section-head">
-              <h2 id="visits">Visits</h2>
+              <h2 id="visits">{t('wheels.visits.title')}</h2>
               <span className="number">{visitCount}</span>
             </div>
             {visitCount === 0 ? (
-              <p className="py-3">None yet.</p>
+              <p className="py-3">{t('wheels.visits.none')}</p>
             ) : (
               <VisitRows visits={log.rows} now={now} showsCosts={await isOwner()} named={false} />
             )}
             {log.hasLater && (
               <p className="py-2">
-                <Link href={`/log?set=${id}`}>All visits of this set</Link>
+                <Link href={`/log?set=${id}`}>{t('wheels.visits.all')}</Link>
               </p>
             )}
           </section>

@@ -1,15 +1,18 @@
-import type { Metadata } from 'next'
+import { useTranslations } from 'next-intl'
+import { titled } from '@/i18n/titled'
 import { NewWheelSet } from '@/ui/wheel-set/NewWheelSet'
 import { saveNewWheelSet } from '../actions'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'New wheel set' }
+export const generateMetadata = titled('wheelSet.newPage')
 
 export default function NewWheelSetPage() {
+  const t = useTranslations()
+
   return (
     <>
       <header className="place-head">
-        <h1>New wheel set</h1>
+        <h1>{t('wheelSet.newPage')}</h1>
       </header>
       <NewWheelSet save={saveNewWheelSet} />
     </>

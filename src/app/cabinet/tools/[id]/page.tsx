@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { notFound } from 'next/navigation'
 import { database } from '@/data/connection'
 import { findTool } from '@/data/queries/tools'
@@ -8,9 +9,11 @@ import { discardTool, saveTool } from '../../actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Tool' }
+export const generateMetadata = titled('cabinet.tool.page')
 
 export default async function ToolPage({ params }: { params: Promise<{ id: string }> }) {
+  const t = await getTranslations()
+
   const id = idOfPath((await params).id)
   const found = await findTool(await database(), id)
   if (!found) notFound()
@@ -20,7 +23,7 @@ export default async function ToolPage({ params }: { params: Promise<{ id: strin
       <header className="place-head">
         <h1>{tool.name}</h1>
         <ActionButton action={discardTool.bind(null, id)} className="btn btn-outline-secondary">
-          Throw it away
+          {t('cabinet.tool.delete')}
         </ActionButton>
       </header>
       <ToolForm tool={tool} version={version} save={saveTool.bind(null, version)} />

@@ -1,5 +1,5 @@
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { livePlace } from '@/app/access'
 import { database } from '@/data/connection'
@@ -11,7 +11,7 @@ import { endJob } from '../../actions'
 import { jobOr404 } from '../findJobOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'In the bay' }
+export const generateMetadata = titled('bay.title')
 
 export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
@@ -7,9 +8,11 @@ import { JobSheet } from '@/ui/sheet/JobSheet'
 import { jobOr404 } from '../findJobOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Job sheet' }
+export const generateMetadata = titled('sheet.title')
 
 export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
+  const t = await getTranslations()
+
   const { id } = await params
   const { jobFile, plan } = await jobOr404(id)
   const { dilutionStyle } = await readSettings(await database())
@@ -18,7 +21,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
       <div className="sheet-tools chips mb-3">
         <PrintButton />
         <Link href={`/jobs/${id}`} className="btn btn-outline-secondary">
-          Back to the plan
+          {t('sheet.back')}
         </Link>
       </div>
       <JobSheet

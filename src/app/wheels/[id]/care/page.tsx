@@ -1,6 +1,7 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { format } from 'date-fns'
-import type { Metadata } from 'next'
 import { careAdvice } from '@/core/due/careCard'
 import { protectionFacts } from '@/core/protection/kinds'
 import { database } from '@/data/connection'
@@ -11,7 +12,7 @@ import { PrintButton } from '@/ui/PrintButton'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Care card' }
+export const generateMetadata = titled('due.care.title')
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -20,6 +21,8 @@ interface Props {
 const day = 'd MMMM yyyy'
 
 export default async function CarePage({ params }: Props) {
+  const t = await getTranslations()
+
   const set = await wheelSetOr404((await params).id)
   const db = await database()
   const now = currentTime()
@@ -50,30 +53,34 @@ export default async function CarePage({ params }: Props) {
         <p className="soft">
           {shopName}, {format(now, day)}
         </p>
-        <h2>What is on the wheels</h2>
+        <h2>{t('due.care.protection')}</h2>
         {named.length === 0 ? (
-          <p>Nothing that is on record.</p>
+          <p>{t('due.care.none')}</p>
         ) : (
           <ul>
             {named.map(({ facts }) => (
               <li key={facts.productName}>
-                {facts.productName}, {protectionFacts[facts.kind].name}, since {format(facts.appliedAt, day)}
+                {t('due.care.layer', {
+                  product: facts.productName,
+                  kind: protectionFacts[facts.kind].name,
+                  day: format(facts.appliedAt, day),
+                })}
               </li>
             ))}
           </ul>
         )}
         {curing && (
           <p>
-            <b>Keep everything wet away until {format(curing, 'EEEE d MMMM, HH:mm')}.</b>
+            <b>{t('due.care.curing', { time: format(curing, 'EEEE d MMMM, HH:mm') })}</b>
           </p>
         )}
-        <h2>How to wash it</h2>
+        <h2>{t('due.care.washing')}</h2>
         <ul>
           {wash.map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>
-        <h2>Never</h2>
+        <h2>{t('due.care.never')}</h2>
         <ul>
           {never.map((line) => (
             <li key={line}>{line}</li>
@@ -81,14 +88,11 @@ export default async function CarePage({ params }: Props) {
         </ul>
         {next && (
           <>
-            <h2>Due again</h2>
-            <p>
-              Around {format(next.p50 < now ? now : next.p50, 'MMMM yyyy')}, give or take: by how the car is
-              driven and washed. We tell you when a look says otherwise.
-            </p>
+            <h2>{t('due.care.next')}</h2>
+            <p>{t('due.care.around', { month: format(next.p50 < now ? now : next.p50, 'MMMM yyyy') })}</p>
           </>
         )}
-        <p className="soft">Labels of the products and the maker of the wheels go before this card.</p>
+        <p className="soft">{t('due.care.labels')}</p>
       </article>
     </>
   )

@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { lastTyreReading, listWheelChanges } from '@/data/queries/wheelChanges'
@@ -11,13 +12,15 @@ import { keepWheelChange, takeWheelChangeBack } from '../../protectionActions'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Change of wheels' }
+export const generateMetadata = titled('protection.change.title')
 
 interface Props {
   readonly params: Promise<{ id: string }>
 }
 
 export default async function ChangePage({ params }: Props) {
+  const t = await getTranslations()
+
   const set = await wheelSetOr404((await params).id)
   const db = await database()
   const now = currentTime()
@@ -32,10 +35,12 @@ export default async function ChangePage({ params }: Props) {
     <>
       <header className="place-head">
         <div>
-          <h1>Change of wheels</h1>
+          <h1>{t('protection.change.title')}</h1>
           <p className="lead-text">
-            <Link href={`/wheels/${set.id}`}>{set.vehicleName}</Link>. A set in storage hardly ages; the nuts
-            want a second look after 50 to 100 km.
+            {t.rich('protection.change.lead', {
+              vehicle: set.vehicleName,
+              link: (words) => <Link href={`/wheels/${set.id}`}>{words}</Link>,
+            })}
           </p>
         </div>
       </header>
@@ -48,30 +53,36 @@ export default async function ChangePage({ params }: Props) {
       />
       {tyres && (
         <p className="soft">
-          Tyres of this set, {formatDay(tyres.at, now)}: {tyres.dateCode && `date code ${tyres.dateCode}`}
-          {tyres.dateCode && tyres.treadMillimetres !== null && ', '}
-          {tyres.treadMillimetres !== null && `${tyres.treadMillimetres} mm of tread`}.
+          {t('protection.change.tyres', {
+            day: formatDay(tyres.at, now),
+            dateCode: tyres.dateCode || 'none',
+            both: String(Boolean(tyres.dateCode) && tyres.treadMillimetres !== null),
+            tread: tyres.treadMillimetres === null ? 'none' : String(tyres.treadMillimetres),
+          })}
         </p>
       )}
       <section aria-labelledby="changes" className="month-head">
         <div className="section-head">
-          <h2 id="changes">Until now</h2>
+          <h2 id="changes">{t('protection.change.history')}</h2>
         </div>
-        {changes.length === 0 && <p className="py-2">No change is on record yet.</p>}
+        {changes.length === 0 && <p className="py-2">{t('protection.change.noHistory')}</p>}
         <ul className="rows">
           {[...changes].reverse().map((change) => (
             <li key={change.id} className="row-item stock-row">
               <span>
-                {formatDay(change.at, now)}: {nameOf(change.mountedSetId)} on
-                {change.storedWhere && `, the other in ${change.storedWhere}`}
-                {change.torqueNewtonMetres !== null && `, ${change.torqueNewtonMetres} N·m`}
+                {t('protection.change.line', {
+                  day: formatDay(change.at, now),
+                  set: nameOf(change.mountedSetId),
+                  stored: change.storedWhere || 'none',
+                  torque: change.torqueNewtonMetres === null ? 'none' : String(change.torqueNewtonMetres),
+                })}
               </span>
               {change.id === last?.id && (
                 <ActionButton
                   action={takeWheelChangeBack.bind(null, set.vehicleId, change.id)}
                   className="btn btn-quiet"
                 >
-                  Take back
+                  {t('protection.change.undo')}
                 </ActionButton>
               )}
             </li>

@@ -1,10 +1,10 @@
-import type { Metadata } from 'next'
+import { titled } from '@/i18n/titled'
 import { WheelSetForm } from '@/ui/wheel-set/WheelSetForm'
 import { saveWheelSet } from '../../actions'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Edit wheel set' }
+export const generateMetadata = titled('wheelSet.edit')
 
 export default async function EditWheelSetPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,6 +1,7 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { addDays } from 'date-fns'
-import type { Metadata } from 'next'
 import { serviceIds } from '@/core/visit-kinds/service'
 import { database } from '@/data/connection'
 import { latestJobFile } from '@/data/queries/jobs'
@@ -15,7 +16,7 @@ import { planVisit } from '../../actions'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Intake' }
+export const generateMetadata = titled('intake.page')
 
 /** What falls due soon is done on the same visit, days. */
 const soonDays = 30
@@ -26,6 +27,8 @@ interface Props {
 }
 
 export default async function IntakePage({ params, searchParams }: Props) {
+  const t = await getTranslations()
+
   const { id } = await params
   const { service } = await searchParams
   const wanted = serviceIds.find((one) => one === service)
@@ -58,8 +61,8 @@ export default async function IntakePage({ params, searchParams }: Props) {
       }
       conditionsFrom={
         weather.ok
-          ? `Weather from the ${weather.value.isSimulated ? 'simulated ' : ''}feed.`
-          : 'The weather feed gives nothing usable: as at the last visit; type what it is.'
+          ? t('conditions.weatherFrom', { simulated: String(weather.value.isSimulated) })
+          : t('intake.noWeather')
       }
       ownEstimates={(await readSettings(db)).estimates}
       plan={planVisit.bind(null, id)}

@@ -1,11 +1,12 @@
-import type { Metadata } from 'next'
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { KeepForOffline } from '@/ui/offline/KeepForOffline'
 import { LookForm } from '@/ui/look/LookForm'
 import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'A look' }
+export const generateMetadata = titled('protection.check.title')
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -13,11 +14,13 @@ interface Props {
 }
 
 export default async function LookPage({ params, searchParams }: Props) {
+  const t = await getTranslations()
+
   const { id } = await params
   const set = await wheelSetOr404(id)
   return (
     <>
-      <SetHead title="How is it holding?" set={set} />
+      <SetHead title={t('protection.check.title')} set={set} />
       <KeepForOffline />
       <LookForm
         wheelSetId={id}

@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { database } from '@/data/connection'
 import { listPhotographs } from '@/data/queries/photographs'
 import { Live } from '@/app/_parts/Live'
@@ -11,7 +12,7 @@ import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Photographs' }
+export const generateMetadata = titled('photos.title')
 
 const shownAtOnce = 24
 
@@ -21,29 +22,26 @@ interface Props {
 }
 
 export default async function PhotographsPage({ params, searchParams }: Props) {
+  const t = await getTranslations()
+
   const { id } = await params
   const set = await wheelSetOr404(id)
   const page = await listPhotographs(await database(), id, pageAsked(await searchParams, shownAtOnce))
   return (
     <>
       <Live topics={['sets']} />
-      <SetHead title="Photographs" set={set}>
-        <TakePhotograph wheelSetId={id} positions={[]} label="Add photographs" />
+      <SetHead title={t('photos.title')} set={set}>
+        <TakePhotograph wheelSetId={id} positions={[]} label={t('photos.addLabel')} />
       </SetHead>
-      {page.rows.length === 0 && (
-        <p className="py-3">
-          None yet. What was there before the work is worth more than words: kerb marks, lifted lacquer,
-          stains.
-        </p>
-      )}
+      {page.rows.length === 0 && <p className="py-3">{t('photos.noneOfSet')}</p>}
       <PhotographStrip wheelSetId={id} photographs={page.rows} now={currentTime()} />
       <Pager
-        label="Pages of photographs"
+        label={t('photos.pages')}
         path={`/wheels/${id}/photographs`}
         query={{}}
         page={page}
-        earlier="Newer"
-        later="Older"
+        earlier={t('photos.newer')}
+        later={t('photos.older')}
       />
     </>
   )

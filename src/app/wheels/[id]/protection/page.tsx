@@ -1,6 +1,7 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import type { SearchParams } from '@/app/pageAsked'
-import type { Metadata } from 'next'
 import { Link } from '@/ui/Link'
 import { familyOf } from '@/core/chemistry/families'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -21,7 +22,7 @@ import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'Protection' }
+export const generateMetadata = titled('protection.title')
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -33,6 +34,8 @@ const checksAtFirst = 8
 const maxChecks = 1000
 
 export default async function ProtectionPage({ params, searchParams }: Props) {
+  const t = await getTranslations()
+
   const { id } = await params
   const showsAll = (await searchParams).checks === 'all'
   const set = await wheelSetOr404(id)
@@ -54,28 +57,23 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
   const lastReading = readings.at(-1)
   return (
     <>
-      <SetHead title="Protection" set={set}>
+      <SetHead title={t('protection.title')} set={set}>
         <div className="chips">
           <Link href={`/wheels/${id}/care`} className="btn btn-outline-secondary">
-            Care card
+            {t('due.care.title')}
           </Link>
           <Link href={`/wheels/${id}/look`} className="btn btn-primary">
-            Enter a look
+            {t('protection.check.enter')}
           </Link>
         </div>
       </SetHead>
       <div className="set-place">
         <div>
-          {beading.length === 0 && (
-            <p className="py-3">Nothing is on record on the wheels. Enter below what was put on, and when.</p>
-          )}
+          {beading.length === 0 && <p className="py-3">{t('protection.none')}</p>}
           {beading.map((layer) => (
             <LayerLife key={layer.forecast.id} wheelSetId={id} layer={layer} now={now} />
           ))}
-          <p className="soft">
-            Dots: looks; turned squares after a reviving wash. Strokes on the ground: washes. Grey: winters.
-            Dashed: where a top-up is due.
-          </p>
+          <p className="soft">{t('protection.legend')}</p>
         </div>
         <div>
           <OtherLayers layers={others} now={now} />
@@ -87,24 +85,27 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
           />
           <section aria-labelledby="put-on" className="mt-4">
             <div className="section-head">
-              <h2 id="put-on">Put on elsewhere</h2>
+              <h2 id="put-on">{t('protection.layer.title')}</h2>
             </div>
             <LayerForm positions={positions} known={known} keep={keepLayer.bind(null, id)} />
           </section>
           <section aria-labelledby="driving" className="mt-4">
             <div className="section-head">
-              <h2 id="driving">Driving</h2>
+              <h2 id="driving">{t('protection.odometer.title')}</h2>
             </div>
             <p className="mt-2 mb-0">
               {lastReading
-                ? `${Math.round(lastReading.kilometres)} km on ${formatDay(lastReading.at, now)}.`
-                : `${set.kilometresPerWeek} km a week, as told; two readings tell it better.`}
+                ? t('protection.odometer.last', {
+                    kilometres: Math.round(lastReading.kilometres),
+                    day: formatDay(lastReading.at, now),
+                  })
+                : t('protection.odometer.told', { kilometres: set.kilometresPerWeek })}
             </p>
             <OdometerForm keep={keepReading.bind(null, id)} />
           </section>
           <section aria-labelledby="renewed" className="mt-4">
             <div className="section-head">
-              <h2 id="renewed">New or repainted wheels</h2>
+              <h2 id="renewed">{t('protection.renewal.title')}</h2>
             </div>
             <RenewalForm positions={positions} keep={keepRenewal.bind(null, id)} />
           </section>

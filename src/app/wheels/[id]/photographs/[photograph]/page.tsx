@@ -1,5 +1,6 @@
+import { getTranslations } from 'next-intl/server'
+import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
@@ -13,13 +14,15 @@ import { throwPhotographAway } from '../../../photographActions'
 import { wheelSetOr404 } from '../../findOr404'
 
 export const dynamic = 'force-dynamic'
-export const metadata: Metadata = { title: 'A photograph' }
+export const generateMetadata = titled('photos.photo')
 
 interface Props {
   readonly params: Promise<{ id: string; photograph: string }>
 }
 
 export default async function PhotographPage({ params }: Props) {
+  const t = await getTranslations()
+
   const { id, photograph: photographId } = await params
   const set = await wheelSetOr404(id)
   const db = await database()
@@ -32,13 +35,13 @@ export default async function PhotographPage({ params }: Props) {
     <>
       <header className="place-head">
         <div>
-          <h1>{wheelsOf(photograph)}</h1>
+          <h1>{wheelsOf(photograph, t)}</h1>
           <p className="lead-text">
             {formatDay(takenAt, currentTime())}, {formatTimeOfDay(takenAt)} ·{' '}
             <Link href={`/wheels/${id}`}>
               {set.vehicleName}, {set.name}
             </Link>{' '}
-            · <Link href={of}>All photographs</Link>
+            · <Link href={of}>{t('photos.all')}</Link>
           </p>
         </div>
         {(await isOwner()) && (
@@ -46,7 +49,7 @@ export default async function PhotographPage({ params }: Props) {
             action={throwPhotographAway.bind(null, id, photograph.id)}
             className="btn btn-outline-secondary"
           >
-            Throw it away
+            {t('photos.delete')}
           </ActionButton>
         )}
       </header>
@@ -55,17 +58,17 @@ export default async function PhotographPage({ params }: Props) {
         src={`/api/photographs/${photograph.id}`}
         width={widthPixels}
         height={heightPixels}
-        alt={`${wheelsOf(photograph)} of ${set.vehicleName}`}
+        alt={t('photos.alt', { wheels: wheelsOf(photograph, t), vehicle: set.vehicleName })}
       />
-      <nav className="pager" aria-label="Other photographs">
+      <nav className="pager" aria-label={t('photos.others')}>
         {newerId && (
           <Link href={`${of}/${newerId}`} className="btn btn-outline-secondary">
-            Newer
+            {t('photos.newer')}
           </Link>
         )}
         {olderId && (
           <Link href={`${of}/${olderId}`} className="btn btn-outline-secondary">
-            Older
+            {t('photos.older')}
           </Link>
         )}
       </nav>

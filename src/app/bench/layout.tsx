@@ -1,0 +1,6 @@
+import type { ReactNode } from 'react'
+import { Words } from '@/i18n/Words'
+
+export default function MixingLayout({ children }: { children: ReactNode }) {
+  return <Words of={['mixing', 'plan']}>{children}</Words>
+}

@@ -1,0 +1,6 @@
+import type { ReactNode } from 'react'
+import { Words } from '@/i18n/Words'
+
+export default function JobLayout({ children }: { children: ReactNode }) {
+  return <Words of={['plan', 'conditions', 'sheet', 'bay']}>{children}</Words>
+}

@@ -1,0 +1,6 @@
+import type { ReactNode } from 'react'
+import { Words } from '@/i18n/Words'
+
+export default function BayLayout({ children }: { children: ReactNode }) {
+  return <Words of={['bay', 'photos', 'protection']}>{children}</Words>
+}

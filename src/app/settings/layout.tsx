@@ -1,0 +1,6 @@
+import type { ReactNode } from 'react'
+import { Words } from '@/i18n/Words'
+
+export default function SettingsLayout({ children }: { children: ReactNode }) {
+  return <Words of={['settings', 'access', 'photos']}>{children}</Words>
+}

@@ -1,0 +1,6 @@
+import type { ReactNode } from 'react'
+import { Words } from '@/i18n/Words'
+
+export default function UnlockLayout({ children }: { children: ReactNode }) {
+  return <Words of={['access']}>{children}</Words>
+}

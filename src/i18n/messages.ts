@@ -1,0 +1,50 @@
+import access from '../../messages/en/access.json'
+import bay from '../../messages/en/bay.json'
+import cabinet from '../../messages/en/cabinet.json'
+import common from '../../messages/en/common.json'
+import conditions from '../../messages/en/conditions.json'
+import due from '../../messages/en/due.json'
+import errors from '../../messages/en/errors.json'
+import frame from '../../messages/en/frame.json'
+import intake from '../../messages/en/intake.json'
+import log from '../../messages/en/log.json'
+import mixing from '../../messages/en/mixing.json'
+import outbox from '../../messages/en/outbox.json'
+import photos from '../../messages/en/photos.json'
+import plan from '../../messages/en/plan.json'
+import protection from '../../messages/en/protection.json'
+import rules from '../../messages/en/rules.json'
+import settings from '../../messages/en/settings.json'
+import sheet from '../../messages/en/sheet.json'
+import terms from '../../messages/en/terms.json'
+import today from '../../messages/en/today.json'
+import wheelSet from '../../messages/en/wheelSet.json'
+import wheels from '../../messages/en/wheels.json'
+
+/** All messages in English, by place. */
+export const english = {
+  access,
+  bay,
+  cabinet,
+  common,
+  conditions,
+  due,
+  errors,
+  frame,
+  intake,
+  log,
+  mixing,
+  outbox,
+  photos,
+  plan,
+  protection,
+  rules,
+  settings,
+  sheet,
+  terms,
+  today,
+  wheelSet,
+  wheels,
+}
+
+export type Messages = typeof english
