@@ -1,3 +1,4 @@
+import { say } from './words'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './server'
@@ -75,7 +76,7 @@ for (const place of placesOf.job)
 
 test('the choice between light and dark is remembered', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'Switch between light and dark' }).click()
+  await page.getByRole('button', { name: say('frame.theme') }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')

@@ -1,3 +1,4 @@
+import { like, say } from './words'
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import { expect, test, testTime } from './server'
@@ -6,14 +7,14 @@ import { tapOnce } from './jobActions'
 async function startJob(page: Page, set: string, service: string): Promise<void> {
   await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
   await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByLabel('Service').selectOption(service)
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('today.planJob') }).click()
+  await page.getByLabel(say('intake.service')).selectOption(service)
+  await page.getByRole('button', { name: say('intake.plan') }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await expect(page.locator('.run[data-live=true]')).toBeVisible()
 }
 const settledOf = async (page: Page) => Number(await page.locator('.run').getAttribute('data-settled'))
-const ending = (page: Page) => page.getByRole('heading', { name: 'How did it go?' })
+const ending = (page: Page) => page.getByRole('heading', { name: say('bay.finish.title') })
 
 test('a maintenance visit is worked by a one-button remote alone, within the taps good hands need', async ({
   page,
@@ -48,14 +49,17 @@ test('who has worked ahead says up to where, and takes it back as one', async ({
   await page.reload()
   await expect(page.locator('.run[data-live=true]')).toHaveAttribute('data-settled', '3')
   const before = await settledOf(page)
-  await page.getByText(/^What comes, /).click()
-  await page.getByRole('button', { name: 'Done up to here' }).nth(1).click()
+  await page.getByText(like('bay.coming.title')).click()
+  await page
+    .getByRole('button', { name: say('bay.coming.doneUpTo') })
+    .nth(1)
+    .click()
   await expect(page.locator(`.run[data-settled="${before}"]`)).toHaveCount(0)
   expect(await settledOf(page)).toBeGreaterThan(before + 3)
   // What was caught up with is nowhere called late.
   await expect(page.locator('.run-lost')).toHaveCount(0)
   await expect(page.locator('.run-clock.is-over, .run-clock.is-dry')).toHaveCount(0)
-  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: like('bay.acts.undoStep') }).click()
   await expect(page.locator('.run')).toHaveAttribute('data-settled', String(before))
 })
 
@@ -87,9 +91,9 @@ test('the next card is said aloud, in large letters, as the device is set', asyn
   })
   await startJob(page, 'Ferrow', 'maintain')
   const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said)
-  await page.getByText('This device').click()
-  await page.getByLabel('Say the next card and the clocks aloud').check()
-  await page.getByLabel('Large text, for two metres').check()
+  await page.getByText(say('bay.device.title')).click()
+  await page.getByLabel(say('bay.device.aloud')).check()
+  await page.getByLabel(say('bay.device.far')).check()
   await expect(page.locator('.run')).toHaveClass(/is-far/)
   await tapOnce(page)
   const title = (await page.locator('.run-now h1').textContent()) ?? ''

@@ -1,3 +1,4 @@
+import { say } from './words'
 import { randomUUID } from 'node:crypto'
 import type { APIRequestContext, Page } from '@playwright/test'
 import { expect, test, testTime } from './server'
@@ -16,25 +17,25 @@ async function startJob(
 ): Promise<string> {
   await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
   await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByLabel('Service').selectOption('decontaminate')
+  await page.getByRole('link', { name: say('today.planJob') }).click()
+  await page.getByLabel(say('intake.service')).selectOption('decontaminate')
   for (const wheel of leftOut) {
     await page.getByRole('group', { name: wheel }).getByRole('button').first().dispatchEvent('click')
-    await page.getByRole('button', { name: 'Leave this wheel out' }).click()
+    await page.getByRole('button', { name: say('intake.skipWheel') }).click()
   }
-  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('button', { name: say('intake.plan') }).click()
   await expect(page.locator('.plan-answer')).toBeVisible()
-  await openDeeper(page, 'Weather and hands')
+  await openDeeper(page, say('plan.conditions'))
   for (const [label, value] of Object.entries(weather)) {
     await page.getByLabel(label, { exact: true }).fill(value)
   }
   if (people === 2) {
-    await page.getByRole('button', { name: 'Two people' }).click()
-    await openDeeper(page, 'Timeline')
+    await page.getByRole('button', { name: say('conditions.people.two') }).click()
+    await openDeeper(page, say('plan.timeline.title'))
     await expect(page.getByRole('group', { name: 'Person 2' }).getByRole('button').first()).toBeVisible()
     await expect(page.locator('.plan')).toHaveAttribute('aria-busy', 'false')
   }
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await expect(title(page)).toBeVisible()
   return /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
 }
@@ -52,7 +53,7 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   // One wheel, so that its wait is not filled with work at another.
-  const weather = { 'Air, °C': '28', 'Humidity, %': '30', 'Wind, km/h': '12' }
+  const weather = { [say('conditions.fields.airCelsius')]: '28', 'Humidity, %': '30', 'Wind, km/h': '12' }
   const jobId = await startJob(page, 'Halden', 1, weather, ['Front right', 'Rear left', 'Rear right'])
   const post = async (data: { kind: string; stepId: string; at: string }) =>
     expect(

@@ -1,3 +1,4 @@
+import { like, say } from './words'
 import type { Browser, Page } from '@playwright/test'
 import { expect, test } from './server'
 
@@ -6,7 +7,7 @@ test.use(phone)
 
 const settledOf = async (page: Page) => Number(await page.locator('.run').getAttribute('data-settled'))
 const title = (page: Page) => page.locator('.run-now h1')
-const ending = (page: Page) => page.getByRole('heading', { name: 'How did it go?' })
+const ending = (page: Page) => page.getByRole('heading', { name: say('bay.finish.title') })
 const best = (page: Page) => page.locator('.run-acts [data-best]')
 const asked = (page: Page, name: string) => page.getByRole('group', { name, exact: true })
 const live = (page: Page) => expect(page.locator('.run[data-live=true]')).toBeVisible()
@@ -14,17 +15,17 @@ const live = (page: Page) => expect(page.locator('.run[data-live=true]')).toBeVi
 async function planJob(page: Page, set: string, service: string): Promise<void> {
   await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
   await page.locator('.set-row').first().tap()
-  await page.getByRole('link', { name: 'Plan a visit' }).tap()
-  await page.getByLabel('Service').selectOption(service)
+  await page.getByRole('link', { name: say('today.planJob') }).tap()
+  await page.getByLabel(say('intake.service')).selectOption(service)
   // Whatever the season outside is: a cold wheel takes more of everything.
-  await page.getByLabel('Air, °C').fill('18')
-  await page.getByRole('button', { name: 'Plan it' }).tap()
+  await page.getByLabel(say('intake.airCelsius')).fill('18')
+  await page.getByRole('button', { name: say('intake.plan') }).tap()
   await expect(page.locator('.plan-answer')).toBeVisible()
 }
 
 async function startJob(page: Page, set: string, service = 'decontaminate'): Promise<void> {
   await planJob(page, set, service)
-  await page.getByRole('link', { name: 'Start in the bay' }).tap()
+  await page.getByRole('link', { name: say('plan.head.start') }).tap()
   await live(page)
 }
 
@@ -58,37 +59,42 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
   const happened = { brown: 0, stayed: 0, marked: 0, caughtUp: 0, away: 0 }
   let marked = ''
   while (!(await ending(page).isVisible())) {
-    if (happened.brown < 2 && (await asked(page, 'Foam').isVisible())) {
+    if (happened.brown < 2 && (await asked(page, say('bay.foam.label')).isVisible())) {
       // The second at the same wheel: the first has brought it.
       await gloves.settle(gloves.choose('Brown'))
       happened.brown += 1
       await expect(sight(page)).toContainText(
         happened.brown === 1 ? 'one round more' : /does not fall|Brown foam/,
       )
-    } else if (happened.marked === 0 && (await asked(page, 'Test spot').isVisible())) {
+    } else if (happened.marked === 0 && (await asked(page, say('bay.spot.label')).isVisible())) {
       marked = /: (.+)$/.exec((await page.locator('.run-lines b').first().textContent()) ?? '')?.[1] ?? ''
       await gloves.settle(gloves.choose('It marked'))
       happened.marked += 1
       await expect(sight(page)).toContainText(`${marked} marked this finish`)
-    } else if (happened.stayed === 0 && (await asked(page, 'Look').isVisible())) {
+    } else if (happened.stayed === 0 && (await asked(page, say('bay.check.label')).isVisible())) {
       await gloves.settle(
-        gloves.choose('Something stayed'),
-        () => asked(page, 'Behind').getByRole('button', { name: 'barrel' }).tap(),
-        () => asked(page, 'Soil').getByRole('button', { name: 'bonded brake dust' }).tap(),
-        gloves.choose('Treat it'),
+        gloves.choose(say('bay.check.remains')),
+        () => asked(page, say('bay.remains.behind')).getByRole('button', { name: 'barrel' }).tap(),
+        () => asked(page, say('bay.remains.soil')).getByRole('button', { name: 'bonded brake dust' }).tap(),
+        gloves.choose(say('bay.check.treat')),
       )
       happened.stayed += 1
       await expect(sight(page)).toContainText('Bonded brake dust stayed at the barrel')
       await expect(page.locator('.run-added').first()).toBeVisible()
     } else if (happened.stayed > 0 && happened.caughtUp === 0) {
-      await page.getByText(/^What comes, /).tap()
-      await gloves.settle(() => page.getByRole('button', { name: 'Done up to here' }).nth(1).tap())
+      await page.getByText(like('bay.coming.title')).tap()
+      await gloves.settle(() =>
+        page
+          .getByRole('button', { name: say('bay.coming.doneUpTo') })
+          .nth(1)
+          .tap(),
+      )
       happened.caughtUp += 1
       await expect(page.locator('.run-clock.is-over, .run-clock.is-dry')).toHaveCount(0)
     } else if (happened.caughtUp > 0 && happened.away === 0) {
-      await page.getByRole('button', { name: 'Called away' }).tap()
+      await page.getByRole('button', { name: say('bay.away.title') }).tap()
       await page.getByRole('button', { name: '5 min', exact: true }).tap()
-      const go = page.getByRole('button', { name: 'Nothing dries: go' })
+      const go = page.getByRole('button', { name: say('bay.away.safe') })
       // What is wet comes off first.
       while (!(await go.isVisible()))
         await gloves.settle(() =>
@@ -99,7 +105,7 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
         )
       await go.tap()
       await expect(page.getByText('Away,')).toBeVisible()
-      await page.getByRole('button', { name: 'I am back' }).tap()
+      await page.getByRole('button', { name: say('bay.away.back') }).tap()
       happened.away += 1
     } else await gloves.settle(() => best(page).tap())
     expect(gloves.taps).toBeLessThan(120)
@@ -110,13 +116,13 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 
   // What somebody else found at the end is added with three taps.
-  await page.getByRole('button', { name: 'Something stayed, rear left' }).tap()
-  await asked(page, 'Soil').getByRole('button', { name: 'mineral scale' }).tap()
-  await page.getByRole('button', { name: 'That stayed' }).tap()
+  await page.getByRole('button', { name: say('bay.leftovers.addAt', { wheel: 'rear left' }) }).tap()
+  await asked(page, say('bay.remains.soil')).getByRole('button', { name: 'mineral scale' }).tap()
+  await page.getByRole('button', { name: say('bay.leftovers.save') }).tap()
   await expect(page.getByRole('button', { name: 'some left' })).toHaveAttribute('aria-pressed', 'true')
   await page.getByText(/^Used: /).tap()
-  await page.getByLabel('bottle empty').first().tap()
-  await page.getByRole('button', { name: 'Write it down' }).tap()
+  await page.getByLabel(say('bay.used.empty')).first().tap()
+  await page.getByRole('button', { name: say('bay.finish.save') }).tap()
   await expect(page.locator('.log-row').first()).toContainText('mineral scale at the face (rear left)')
 
   // Remembered: nobody plans on that finish what has marked it.
@@ -137,7 +143,7 @@ test('a decontamination is worked by a one-button remote alone', async ({ page }
     await expect(page.locator(`.run[data-settled="${before}"]`)).toHaveCount(0)
   }
   expect(taps).toBeLessThanOrEqual(46)
-  await expect(page.getByRole('button', { name: 'clean', exact: true })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: say('bay.leftovers.clean'), exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
   )
@@ -159,21 +165,21 @@ test('what one phone has seen comes to the other, and goes when it is undone', a
   await startJob(page, 'Sorrel', 'maintain')
   const jobId = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
   const first = new Gloves(page)
-  while (!(await asked(page, 'Look').isVisible())) await first.settle(() => best(page).tap())
+  while (!(await asked(page, say('bay.check.label')).isVisible())) await first.settle(() => best(page).tap())
   // What the other phone opens is what the server has.
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   const other = await secondPhone(browser, server.address, `/jobs/${jobId}/run`)
   await expect(title(other)).toHaveText((await title(page).textContent()) ?? '')
   await first.settle(
-    first.choose('Something stayed'),
-    () => asked(page, 'Soil').getByRole('button', { name: 'tar and glue' }).tap(),
-    first.choose('Treat it'),
+    first.choose(say('bay.check.remains')),
+    () => asked(page, say('bay.remains.soil')).getByRole('button', { name: 'tar and glue' }).tap(),
+    first.choose(say('bay.check.treat')),
   )
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
   // A phone that was in a pocket looks again when it is taken out.
   await other.evaluate(() => document.dispatchEvent(new Event('visibilitychange')))
   await expect(other.locator('.run-added').first()).toBeVisible()
-  await other.getByRole('button', { name: /^Undo/ }).tap()
+  await other.getByRole('button', { name: like('bay.acts.undoStep') }).tap()
   await expect(other.locator('.run-added')).toHaveCount(0)
   await expect(asked(other, 'Look')).toBeVisible()
   await other.context().close()

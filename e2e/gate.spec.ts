@@ -1,3 +1,4 @@
+import { say } from './words'
 import { createServer } from 'node:http'
 import { request as ask } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -28,7 +29,7 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
   const stranger = await browser.newContext({ ...phone, baseURL: server.networkAddress })
   const page = await stranger.newPage()
   await page.goto('/due')
-  await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: say('access.pair.title') })).toBeVisible()
   expect((await stranger.request.get('/api/cabinet/json')).status()).toBe(401)
   const code = await codeFor(desk, 'Bay')
   expect(
@@ -57,8 +58,12 @@ test('a phone comes in with the code of the desk, sees what is the bay’s, and 
   const owner = await paired(browser, server.networkAddress, again, 'Owner')
   expect((await owner.request.get('/api/cabinet/json')).status()).toBe(200)
   await again.reload()
-  await again.getByRole('button', { name: 'Put Bay phone out' }).click()
-  await expect(again.getByRole('button', { name: 'Put Bay phone out' })).toHaveCount(0)
+  await again
+    .getByRole('button', { name: say('access.devices.revokeDevice', { device: 'Bay phone' }) })
+    .click()
+  await expect(
+    again.getByRole('button', { name: say('access.devices.revokeDevice', { device: 'Bay phone' }) }),
+  ).toHaveCount(0)
   await expect.poll(async () => (await bay.request.get('/api/clock')).status(), { timeout: 1000 }).toBe(401)
   expect((await owner.request.get('/api/clock')).status()).toBe(200)
   await end()
@@ -170,21 +175,21 @@ test('the desk asks for its passphrase once one is set', async ({ browser }) => 
   const { server, end } = await openServer()
   const desk = await browser.newPage({ baseURL: server.address })
   await desk.goto('/settings/phones')
-  await desk.getByLabel('Passphrase', { exact: true }).fill('short')
-  await desk.getByRole('button', { name: 'Set it' }).click()
+  await desk.getByLabel(say('access.passphrase.label'), { exact: true }).fill('short')
+  await desk.getByRole('button', { name: say('access.passphrase.save') }).click()
   await expect(desk.getByText('at least 8 characters')).toBeVisible()
-  await desk.getByLabel('Passphrase', { exact: true }).fill('a long wet glove')
-  await desk.getByRole('button', { name: 'Set it' }).click()
-  await expect(desk.getByText('Other windows of this desk')).toBeVisible()
+  await desk.getByLabel(say('access.passphrase.label'), { exact: true }).fill('a long wet glove')
+  await desk.getByRole('button', { name: say('access.passphrase.save') }).click()
+  await expect(desk.getByText(say('access.passphrase.set'))).toBeVisible()
   const other = await browser.newContext({ baseURL: server.address })
   const page = await other.newPage()
   await page.goto('/cabinet')
-  await expect(page.getByRole('heading', { name: 'This desk is locked' })).toBeVisible()
-  await page.getByLabel('Passphrase of this desk').fill('another one')
-  await page.getByRole('button', { name: 'Open it' }).click()
+  await expect(page.getByRole('heading', { name: say('access.unlock.title') })).toBeVisible()
+  await page.getByLabel(say('access.unlock.passphrase')).fill('another one')
+  await page.getByRole('button', { name: say('access.unlock.unlock') }).click()
   await expect(page.getByText('After several wrong ones')).toBeVisible()
-  await page.getByLabel('Passphrase of this desk').fill('a long wet glove')
-  await page.getByRole('button', { name: 'Open it' }).click()
+  await page.getByLabel(say('access.unlock.passphrase')).fill('a long wet glove')
+  await page.getByRole('button', { name: say('access.unlock.unlock') }).click()
   await page.waitForURL(`${server.address}/`)
   await end()
 })

@@ -1,3 +1,4 @@
+import { say } from './words'
 import { expect, type Page } from '@playwright/test'
 
 /** Fields a new wheel set needs, as a person types them. */
@@ -10,10 +11,7 @@ export const newSet = {
 }
 
 /** Opens what lies one look deeper on the plan, unless it is open. */
-export async function openDeeper(
-  page: Page,
-  title: 'Weather and hands' | 'Other options' | 'What is left' | 'Timeline' | 'How short',
-): Promise<void> {
+export async function openDeeper(page: Page, title: string): Promise<void> {
   const part = page
     .locator('.deeper')
     .filter({ has: page.locator('> summary > .deeper-title', { hasText: title }) })
@@ -29,17 +27,17 @@ export async function openDeeper(
 export async function planVisit(page: Page, vehicle: string): Promise<void> {
   await page.goto(`/wheels?q=${encodeURIComponent(vehicle)}`)
   await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByLabel('Kilometres').fill('900')
-  await page.getByLabel('Air, °C').fill('18')
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await expect(page.getByRole('link', { name: 'Start in the bay' })).toBeVisible()
+  await page.getByRole('link', { name: say('today.planJob') }).click()
+  await page.getByLabel(say('intake.kilometres')).fill('900')
+  await page.getByLabel(say('intake.airCelsius')).fill('18')
+  await page.getByRole('button', { name: say('intake.plan') }).click()
+  await expect(page.getByRole('link', { name: say('plan.head.start') })).toBeVisible()
 }
 
 /** Plans such a visit and opens it in the bay; gives its address there. */
 export async function openRun(page: Page, vehicle: string): Promise<string> {
   await planVisit(page, vehicle)
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await expect(page.locator('.run')).toBeVisible()
   return new URL(page.url()).pathname
 }
@@ -56,7 +54,7 @@ export async function tapOnce(page: Page): Promise<void> {
 /** Works the run to its end: one tap after the other, answering every question with the best there is. */
 export async function workThrough(page: Page, tap: () => Promise<void>): Promise<number> {
   let taps = 0
-  const finish = page.getByRole('heading', { name: 'How did it go?' })
+  const finish = page.getByRole('heading', { name: say('bay.finish.title') })
   await expect(page.locator('.run[data-live=true]')).toBeVisible()
   for (;;) {
     if (await finish.isVisible()) return taps

@@ -1,3 +1,4 @@
+import { say } from './words'
 import { cpSync, rmSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
@@ -70,9 +71,9 @@ test('what is bought at the desk stands in a cabinet that is open elsewhere', as
   await expect(row).toBeVisible()
   const other = await (await browser.newContext({ baseURL: server.address })).newPage()
   await other.goto('/cabinet/hub-wax')
-  await other.getByLabel('What happened').selectOption('counted')
-  await other.getByLabel('Is there, ml').fill('777')
-  await other.getByRole('button', { name: 'Keep' }).click()
+  await other.getByLabel(say('cabinet.stock.what')).selectOption('counted')
+  await other.getByLabel(say('cabinet.stock.kinds.counted.amount')).fill('777')
+  await other.getByRole('button', { name: say('cabinet.stock.save') }).click()
   await expect(row).toContainText('777 ml')
   await other.context().close()
 })
@@ -115,10 +116,10 @@ test('who saves a form and goes back sees what was saved, not the form again', a
   await page.locator('.set-row').first().click()
   await page.getByRole('link', { name: 'Edit' }).click()
   const note = `Kerbed in ${crypto.randomUUID().slice(0, 8)}`
-  await page.getByLabel('Note').fill(note)
+  await page.getByLabel(say('cabinet.product.note')).fill(note)
   await page.getByRole('button', { name: /^Save/ }).click()
   await expect(page.getByText(note)).toBeVisible()
-  await page.getByRole('link', { name: 'Look', exact: true }).click()
+  await page.getByRole('link', { name: say('bay.check.label'), exact: true }).click()
   await expect(page.locator('.look-form')).toBeVisible()
   await page.goBack()
   await expect(page.getByText(note)).toBeVisible()
@@ -144,7 +145,7 @@ test('a page that is open stays while the program is gone, and follows again whe
   await server.stop()
   // It has looked more than once, and found nobody.
   await expect.poll(() => asked, { timeout: 20_000 }).toBeGreaterThan(1)
-  await expect(page.getByRole('heading', { name: 'Photographs' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: say('photos.title') })).toBeVisible()
   const again = await startServer(folder, false, { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_ADDRESS: server.address }) // prettier-ignore
   const sent = { requestId: crypto.randomUUID(), jpeg: await smallPicture() }
   expect((await page.request.post(`/api${set}/photographs`, { data: sent })).status()).toBe(200)

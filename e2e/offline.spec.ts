@@ -1,3 +1,4 @@
+import { say } from './words'
 import { cpSync, rmSync } from 'node:fs'
 import { workThrough } from './jobActions'
 import { expect, newFolder, startServer, test } from './server'
@@ -20,10 +21,10 @@ test('a job that was opened is worked to its end while the program is gone, page
   const page = await context.newPage()
   await page.goto('/wheels?q=Mossen')
   await page.locator('.set-row').first().tap()
-  await page.getByRole('link', { name: 'Plan a visit' }).tap()
-  await page.getByLabel('Air, °C').fill('18')
-  await page.getByRole('button', { name: 'Plan it' }).tap()
-  await page.getByRole('link', { name: 'Start in the bay' }).tap()
+  await page.getByRole('link', { name: say('today.planJob') }).tap()
+  await page.getByLabel(say('intake.airCelsius')).fill('18')
+  await page.getByRole('button', { name: say('intake.plan') }).tap()
+  await page.getByRole('link', { name: say('plan.head.start') }).tap()
   await expect(page.locator('[data-kept-offline=true]')).toHaveCount(1)
   const best = page.locator('.run-acts [data-best]')
   const settled = async () => Number(await page.locator('.run').getAttribute('data-settled'))
@@ -40,16 +41,16 @@ test('a job that was opened is worked to its end while the program is gone, page
   await expect(page.locator('.run[data-live=true]')).toBeVisible()
   expect(await settled()).toBe(acknowledged)
   await workThrough(page, () => best.tap())
-  await expect(page.getByText('No connection: the taps are kept on this device')).toBeVisible()
+  await expect(page.getByText(say('bay.finish.offline'))).toBeVisible()
   // The phone runs out, and is started again: still without the program.
   const jobPage = page.url()
   await page.close()
   const later = await context.newPage()
   await later.goto(jobPage)
-  await expect(later.getByRole('heading', { name: 'How did it go?' })).toBeVisible()
+  await expect(later.getByRole('heading', { name: say('bay.finish.title') })).toBeVisible()
 
   const again = await startServer(folder, false, { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_ADDRESS: server.address }) // prettier-ignore
-  await expect(later.getByRole('button', { name: 'Write it down' })).toBeEnabled({ timeout: 30_000 })
+  await expect(later.getByRole('button', { name: say('bay.finish.save') })).toBeEnabled({ timeout: 30_000 })
   const id = /jobs\/([0-9a-f-]{36})/.exec(jobPage)?.[1] ?? ''
   const { events } = (await (await later.request.get(`/api/jobs/${id}/events`)).json()) as {
     events: { kind: string; stepId: string }[]
@@ -57,7 +58,7 @@ test('a job that was opened is worked to its end while the program is gone, page
   const done = events.filter(({ kind }) => kind === 'done' || kind === 'answered').map(({ stepId }) => stepId)
   expect(new Set(done).size).toBe(done.length)
   expect(done.length).toBeGreaterThan(acknowledged)
-  await later.getByRole('button', { name: 'Write it down' }).tap()
+  await later.getByRole('button', { name: say('bay.finish.save') }).tap()
   await later.waitForURL('**/log**')
   await context.close()
   await again.stop()

@@ -1,3 +1,4 @@
+import { like, say } from './words'
 import type { Page } from '@playwright/test'
 import { openDeeper, tapOnce } from './jobActions'
 import { expect, test } from './server'
@@ -5,11 +6,11 @@ import { expect, test } from './server'
 async function planOf(page: Page, set: string, service?: string): Promise<void> {
   await page.goto(`/wheels?q=${encodeURIComponent(set)}`)
   await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  if (service) await page.getByLabel('Service').selectOption(service)
-  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('link', { name: say('today.planJob') }).click()
+  if (service) await page.getByLabel(say('intake.service')).selectOption(service)
+  await page.getByRole('button', { name: say('intake.plan') }).click()
   await expect(page.locator('.plan-answer')).toBeVisible()
-  await openDeeper(page, 'Weather and hands')
+  await openDeeper(page, say('plan.conditions'))
 }
 /** The newest change is worked out and on the server. */
 const settled = (page: Page) =>
@@ -23,21 +24,21 @@ test('a black wheel in the sun is worked in parts or left for a cooler hour, and
   page,
 }) => {
   await planOf(page, 'Halden', 'decontaminate')
-  await condition(page, 'Air, °C').fill('23')
+  await condition(page, say('conditions.fields.airCelsius')).fill('23')
   await condition(page, 'Humidity, %').fill('45')
   await condition(page, 'Cloud, %').fill('0')
   await settled(page)
   // In the morning where the shop stands, whatever the time zone of the machine.
-  await condition(page, 'Begins').fill(inField(new Date('2026-06-21T07:00:00Z')))
-  await condition(page, 'Front points').selectOption({ label: 'north' })
-  await condition(page, 'Stands in').selectOption('partSun')
+  await condition(page, say('conditions.begins')).fill(inField(new Date('2026-06-21T07:00:00Z')))
+  await condition(page, say('conditions.heading')).selectOption({ label: 'north' })
+  await condition(page, say('conditions.place')).selectOption('partSun')
   await settled(page)
   const inParts = page.locator('.stage-wet, .shortfall').filter({ hasText: /of the wheel at a time/ })
   // How much dirt the calendar leads to expect decides which of these it is.
   const tooHot = page.locator('main').getByText(/Not now|far too hot/)
   await expect(inParts.or(tooHot).first()).toBeVisible()
   const sunny = await inParts.count()
-  await condition(page, 'Stands in').selectOption('shade')
+  await condition(page, say('conditions.place')).selectOption('shade')
   await settled(page)
   await expect(tooHot).toHaveCount(0)
   expect(await inParts.count()).toBeLessThanOrEqual(Math.max(sunny, 4))
@@ -45,9 +46,9 @@ test('a black wheel in the sun is worked in parts or left for a cooler hour, and
 
 test('hot brakes wait: two readings give the time, and the wheel begins later', async ({ page }) => {
   await planOf(page, 'Corvane')
-  await condition(page, 'Air, °C').fill('18')
+  await condition(page, say('conditions.fields.airCelsius')).fill('18')
   await settled(page)
-  await page.getByText('Hot brakes', { exact: true }).click()
+  await page.getByText(say('conditions.brakes.title'), { exact: true }).click()
   await page.locator('#brake-position').selectOption('frontLeft')
   await condition(page, 'First, °C').fill('96')
   await condition(page, 'Second, °C').fill('96')
@@ -56,9 +57,9 @@ test('hot brakes wait: two readings give the time, and the wheel begins later', 
   await condition(page, 'Second, °C').fill('71')
   await expect(page.getByText('Cool enough (35 °C) in 18 min.')).toBeVisible()
   await expect(page.getByRole('img', { name: /The brake cools to 35 °C in 18 minutes/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Plan with it' }).click()
+  await page.getByRole('button', { name: say('conditions.brakes.use') }).click()
   await settled(page)
-  await openDeeper(page, 'Timeline')
+  await openDeeper(page, say('plan.timeline.title'))
   const beginOf = (wheel: string) =>
     page
       .getByRole('group', { name: wheel })
@@ -77,7 +78,10 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   const mode = (name: string) =>
     request.post(`${server.address}/api/devices/modes`, { data: { device: 'thermometer', mode: name } })
   await planOf(page, 'Corvane')
-  const row = page.getByRole('list', { name: 'Surface of each wheel' }).getByRole('listitem').first()
+  const row = page
+    .getByRole('list', { name: say('conditions.surfaces') })
+    .getByRole('listitem')
+    .first()
   await expect(row).toContainText('estimate')
   await row.getByRole('button').click()
   await expect(row).toContainText('measured')
@@ -95,27 +99,27 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   await mode('well')
   await row.getByRole('button').click()
   await expect(page.getByText('by the simulated thermometer')).toBeVisible()
-  await page.getByRole('button', { name: 'Forget the readings, use the estimate' }).click()
+  await page.getByRole('button', { name: say('conditions.clearReadings') }).click()
   await expect(row).toContainText('estimate')
   await settled(page)
   await page.reload()
-  await openDeeper(page, 'Weather and hands')
+  await openDeeper(page, say('plan.conditions'))
   await expect(row).toContainText('estimate')
 })
 
 test('two people have a lane each, and each sees their own steps in the bay', async ({ page }) => {
   await planOf(page, 'Corvane')
-  await page.getByRole('button', { name: 'Two people' }).click()
+  await page.getByRole('button', { name: say('conditions.people.two') }).click()
   await settled(page)
-  await openDeeper(page, 'Timeline')
+  await openDeeper(page, say('plan.timeline.title'))
   for (const lane of ['Person 1', 'Person 2'])
     await expect(page.getByRole('group', { name: lane }).getByRole('button').first()).toBeVisible()
   const plan = page.url()
-  await page.getByRole('link', { name: 'Job sheet' }).click()
+  await page.getByRole('link', { name: say('plan.head.sheet') }).click()
   for (const box of await page.locator('.sheet-box:not(li)').all())
     await expect(box).toHaveText(/ (1|2|1\+2)$/)
   await page.goto(plan)
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await tapOnce(page)
   // At one wheel they may begin together, with moves of their own; the same moves are at another wheel.
   const card = page.locator('.run-now')
@@ -126,13 +130,13 @@ test('two people have a lane each, and each sees their own steps in the bay', as
 
 test('a step is put to another time by key and by mouse, and the rest follows', async ({ page }) => {
   await planOf(page, 'Pellam Four')
-  await openDeeper(page, 'Timeline')
+  await openDeeper(page, say('plan.timeline.title'))
   const dry = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).last()
   await dry.focus()
   await page.keyboard.press('Shift+ArrowRight')
-  await expect(page.getByRole('button', { name: 'Clear manual times (1)' })).toBeVisible()
+  await expect(page.getByRole('button', { name: say('plan.timeline.clear', { count: 1 }) })).toBeVisible()
   await settled(page)
-  await page.getByRole('button', { name: 'Clear manual times (1)' }).click()
+  await page.getByRole('button', { name: say('plan.timeline.clear', { count: 1 }) }).click()
   await settled(page)
   const spray = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Dry / }).first()
   await spray.scrollIntoViewIfNeeded()
@@ -142,7 +146,7 @@ test('a step is put to another time by key and by mouse, and the rest follows', 
   await page.mouse.down()
   await page.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 6 })
   await page.mouse.up()
-  await expect(page.getByRole('button', { name: 'Clear manual times (1)' })).toBeVisible()
+  await expect(page.getByRole('button', { name: say('plan.timeline.clear', { count: 1 }) })).toBeVisible()
   // What cannot be there is said, and the order stays.
   await settled(page)
   const rinse = page.getByRole('group', { name: 'You' }).getByRole('button', { name: /Rinse/ }).first()
@@ -151,14 +155,14 @@ test('a step is put to another time by key and by mouse, and the rest follows', 
     await page.keyboard.press('Shift+ArrowLeft')
     await settled(page)
   }
-  await openDeeper(page, 'How short')
+  await openDeeper(page, say('plan.bounds.title'))
   await expect(page.locator('.timeline-sum')).toBeVisible()
 })
 
 test('the job sheet prints with clock times, recipes and cautions', async ({ page }) => {
   await planOf(page, 'Pellam Four')
-  await page.getByRole('link', { name: 'Job sheet' }).click()
-  await expect(page.getByRole('heading', { name: 'Fill' })).toBeVisible()
+  await page.getByRole('link', { name: say('plan.head.sheet') }).click()
+  await expect(page.getByRole('heading', { name: say('plan.fills.title') })).toBeVisible()
   await expect(page.getByRole('rowheader', { name: 'Wash' })).toBeVisible()
   await expect(page.locator('.sheet-wheel').first()).toHaveText(/^\d\d:\d\d$/)
   await page.emulateMedia({ media: 'print' })
@@ -180,16 +184,16 @@ test('bad conditions are refused at their field, and the page stays up', async (
   for (const [label, text, mend] of [
     ['Humidity, %', '120', 'Give a number from 0 to 100 % relative humidity.'],
     ['Wind, km/h', '-3', 'Give a number from 0 to 120 km/h.'],
-    ['Air, °C', '80', 'Give a number from -20 to 50 °C.'],
+    [say('conditions.fields.airCelsius'), '80', 'Give a number from -20 to 50 °C.'],
   ] as const) {
     await condition(page, label).fill(text)
     await expect(page.getByText(mend)).toBeVisible()
     await page.reload()
-    await openDeeper(page, 'Weather and hands')
+    await openDeeper(page, say('plan.conditions'))
   }
   await page.goto('/settings')
-  await page.getByLabel('Latitude, north is positive').fill('200')
-  await page.getByRole('button', { name: 'Save the settings' }).click()
+  await page.getByLabel(say('settings.shop.latitude')).fill('200')
+  await page.getByRole('button', { name: say('settings.save') }).click()
   await expect(page.getByText('Give a number from -90 to 90 degrees, north is positive.')).toBeVisible()
   const bad = await request.post(`${server.address}/api/devices/modes`, {
     data: { device: 'kettle', mode: 'well' },
@@ -200,35 +204,37 @@ test('bad conditions are refused at their field, and the page stays up', async (
 test('called away with something wet: off with it first, then go, and come back', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await planOf(page, 'Corvane', 'decontaminate')
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   const clocks = page.locator('.run-clock .clock-time').filter({ hasText: /\d/ })
-  await page.getByRole('button', { name: 'Called away' }).click()
+  await page.getByRole('button', { name: say('bay.away.title') }).click()
   await page.getByRole('button', { name: '30 min' }).click()
-  await expect(page.getByRole('button', { name: 'Nothing dries: go' })).toBeVisible()
-  await page.getByRole('button', { name: 'Stay' }).click()
+  await expect(page.getByRole('button', { name: say('bay.away.safe') })).toBeVisible()
+  await page.getByRole('button', { name: say('bay.away.stay') }).click()
   for (let tap = 0; (await clocks.count()) === 0; tap += 1) {
     expect(tap).toBeLessThan(20)
     await tapOnce(page)
   }
-  await page.getByRole('button', { name: 'Called away' }).click()
+  await page.getByRole('button', { name: say('bay.away.title') }).click()
   await page.getByRole('button', { name: '30 min' }).click()
   await expect(page.getByText('Before you go:')).toBeVisible()
-  const off = page.getByRole('group', { name: 'Called away' }).getByRole('button', { name: /: done$/ })
+  const off = page
+    .getByRole('group', { name: say('bay.away.title') })
+    .getByRole('button', { name: /: done$/ })
   for (let left = await off.count(); left > 0; left -= 1) {
     await off.first().click()
     await expect(off).toHaveCount(left - 1)
   }
   await expect(clocks).toHaveCount(0)
-  await page.getByRole('button', { name: 'Nothing dries: go' }).click()
+  await page.getByRole('button', { name: say('bay.away.safe') }).click()
   await expect(page.getByText(/^Away, (29|30):\d\d to go\.$/)).toBeVisible()
-  await page.getByRole('button', { name: 'I am back' }).click()
-  await expect(page.getByRole('button', { name: 'Called away' })).toBeVisible()
+  await page.getByRole('button', { name: say('bay.away.back') }).click()
+  await expect(page.getByRole('button', { name: say('bay.away.title') })).toBeVisible()
 })
 
 test('looking longer for an order shows what is found, can be stopped, and is kept', async ({ page }) => {
   await planOf(page, 'Corvane', 'decontaminate')
-  await openDeeper(page, 'Timeline')
-  await openDeeper(page, 'How short')
+  await openDeeper(page, say('plan.timeline.title'))
+  await openDeeper(page, say('plan.bounds.title'))
   // Where every bar of the lane begins: a few seconds less do not show in rounded minutes.
   const bars = () =>
     page
@@ -238,18 +244,18 @@ test('looking longer for an order shows what is found, can be stopped, and is ke
         all.map((bar) => parseFloat((bar as HTMLElement).style.left).toFixed(2)).join(' '),
       )
   const first = await bars()
-  await page.getByRole('button', { name: 'Look longer' }).click()
-  await expect(page.getByText('Looking for a shorter one')).toBeVisible()
+  await page.getByRole('button', { name: say('plan.bounds.search') }).click()
+  await expect(page.getByText(say('plan.bounds.searching'))).toBeVisible()
   await expect(page.getByText(/(min|s) shorter\./)).toBeVisible({ timeout: 20_000 })
-  const stop = page.getByRole('button', { name: 'Stop' })
+  const stop = page.getByRole('button', { name: say('plan.bounds.stop') })
   if (await stop.isVisible()) await stop.click()
-  await expect(page.getByRole('button', { name: 'Look longer' })).toBeVisible()
+  await expect(page.getByRole('button', { name: say('plan.bounds.search') })).toBeVisible()
   await settled(page)
   await expect(page.locator('.alert-danger')).toHaveCount(0)
   await expect(async () => expect(await bars()).not.toBe(first)).toPass()
   const better = await bars()
   await page.reload()
-  await openDeeper(page, 'Timeline')
+  await openDeeper(page, say('plan.timeline.title'))
   await expect(async () => expect(await bars()).toBe(better)).toPass()
 })
 
@@ -257,17 +263,20 @@ test('what was typed last goes along: into the bay, and with the change that ove
   page,
 }) => {
   await planOf(page, 'Tusker')
-  await condition(page, 'Air, °C').fill('31')
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await condition(page, say('conditions.fields.airCelsius')).fill('31')
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await expect(page.locator('.run-now h1')).toBeVisible()
-  await page.getByRole('link', { name: /^Leave the bay/ }).click()
-  await openDeeper(page, 'Weather and hands')
-  await expect(condition(page, 'Air, °C')).toHaveValue('31')
+  await page.getByRole('link', { name: like('bay.acts.leaveLabel') }).click()
+  await openDeeper(page, say('plan.conditions'))
+  await expect(condition(page, say('conditions.fields.airCelsius'))).toHaveValue('31')
   await condition(page, 'Humidity, %').fill('29')
-  await page.getByRole('button', { name: 'Two people' }).click()
+  await page.getByRole('button', { name: say('conditions.people.two') }).click()
   await settled(page)
   await page.reload()
-  await openDeeper(page, 'Weather and hands')
+  await openDeeper(page, say('plan.conditions'))
   await expect(condition(page, 'Humidity, %')).toHaveValue('29')
-  await expect(page.getByRole('button', { name: 'Two people' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.getByRole('button', { name: say('conditions.people.two') })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
 })

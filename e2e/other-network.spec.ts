@@ -1,3 +1,4 @@
+import { say } from './words'
 import { cpSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { connect } from 'node:tls'
@@ -39,10 +40,10 @@ test('a phone on another network comes in, works a job to its end while the prog
   await page.goto('/wheels?q=Mossen')
   const set = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
   await page.goto(set)
-  await page.getByRole('link', { name: 'Plan a visit' }).tap()
-  await page.getByLabel('Air, °C').fill('18')
-  await page.getByRole('button', { name: 'Plan it' }).tap()
-  await page.getByRole('link', { name: 'Start in the bay' }).tap()
+  await page.getByRole('link', { name: say('today.planJob') }).tap()
+  await page.getByLabel(say('intake.airCelsius')).fill('18')
+  await page.getByRole('button', { name: say('intake.plan') }).tap()
+  await page.getByRole('link', { name: say('plan.head.start') }).tap()
   await expect(page.locator('[data-kept-offline=true]')).toHaveCount(1)
   const run = new URL(page.url()).pathname
 
@@ -54,27 +55,31 @@ test('a phone on another network comes in, works a job to its end while the prog
     mimeType: 'image/jpeg',
     buffer: await sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#234' } }).jpeg().toBuffer(),
   }) // prettier-ignore
-  await expect(page.getByText('Photo waits')).toBeVisible()
+  await expect(page.getByText(say('photos.short.later'))).toBeVisible()
   const taps = await workThrough(page, () => page.locator('.run-acts [data-best]').tap())
   expect(taps).toBeGreaterThan(3)
 
   const ports = { EVEN_SPOKE_PORT: new URL(server.address).port, EVEN_SPOKE_LAN_PORT: port }
   const again = await startServer(folder, true, { ...open, ...ports, EVEN_SPOKE_ADDRESS: server.address })
-  await expect(page.getByRole('button', { name: 'Write it down' })).toBeEnabled({ timeout: 90_000 })
+  await expect(page.getByRole('button', { name: say('bay.finish.save') })).toBeEnabled({ timeout: 90_000 })
   const { events } = (await (await bay.request.get(`/api${run.replace('/run', '/events')}`)).json()) as {
     events: { kind: string; stepId: string }[]
   }
   const done = events.filter(({ kind }) => kind === 'done' || kind === 'answered').map(({ stepId }) => stepId)
   expect(done.length).toBeGreaterThan(3)
   expect(new Set(done).size).toBe(done.length)
-  await page.getByRole('button', { name: 'Write it down' }).tap()
+  await page.getByRole('button', { name: say('bay.finish.save') }).tap()
   await page.waitForURL('**/log**')
   await page.goto(`${set}/photographs`)
   await expect(page.locator('.photographs li')).toHaveCount(1, { timeout: 30_000 })
 
   await desk.goto('/settings/phones')
-  await desk.getByRole('button', { name: 'Put Bay phone out' }).click()
-  await expect(desk.getByRole('button', { name: 'Put Bay phone out' })).toHaveCount(0)
+  await desk
+    .getByRole('button', { name: say('access.devices.revokeDevice', { device: 'Bay phone' }) })
+    .click()
+  await expect(
+    desk.getByRole('button', { name: say('access.devices.revokeDevice', { device: 'Bay phone' }) }),
+  ).toHaveCount(0)
   await expect.poll(async () => (await bay.request.get('/api/clock')).status(), { timeout: 1000 }).toBe(401)
   await bay.close()
   await again.stop()
@@ -104,7 +109,7 @@ test('an address that the machine gets while the program runs is offered within 
   await expect(desk.getByText(`https://${another}:${port}`)).toBeVisible()
   const phone = await (await network.browser.newContext({ ignoreHTTPSErrors: true })).newPage()
   await phone.goto(`https://${another}:${port}/pair`)
-  await expect(phone.getByLabel('Code at the desk')).toBeVisible()
+  await expect(phone.getByLabel(say('access.pair.code'))).toBeVisible()
   await desk.close()
   await server.stop()
   rmSync(folder, { recursive: true, force: true })

@@ -1,3 +1,4 @@
+import { say } from './words'
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { expect } from './server'
 
@@ -30,8 +31,8 @@ export async function paired(
   const context = await browser.newContext({ ...phone, baseURL: networkAddress })
   const page = await context.newPage()
   await page.goto(`/pair#${code.replace(' ', '')}`)
-  await page.getByLabel('Name of this device').fill(`${role} phone`)
-  await page.getByRole('button', { name: 'Let it in' }).click()
+  await page.getByLabel(say('access.pair.name')).fill(`${role} phone`)
+  await page.getByRole('button', { name: say('access.pair.pair') }).click()
   await page.waitForURL(`${networkAddress}/`)
   return context
 }

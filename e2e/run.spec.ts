@@ -1,3 +1,4 @@
+import { like, say } from './words'
 import type { Page } from '@playwright/test'
 import { openRun, tapOnce } from './jobActions'
 import { expect, test, testTime } from './server'
@@ -79,12 +80,12 @@ test('undo takes the last tap back, and a skipped step stays skipped after a rel
   // A line of the card can be ticked alone.
   await page.getByRole('button', { name: 'Done: Look round every wheel' }).click()
   await expect(line('Look round every wheel')).toHaveCount(0)
-  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: like('bay.acts.undoStep') }).click()
   await expect(line('Look round every wheel')).toBeVisible()
   // The big button ends the card, and undo takes all of it back.
   await tapOnce(page)
   await expect(title).not.toHaveText('Before you start')
-  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: like('bay.acts.undoStep') }).click()
   await expect(title).toHaveText('Before you start')
   await page.getByRole('button', { name: /^Skip/ }).click()
   await expect(title).not.toHaveText('Before you start')
@@ -97,7 +98,7 @@ test('a tap without connection is kept and sent when the connection is back', as
   await openRun(page, 'Ferrow Twelve')
   await context.setOffline(true)
   await page.locator('.run-acts [data-best]').click()
-  await expect(page.locator('.run-state [role=status]')).toContainText('kept on this device')
+  await expect(page.locator('.run-state [role=status]')).toContainText('saved on this device')
   await expect(page.locator('.run-now h1')).not.toHaveText('Before you start')
   await context.setOffline(false)
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step 4/)
@@ -108,8 +109,8 @@ test('a tap without connection is kept and sent when the connection is back', as
 test('a job cannot end while chemistry is on a wheel', async ({ page }) => {
   await openRun(page, 'Corvane Meridian')
   await workToFirstSpray(page)
-  await page.getByRole('button', { name: 'End here' }).click()
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: say('bay.acts.end') }).click()
+  await page.getByRole('button', { name: say('bay.finish.save') }).click()
   await expect(page.getByText('Chemistry is still on a wheel. Rinse it first.')).toBeVisible()
 })
 
@@ -119,18 +120,18 @@ test('where nothing is to be done no start is offered, and the bay leads back to
   await page.goto('/wheels?q=Ferrow')
   const href = (await page.locator('.set-row').first().getAttribute('href')) ?? ''
   await page.goto(`${href}/protection`)
-  const form = page.getByRole('region', { name: 'Put on elsewhere' })
-  await form.getByLabel('Kind').selectOption('ceramicCoating')
-  await form.getByLabel('Product').fill('Fresh Glass')
-  await form.getByRole('button', { name: 'Enter it' }).click()
+  const form = page.getByRole('region', { name: say('protection.layer.title') })
+  await form.getByLabel(say('cabinet.tool.kind')).selectOption('ceramicCoating')
+  await form.getByLabel(say('mixing.product')).fill('Fresh Glass')
+  await form.getByRole('button', { name: say('protection.layer.save') }).click()
   await expect(page.getByRole('heading', { name: /^Fresh Glass/ }).first()).toBeVisible()
   await page.goto(`${href}/intake`)
-  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.getByRole('button', { name: say('intake.plan') }).click()
   await expect(page.getByRole('heading', { name: /^Nothing to do today/ })).toBeVisible()
-  await expect(page.getByRole('link', { name: 'Start in the bay' })).toHaveCount(0)
+  await expect(page.getByRole('link', { name: say('plan.head.start') })).toHaveCount(0)
   const plan = page.url()
   await page.goto(`${plan}/run`)
   await expect(page).toHaveURL(plan)
-  await page.getByRole('link', { name: 'To the wheel set' }).click()
+  await page.getByRole('link', { name: say('plan.head.toSet') }).click()
   await expect(page.getByRole('heading', { name: /^Ferrow Twelve/ })).toBeVisible()
 })

@@ -1,3 +1,4 @@
+import { say } from './words'
 import { execFileSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { cpSync, rmSync } from 'node:fs'
@@ -123,12 +124,12 @@ test('the data moves to a PostgreSQL server and back; three processes on it lose
   const page = await browser.newPage({ baseURL: first.address })
   await page.goto('/wheels?q=Mossen')
   await page.locator('.set-row').first().click()
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByLabel('Air, °C').fill('18')
-  await page.getByRole('button', { name: 'Plan it' }).click()
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('today.planJob') }).click()
+  await page.getByLabel(say('intake.airCelsius')).fill('18')
+  await page.getByRole('button', { name: say('intake.plan') }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await workThrough(page, () => page.locator('.run-acts [data-best]').click())
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: say('bay.finish.save') }).click()
   await page.waitForURL('**/log**')
   // The other process shows it at once.
   const log = await (await fetch(`${second.address}/log`)).text()

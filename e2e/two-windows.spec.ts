@@ -1,3 +1,4 @@
+import { say } from './words'
 import type { Browser, Page } from '@playwright/test'
 import { openRun, planVisit, tapOnce, workThrough } from './jobActions'
 import { expect, test, type AppServer } from './server'
@@ -7,7 +8,7 @@ async function openEdit(page: Page, vehicle: string, at = 0): Promise<void> {
   await page.goto(`/wheels?q=${encodeURIComponent(vehicle)}`)
   await page.locator('.set-row').nth(at).click()
   await page.locator('header').getByRole('link', { name: 'Edit' }).click()
-  await expect(page.getByLabel('Name of the set')).toBeVisible()
+  await expect(page.getByLabel(say('wheelSet.name.label'))).toBeVisible()
 }
 
 test('two sets of one vehicle share its details: the form that was opened before is told', async ({
@@ -17,22 +18,22 @@ test('two sets of one vehicle share its details: the form that was opened before
   await openEdit(page, 'Halden', 0)
   const other = await context.newPage()
   await openEdit(other, 'Halden', 1)
-  await page.getByText('Brakes, kilometres and arch liners').click()
+  await page.getByText(say('wheelSet.sections.details')).click()
   await page.getByLabel(/week/).fill('333')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page).toHaveURL(/\/wheels\/[0-9a-f-]{36}$/)
-  await other.getByLabel('Note').fill('written beside it')
+  await other.getByLabel(say('cabinet.product.note')).fill('written beside it')
   await other.getByRole('button', { name: 'Save' }).click()
   await expect(other.getByText('changed in another window')).toBeVisible()
-  await expect(other.getByLabel('Note')).toHaveValue('written beside it')
+  await expect(other.getByLabel(say('cabinet.product.note'))).toHaveValue('written beside it')
   // What was typed there is offered again, over what was saved since and not in the place of it.
   await openEdit(page, 'Halden', 1)
-  await expect(page.getByText('the rest is as it is saved now')).toBeVisible()
-  await expect(page.getByLabel('Note')).toHaveValue('written beside it')
-  await page.getByText('Brakes, kilometres and arch liners').click()
+  await expect(page.getByText(say('common.draft.changedElsewhere'))).toBeVisible()
+  await expect(page.getByLabel(say('cabinet.product.note'))).toHaveValue('written beside it')
+  await page.getByText(say('wheelSet.sections.details')).click()
   await expect(page.getByLabel(/week/)).toHaveValue('333')
-  await page.getByRole('button', { name: 'Start afresh' }).click()
-  await expect(page.getByLabel('Note')).not.toHaveValue('written beside it')
+  await page.getByRole('button', { name: say('common.draft.discard') }).click()
+  await expect(page.getByLabel(say('cabinet.product.note'))).not.toHaveValue('written beside it')
   await expect(page.getByLabel(/week/)).toHaveValue('333')
 })
 
@@ -42,16 +43,16 @@ test('an import over a product that was changed since it was looked at takes not
 }) => {
   await page.goto('/cabinet/import')
   await page
-    .getByLabel('or paste it here')
+    .getByLabel(say('cabinet.import.paste'))
     .fill('id,name,family,note\nhub-wax,Hub Wax,wheelWax,from the table')
-  await page.getByRole('button', { name: 'Look at it' }).click()
-  await expect(page.getByRole('button', { name: 'Take it over' })).toBeVisible()
+  await page.getByRole('button', { name: say('cabinet.import.preview') }).click()
+  await expect(page.getByRole('button', { name: say('cabinet.import.import') })).toBeVisible()
   const other = await context.newPage()
   await other.goto('/cabinet/hub-wax')
   await other.getByRole('textbox', { name: /^Note/ }).fill('from the form')
-  await other.getByRole('button', { name: 'Save it' }).click()
-  await expect(other.getByRole('heading', { name: 'Cabinet' })).toBeVisible()
-  await page.getByRole('button', { name: 'Take it over' }).click()
+  await other.getByRole('button', { name: say('cabinet.product.save') }).click()
+  await expect(other.getByRole('heading', { name: say('cabinet.title') })).toBeVisible()
+  await page.getByRole('button', { name: say('cabinet.import.import') }).click()
   await expect(page.getByText('changed in another window meanwhile')).toBeVisible()
   await other.goto('/cabinet/hub-wax')
   await expect(other.getByRole('textbox', { name: /^Note/ })).toHaveValue('from the form')
@@ -62,18 +63,18 @@ test('wishes of one plan changed in two windows are both kept', async ({ page, c
   const other = await context.newPage()
   await other.goto(page.url())
   const wish = async (of: Page, label: string, value: string) => {
-    await of.getByText('Other options').click()
+    await of.getByText(say('plan.options.title')).click()
     await of.getByLabel(label).fill(value)
     await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'true')
     await expect(of.locator('.plan')).toHaveAttribute('aria-busy', 'false')
   }
-  await wish(page, 'Minutes allowed', '240')
-  await wish(other, 'Product, EUR', '90')
-  await expect(other.getByText('changed in another window too')).toBeVisible()
+  await wish(page, say('plan.wishes.minutes'), '240')
+  await wish(other, say('plan.wishes.money', { currency: 'EUR' }), '90')
+  await expect(other.getByText(say('plan.changedElsewhere'))).toBeVisible()
   await page.reload()
-  await page.getByText('Other options').click()
-  await expect(page.getByLabel('Minutes allowed')).toHaveValue('240')
-  await expect(page.getByLabel('Product, EUR')).toHaveValue('90')
+  await page.getByText(say('plan.options.title')).click()
+  await expect(page.getByLabel(say('plan.wishes.minutes'))).toHaveValue('240')
+  await expect(page.getByLabel(say('plan.wishes.money', { currency: 'EUR' }))).toHaveValue('90')
 })
 
 test('a plan that was begun in one window is not changed or thrown away in another', async ({
@@ -84,12 +85,12 @@ test('a plan that was begun in one window is not changed or thrown away in anoth
   const job = new URL(page.url()).pathname
   const other = await context.newPage()
   await other.goto(job)
-  await page.getByRole('link', { name: 'Start in the bay' }).click()
+  await page.getByRole('link', { name: say('plan.head.start') }).click()
   await tapOnce(page)
   await expect(page.locator('.run-state [role=status]')).toHaveText(/^Step/)
-  await other.getByRole('button', { name: 'Discard this plan' }).click()
+  await other.getByRole('button', { name: say('plan.discard') }).click()
   await other.goto(job)
-  await expect(other.getByRole('link', { name: 'Go on in the bay' })).toBeVisible()
+  await expect(other.getByRole('link', { name: say('plan.head.continue') })).toBeVisible()
 })
 
 /** A device of its own that hears nothing of what others do, as one that just lost its network. */
@@ -106,13 +107,13 @@ test('a job ended on two devices stands in the log once', async ({ page, browser
   // The last taps may still be on their way.
   await expect(async () => {
     await other.goto(run)
-    await expect(other.getByRole('heading', { name: 'How did it go?' })).toBeVisible({ timeout: 3000 })
+    await expect(other.getByRole('heading', { name: say('bay.finish.title') })).toBeVisible({ timeout: 3000 })
   }).toPass()
-  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('button', { name: say('bay.finish.save') }).click()
   await page.waitForURL('**/log**')
   const entries = page.locator('.visit-row, .log-row').filter({ hasText: 'Orlen' })
   const before = await entries.count()
-  await other.getByRole('button', { name: 'Write it down' }).click()
+  await other.getByRole('button', { name: say('bay.finish.save') }).click()
   await expect(other.getByText('This job is already in the log.')).toBeVisible()
   await page.reload()
   await expect(entries).toHaveCount(before)
@@ -126,9 +127,9 @@ test('wheels changed on two devices are changed once', async ({ page, browser, s
     await device.goto(`${href}/change`)
     await device.locator('.change-set:not([disabled])').first().click()
   }
-  await page.getByRole('button', { name: 'Change wheels' }).click()
+  await page.getByRole('button', { name: say('protection.change.save') }).click()
   await page.waitForURL(`**${href}**`)
-  await other.getByRole('button', { name: 'Change wheels' }).click()
+  await other.getByRole('button', { name: say('protection.change.save') }).click()
   await expect(other.getByText(/That set is on already/)).toBeVisible()
 })
 

@@ -1,3 +1,4 @@
+import { say } from './words'
 import type { Page, Route } from '@playwright/test'
 import { newSet, openRun } from './jobActions'
 import { expect, test } from './server'
@@ -8,33 +9,34 @@ const forms = [
     name: 'a product',
     open: (page: Page) => page.goto('/cabinet/new'),
     fill: async (page: Page) => {
-      await page.getByLabel('Name', { exact: true }).fill('Kept Cleaner')
+      await page.getByLabel(say('cabinet.product.name'), { exact: true }).fill('Kept Cleaner')
       await page.getByLabel(/^Price of the pack/).fill('12')
     },
-    button: 'Add it',
-    typed: (page: Page) => expect(page.getByLabel('Name', { exact: true })).toHaveValue('Kept Cleaner'),
+    button: say('cabinet.product.add'),
+    typed: (page: Page) =>
+      expect(page.getByLabel(say('cabinet.product.name'), { exact: true })).toHaveValue('Kept Cleaner'),
     saved: (page: Page) =>
       expect(page.locator('.product-row').filter({ hasText: 'Kept Cleaner' })).toHaveCount(1),
   },
   {
     name: 'a tool',
     open: (page: Page) => page.goto('/cabinet/tools/new'),
-    fill: (page: Page) => page.getByLabel('Name').fill('Kept Brush'),
-    button: /^(Add|Save) it$/,
-    typed: (page: Page) => expect(page.getByLabel('Name')).toHaveValue('Kept Brush'),
+    fill: (page: Page) => page.getByLabel(say('cabinet.product.name')).fill('Kept Brush'),
+    button: /^(Add|Save) tool$/,
+    typed: (page: Page) => expect(page.getByLabel(say('cabinet.product.name'))).toHaveValue('Kept Brush'),
     saved: (page: Page) => expect(page.getByText('Kept Brush')).toHaveCount(1),
   },
   {
     name: 'a wheel set',
     open: (page: Page) => page.goto('/wheels/new'),
     fill: async (page: Page) => {
-      await page.getByLabel('Vehicle').fill(newSet.vehicle)
-      await page.getByLabel('Name of the set').fill(newSet.set)
+      await page.getByLabel(say('due.filter.vehicle')).fill(newSet.vehicle)
+      await page.getByLabel(say('wheelSet.name.label')).fill(newSet.set)
       await page.getByLabel('Tyre code').fill(newSet.tyreCode)
       await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
       await page.getByLabel('Spokes', { exact: true }).fill(newSet.spokes)
     },
-    button: 'Save the set',
+    button: say('wheelSet.save'),
     typed: (page: Page) => expect(page.getByLabel('Tyre code')).toHaveValue(newSet.tyreCode),
     saved: (page: Page) =>
       expect(page.getByRole('heading', { name: `${newSet.vehicle}, ${newSet.set}` })).toBeVisible(),
@@ -42,18 +44,18 @@ const forms = [
   {
     name: 'settings',
     open: (page: Page) => page.goto('/settings'),
-    fill: (page: Page) => page.getByLabel('Shop name').fill('Kept Shop'),
+    fill: (page: Page) => page.getByLabel(say('settings.shop.name')).fill('Kept Shop'),
     button: /^Save/,
-    typed: (page: Page) => expect(page.getByLabel('Shop name')).toHaveValue('Kept Shop'),
+    typed: (page: Page) => expect(page.getByLabel(say('settings.shop.name'))).toHaveValue('Kept Shop'),
     saved: (page: Page) => expect(page.getByText(/^Saved/)).toBeVisible(),
   },
   {
     name: 'an import',
     open: (page: Page) => page.goto('/cabinet/import'),
     fill: (page: Page) =>
-      page.getByLabel('or paste it here').fill('id,name,family\nkept,Kept Import,degreaser'),
-    button: 'Look at it',
-    typed: (page: Page) => expect(page.getByLabel('or paste it here')).toHaveValue(/Kept Import/),
+      page.getByLabel(say('cabinet.import.paste')).fill('id,name,family\nkept,Kept Import,degreaser'),
+    button: say('cabinet.import.preview'),
+    typed: (page: Page) => expect(page.getByLabel(say('cabinet.import.paste'))).toHaveValue(/Kept Import/),
     saved: (page: Page) => expect(page.getByText('New: Kept Import.')).toBeVisible(),
   },
   {
@@ -61,18 +63,18 @@ const forms = [
     open: async (page: Page) => {
       await page.goto('/wheels')
       await page.locator('.set-row').filter({ hasText: 'Pellam Four' }).first().click()
-      await page.getByRole('link', { name: 'Plan a visit' }).click()
+      await page.getByRole('link', { name: say('today.planJob') }).click()
     },
     fill: async (page: Page) => {
-      await page.getByLabel('Air, °C').fill('7')
+      await page.getByLabel(say('intake.airCelsius')).fill('7')
       await page.getByLabel('road film 3, heavy').first().click()
     },
-    button: 'Plan it',
+    button: say('intake.plan'),
     typed: async (page: Page) => {
-      await expect(page.getByLabel('Air, °C')).toHaveValue('7')
+      await expect(page.getByLabel(say('intake.airCelsius'))).toHaveValue('7')
       await expect(page.getByLabel('road film 3, heavy').first()).toHaveAttribute('aria-pressed', 'true')
     },
-    saved: (page: Page) => expect(page.getByRole('link', { name: 'Start in the bay' })).toBeVisible(),
+    saved: (page: Page) => expect(page.getByRole('link', { name: say('plan.head.start') })).toBeVisible(),
   },
 ]
 
@@ -85,25 +87,25 @@ for (const { name, open, fill, button, typed, saved } of forms) {
     await fill(page)
     await context.setOffline(true)
     await page.getByRole('button', { name: button }).click()
-    await expect(page.getByText(/This is not kept yet: the program did not answer/)).toBeVisible()
+    await expect(page.getByText(say('errors.sending.noConnection'))).toBeVisible()
     await typed(page)
     await context.setOffline(false)
     await page.reload()
-    await expect(page.getByText(/This is what you typed earlier; it is not saved yet/)).toBeVisible()
+    await expect(page.getByText(say('common.draft.unsaved'))).toBeVisible()
     await typed(page)
     await page.getByRole('button', { name: button }).click()
     await saved(page)
     // Sent is sent: nothing of it comes back.
     if (name !== 'an import') {
       await open(page)
-      await expect(page.getByText(/This is what you typed earlier/)).toHaveCount(0)
+      await expect(page.getByText(say('common.draft.unsaved'))).toHaveCount(0)
     }
   })
 }
 
 test('a form of an earlier version says so, and is sent after loading the new one', async ({ page }) => {
   await page.goto('/cabinet/new')
-  await page.getByLabel('Name', { exact: true }).fill('Second Soap')
+  await page.getByLabel(say('cabinet.product.name'), { exact: true }).fill('Second Soap')
   await page.getByLabel(/^Price of the pack/).fill('12')
   // The server knows no action by this name, as after an update.
   const rename = async (route: Route) => {
@@ -111,13 +113,13 @@ test('a form of an earlier version says so, and is sent after loading the new on
     await (route.request().headers()['next-action'] ? route.continue({ headers }) : route.fallback())
   }
   await page.route('**/cabinet/new', rename)
-  await page.getByRole('button', { name: 'Add it' }).click()
+  await page.getByRole('button', { name: say('cabinet.product.add') }).click()
   await expect(page.getByText(/Even Spoke was updated. Nothing was saved/)).toBeVisible()
   await page.unroute('**/cabinet/new', rename)
   await page.reload()
-  await expect(page.getByText(/This is what you typed earlier; it is not saved yet/)).toBeVisible()
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Second Soap')
-  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByText(say('common.draft.unsaved'))).toBeVisible()
+  await expect(page.getByLabel(say('cabinet.product.name'), { exact: true })).toHaveValue('Second Soap')
+  await page.getByRole('button', { name: say('cabinet.product.add') }).click()
   await expect(page.locator('.product-row').filter({ hasText: 'Second Soap' })).toHaveCount(1)
 })
 
@@ -133,7 +135,7 @@ test('a draft can be thrown away, and junk on the device breaks nothing', async 
       localStorage.setItem(key, '{"values":')
   })
   await page.reload()
-  const stock = page.getByLabel('Pack, ml', { exact: true })
+  const stock = page.getByLabel(say('cabinet.product.packMillilitres'), { exact: true })
   const before = await stock.inputValue()
   await stock.fill('5')
   await expect(async () => {
@@ -143,29 +145,29 @@ test('a draft can be thrown away, and junk on the device breaks nothing', async 
   }).toPass()
   await page.reload()
   await expect(stock).toHaveValue('5')
-  await page.getByRole('button', { name: 'Start afresh' }).click()
+  await page.getByRole('button', { name: say('common.draft.discard') }).click()
   await expect(stock).toHaveValue(before)
 })
 
 test('a new set of a known name is asked whose it is, and says what it found', async ({ page }) => {
   await page.goto('/wheels/new')
-  await page.getByLabel('Vehicle').fill('pellam four')
-  await page.getByLabel('Name of the set').fill('Third set')
+  await page.getByLabel(say('due.filter.vehicle')).fill('pellam four')
+  await page.getByLabel(say('wheelSet.name.label')).fill('Third set')
   await page.getByLabel('Tyre code').fill(newSet.tyreCode)
   await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
   await page.getByLabel('Spokes', { exact: true }).fill(newSet.spokes)
-  await page.getByRole('button', { name: 'Save the set' }).click()
+  await page.getByRole('button', { name: say('wheelSet.save') }).click()
   await expect(page.getByText('Say whether this is a set of it or another vehicle.')).toBeVisible()
   await page.getByRole('button', { name: /^Yes, the one with/ }).click()
-  await page.getByText('Brakes, kilometres and arch liners').click()
-  await page.getByLabel(/Kilometres a week/i).fill('777')
-  await page.getByRole('button', { name: 'Save the set' }).click()
+  await page.getByText(say('wheelSet.sections.details')).click()
+  await page.getByLabel(say('wheelSet.kilometresPerWeek')).fill('777')
+  await page.getByRole('button', { name: say('wheelSet.save') }).click()
   await expect(page.getByRole('heading', { name: /Third set/ })).toBeVisible()
   await page.goto('/wheels')
   await page.locator('.set-row').filter({ hasText: 'Pellam Four' }).first().click()
   await page.getByRole('link', { name: /^Edit/ }).click()
-  await page.getByText('Brakes, kilometres and arch liners').click()
-  await expect(page.getByLabel(/Kilometres a week/i)).toHaveValue('777')
+  await page.getByText(say('wheelSet.sections.details')).click()
+  await expect(page.getByLabel(say('wheelSet.kilometresPerWeek'))).toHaveValue('777')
 })
 
 /** How many things the device keeps until they are sent. */
@@ -227,7 +229,7 @@ test('a page that never comes is loaded by the browser itself', async ({ page })
     () => void (asked += 1),
   )
   await page.goto('/cabinet')
-  await page.getByRole('link', { name: 'Tools' }).click()
+  await page.getByRole('link', { name: say('cabinet.tools.title') }).click()
   await expect(page).toHaveURL(/\/cabinet\/tools$/)
   await expect(page.locator('h1')).toBeVisible()
   expect(asked).toBe(1)

@@ -1,3 +1,4 @@
+import { say } from './words'
 import type { Page } from '@playwright/test'
 import { workThrough } from './jobActions'
 import { expect, test } from './server'
@@ -18,10 +19,10 @@ async function tabTo(page: Page, name: RegExp, most = 150): Promise<void> {
 
 test('a known set from today to the log with the keyboard alone', async ({ page }) => {
   await page.goto('/')
-  await tabTo(page, /^Skip to the content$/)
+  await tabTo(page, new RegExp(`^${say('frame.skip')}$`))
   await tabTo(page, /^Wheels$/)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Wheel sets' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: say('wheels.title') })).toBeVisible()
 
   await tabTo(page, /^Search by vehicle or set$/)
   await page.keyboard.type('nimbra')
@@ -30,9 +31,9 @@ test('a known set from today to the log with the keyboard alone', async ({ page 
   await tabTo(page, /^Nimbra Nine/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Nimbra Nine, Road wheels' })).toBeVisible()
-  await tabTo(page, /Plan a visit/)
+  await tabTo(page, new RegExp(say('today.planJob')))
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'What is on the wheels?' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: say('intake.title') })).toBeVisible()
 
   // A zone in the drawing is a button, too.
   await tabTo(page, /^arch(;|$)/)
@@ -47,7 +48,7 @@ test('a known set from today to the log with the keyboard alone', async ({ page 
   await page.keyboard.press('Enter')
   await page.keyboard.press('Shift+Tab')
   await page.goto(page.url())
-  await tabTo(page, /^Plan it$/)
+  await tabTo(page, new RegExp(`^${say('intake.plan')}$`))
   await page.keyboard.press('Enter')
   await expect(page.locator('.plan-answer')).toBeVisible()
   await tabTo(page, /^Start in the bay/)
@@ -57,8 +58,8 @@ test('a known set from today to the log with the keyboard alone', async ({ page 
   const taps = await workThrough(page, () => page.keyboard.press('Enter'))
   expect(taps).toBeGreaterThan(8)
   expect(taps).toBeLessThanOrEqual(46)
-  await tabTo(page, /^Write it down$/)
+  await tabTo(page, new RegExp(`^${say('bay.finish.save')}$`))
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: say('log.title') })).toBeVisible()
   await expect(page.locator('.log-row').first()).toContainText('Nimbra Nine')
 })
