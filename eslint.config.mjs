@@ -44,6 +44,7 @@ const inOrder = (root, levels) =>
   )
 
 const coreZones = inOrder('./src/core', [
+  ['message'],
   ['quantity', 'wheel', 'tyre', 'work'],
   ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
   ['soils', 'protection', 'tools', 'schools', 'pace'],

@@ -1,3 +1,4 @@
+import { clogKinds } from '@/core/protection/clogState'
 import * as v from 'valibot'
 import { protectionKinds } from '@/core/protection/kinds'
 import { positions } from '@/core/wheel/position'
@@ -47,7 +48,7 @@ export const lookEffects = v.array(
     ),
     narrowerDays: v.number(),
     isGone: v.boolean(),
-    clog: v.string(),
+    clog: v.picklist(clogKinds),
   }),
 )
 

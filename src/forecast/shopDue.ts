@@ -1,3 +1,4 @@
+import type { Message } from '@/core/message/message'
 import { dueLists, layersDue, oneVisitFor, weekWorth, type DueShop } from '@/core/due/dueList'
 import type { DueItem, DueKind, Sureness } from '@/core/due/dueItem'
 import type { DueContext, DueSet } from '@/core/due/dueSet'
@@ -226,7 +227,7 @@ export interface VisitTogether {
   readonly wheelSetId: string
   readonly vehicleName: string
   readonly setName: string
-  readonly whats: readonly string[]
+  readonly whats: readonly Message[]
   readonly service: ReturnType<typeof oneVisitFor>
 }
 

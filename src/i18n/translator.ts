@@ -2,6 +2,3 @@ import type { useTranslations } from 'next-intl'
 
 /** Says a message of any place, by its key. */
 export type Translator = ReturnType<typeof useTranslations<never>>
-
-/** A key of the catalogue, as `plan.head.start`. */
-export type MessageKey = Parameters<Translator['has']>[0]

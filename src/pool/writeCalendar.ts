@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
-import { format } from 'date-fns'
-import { dueKindNames } from '@/core/due/dueItem'
+import { message } from '@/core/message/message'
+import { sayerOf, type Say } from '@/i18n/sayer'
+import { english } from '@/i18n/messages'
 import type { NamedDue } from '@/forecast/shopDue'
 
 const hour = 3_600_000
@@ -10,8 +11,6 @@ const jobAlarmSeconds = 1800
 /** In the morning of the day, seconds after midnight. */
 const dayAlarmSeconds = 8 * 3600
 
-const day = 'd MMMM yyyy'
-
 /** The same for the same thing, whenever the calendar is fetched; nothing in it can be read back. */
 const uidOf = (kind: string, key: string): string =>
   `${createHash('sha256').update(`${kind} ${key}`).digest('hex').slice(0, 40)}@even-spoke.invalid`
@@ -19,12 +18,14 @@ const uidOf = (kind: string, key: string): string =>
 /** A day by the shop's clock, as the calendar library writes days: by UTC. */
 const wholeDay = (at: Date): Date => new Date(Date.UTC(at.getFullYear(), at.getMonth(), at.getDate()))
 
-function descriptionOf({ kind, why, band, sureness }: NamedDue): string {
-  const between = band
-    ? ` In eight of ten cases between ${format(band.from, day)} and ${format(band.until, day)}.`
-    : ''
-  return `${dueKindNames[kind]}. ${why}${between}${sureness === 'guess' ? ' A guess so far.' : ''}`
-}
+const descriptionOf = ({ kind, why, band, sureness }: NamedDue, say: Say): string =>
+  [
+    say(message('due.reason', { kind: message(`due.kinds.${kind}`), why })),
+    band ? say(message('due.calendar.range', { from: { day: band.from }, until: { day: band.until } })) : '',
+    sureness === 'guess' ? say(message('due.calendar.rough')) : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
 
 /** A job with its hour. */
 export interface CalendarJob {
@@ -48,8 +49,9 @@ export interface CalendarContents {
  * change of clocks moves them; days have no time zone at all.
  */
 export function writeCalendar({ shopName, now, due, jobs }: CalendarContents): string {
+  const say = sayerOf('en', english, now)
   const calendar = ical({
-    name: `${shopName}: due`,
+    name: say(message('due.calendar.name', { shop: shopName })),
     prodId: { company: 'even-spoke', product: 'due', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 3600,
@@ -57,17 +59,18 @@ export function writeCalendar({ shopName, now, due, jobs }: CalendarContents): s
   for (const item of due) {
     // What is over stands on today, else nobody would see it.
     const on = wholeDay(item.at < now ? now : item.at)
+    const what = say(item.what)
     const event = calendar.createEvent({
       id: uidOf(item.kind, item.key),
       start: on,
       end: new Date(on.getTime() + 24 * hour),
       allDay: true,
       stamp: now,
-      summary: item.setName ? `${item.what}: ${item.vehicleName}, ${item.setName}` : item.what,
-      description: descriptionOf(item),
+      summary: item.setName ? `${what}: ${item.vehicleName}, ${item.setName}` : what,
+      description: descriptionOf(item, say),
       transparency: ICalEventTransparency.TRANSPARENT,
     })
-    event.createAlarm({ type: ICalAlarmType.display, triggerAfter: dayAlarmSeconds, description: item.what })
+    event.createAlarm({ type: ICalAlarmType.display, triggerAfter: dayAlarmSeconds, description: what })
   }
   for (const job of jobs) {
     const event = calendar.createEvent({

@@ -10,7 +10,7 @@ import { listFullBottles } from '@/data/queries/bottles'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { MixingBench } from '@/ui/bench/MixingBench'
-import { formatAgo, formatMillilitres } from '@/ui/format/format'
+import { formatAgo, formatMillilitres } from '@/i18n/format'
 import { keepBottle, markEmpty } from './actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 

@@ -1,10 +1,11 @@
+import { message, type Message } from '@/core/message/message'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Finish } from '@/core/finishes/finish'
 
 /** What the owner of a set is told: how to wash what is on it, and what never to use. */
 export interface CareAdvice {
-  readonly wash: readonly string[]
-  readonly never: readonly string[]
+  readonly wash: readonly Message[]
+  readonly never: readonly Message[]
 }
 
 const bareFinishes: readonly Finish[] = [
@@ -24,19 +25,17 @@ export function careAdvice(kinds: readonly ProtectionKind[], finishes: readonly 
   const isBare = finishes.some((finish) => bareFinishes.includes(finish))
   return {
     wash: [
-      'Let the brakes cool, rinse well, and wash with neutral shampoo and a soft mitt kept for wheels.',
-      'Rinse before it dries, and dry with a towel or blower.',
-      ...(isCoated
-        ? ['Every two months a wash with acid shampoo by us frees the coating of film and minerals.']
-        : []),
-      ...(isWaxed ? ['Warm water and hot brakes shorten a wax: short, cool washes.'] : []),
+      message('due.care.advice.wash.usual'),
+      message('due.care.advice.wash.dry'),
+      ...(isCoated ? [message('due.care.advice.wash.coated')] : []),
+      ...(isWaxed ? [message('due.care.advice.wash.waxed')] : []),
     ],
     never: [
-      'Acid wheel cleaner, strong alkaline cleaner or undiluted degreaser.',
-      'A wash with brushes that run round the car.',
-      'Cleaner of any kind on hot wheels or in full sun.',
-      ...(isMatte ? ['Polish, gloss wax or clay on matte wheels.'] : []),
-      ...(isBare ? ['Iron remover and acids on bare, polished or plated metal.'] : []),
+      message('due.care.advice.never.strong'),
+      message('due.care.advice.never.brushes'),
+      message('due.care.advice.never.hot'),
+      ...(isMatte ? [message('due.care.advice.never.matte')] : []),
+      ...(isBare ? [message('due.care.advice.never.bare')] : []),
     ],
   }
 }

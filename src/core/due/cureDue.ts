@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { layerId } from '@/core/protection/setFacts'
 import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
 import { cureEnds } from './cure'
@@ -23,8 +24,11 @@ export function cureDue(set: DueSet, { now }: DueContext): DueItem[] {
     key: `cureOver ${set.facts.id} ${layer.kind} ${layer.appliedAt.getTime()}`,
     kind: 'cureOver',
     wheelSetId: set.facts.id,
-    what: `${layer.productName} has cured`,
-    why: `Nothing wet on it before: a ${protectionFacts[layer.kind].name} cures ${protectionFacts[layer.kind].cureHours} h, unless its label says longer.`,
+    what: message('due.items.cure.what', { product: layer.productName }),
+    why: message('due.items.cure.why', {
+      kind: layer.kind,
+      hours: protectionFacts[layer.kind].cureHours,
+    }),
     at: until,
     band: null,
     sureness: 'sure',

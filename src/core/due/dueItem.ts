@@ -1,3 +1,4 @@
+import type { Message } from '@/core/message/message'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
@@ -7,23 +8,6 @@ export const dueKinds = [
   'resin', 'tool', 'bottle', 'seasonChange', 'reminder',
 ] as const // prettier-ignore
 export type DueKind = (typeof dueKinds)[number]
-
-export const dueKindNames: Record<DueKind, string> = {
-  topUp: 'Top-up',
-  renewal: 'Renewal',
-  reviving: 'Reviving wash',
-  cureOver: 'Cure over',
-  decontamination: 'Decontamination',
-  wheelsOff: 'Wheels-off clean',
-  torqueCheck: 'Torque re-check',
-  tyreDressing: 'Tyre dressing',
-  trim: 'Trim and liners',
-  resin: 'Resin',
-  tool: 'Tool',
-  bottle: 'Mixed bottle',
-  seasonChange: 'Season change',
-  reminder: 'Reminder',
-}
 
 /** How far a date can be trusted: to the day, give or take, or a wide guess. */
 export const surenesses = ['sure', 'likely', 'guess'] as const
@@ -43,8 +27,8 @@ export interface DueItem {
   readonly kind: DueKind
   /** Null: it belongs to the shop. */
   readonly wheelSetId: string | null
-  readonly what: string
-  readonly why: string
+  readonly what: Message
+  readonly why: Message
   readonly at: Date
   /** What it lies between in eight of ten cases; null: the day is as good as known. */
   readonly band: { readonly from: Date; readonly until: Date } | null

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { estimate, type EstimateId } from '@/core/estimates/houseEstimates'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import { addDays, lastDone, type DueItem, type DueKind, type DueMarks } from './dueItem'
@@ -10,8 +11,6 @@ interface Interval {
   readonly service: ServiceId
   /** Visits that count as it. */
   readonly counts: readonly ServiceId[]
-  readonly what: string
-  readonly reason: string
 }
 
 const intervals: readonly Interval[] = [
@@ -20,16 +19,12 @@ const intervals: readonly Interval[] = [
     every: 'decontaminationDays',
     service: 'decontaminate',
     counts: ['decontaminate', 'restore', 'wheelsOff'],
-    what: 'Take bonded iron and tar off',
-    reason: 'What brushes leave bites in, and protection does not bond to it.',
   },
   {
     kind: 'wheelsOff',
     every: 'wheelsOffDays',
     service: 'wheelsOff',
     counts: ['wheelsOff'],
-    what: 'Wheels off: barrels, hubs and arches from behind',
-    reason: 'Salt and dust gather where no brush reaches while the wheels are on.',
   },
 ]
 
@@ -42,7 +37,7 @@ export function intervalDue(set: DueSet, marks: DueMarks, { own }: DueContext): 
   // Wheels come off only where somebody wants that: it is due again, never for the first time.
   const isWanted = ({ kind, counts }: Interval): boolean =>
     kind !== 'wheelsOff' || counts.some((id) => set.lastVisits.has(id))
-  return intervals.filter(isWanted).map(({ kind, every, service, counts, what, reason }): DueItem => {
+  return intervals.filter(isWanted).map(({ kind, every, service, counts }): DueItem => {
     const key = `${kind} ${set.facts.id}`
     const worked = counts.flatMap((id) => set.lastVisits.get(id) ?? [])
     const latest = worked.length > 0 ? new Date(Math.max(...worked.map((at) => at.getTime()))) : null
@@ -52,10 +47,8 @@ export function intervalDue(set: DueSet, marks: DueMarks, { own }: DueContext): 
       key,
       kind,
       wheelSetId: set.facts.id,
-      what,
-      why: last
-        ? `About every ${days} days. ${reason}`
-        : `About every ${days} days, and none is on record: put it on the next visit. ${reason}`,
+      what: message(`due.items.${kind}.what`),
+      why: message(`due.items.${kind}.why`, { days, known: String(last !== null) }),
       at: last ? addDays(last, days) : laterOf(addDays(first, days), set.lastVisitAt ?? first),
       band: null,
       sureness: last ? 'likely' : 'guess',

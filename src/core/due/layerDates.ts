@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { layerId, type LayerFacts } from '@/core/protection/setFacts'
 import type { DateBand, ForecastLayer } from '@/core/protection/setForecast'
 import { beads, protectionFacts } from '@/core/protection/kinds'
@@ -50,32 +51,26 @@ export function surenessOf({ p10, p90, p50 }: DateBand, appliedAt: Date): Surene
 /** What a date of a layer says in a list. */
 export const bandOfDate = ({ p10, p90 }: DateBand): DueItem['band'] => ({ from: p10, until: p90 })
 
-const axleNames = { front: 'fronts', rear: 'rears' }
-
-/** 'fronts', 'rears', 'all round'. */
-export const whereOf = (group: readonly LiveLayer[]): string => {
+/** The axle that the layers of a group are on; 'all' for both. */
+export const whereOf = (group: readonly LiveLayer[]): 'front' | 'rear' | 'all' => {
   const axles = [...new Set(group.map(({ facts }) => facts.axle))]
   const [only] = axles
-  return axles.length === 1 && only ? axleNames[only] : 'all round'
+  return axles.length === 1 && only ? only : 'all'
 }
 
-const usedWords = ({ facts, forecast: { usedShare } }: LiveLayer): string =>
+const usedOn = ({ facts, forecast: { usedShare } }: LiveLayer): Message =>
   usedShare >= 1
-    ? `used up on the ${axleNames[facts.axle]}`
-    : `${Math.round(usedShare * 100)} % used on the ${axleNames[facts.axle]}`
+    ? message('due.used.all', { where: facts.axle })
+    : message('due.used.part', { where: facts.axle, share: { share: usedShare } })
 
 /** How much is used, and what that rests on. */
-export function usedSentence(group: readonly LiveLayer[]): string {
+export function usedMessage(group: readonly LiveLayer[]): Message {
   const isUsedUp = group.length > 1 && group.every(({ forecast }) => forecast.usedShare >= 1)
-  const used = isUsedUp ? `used up ${whereOf(group)}` : group.map(usedWords).join(', ')
-  const sentence = `${used.charAt(0).toUpperCase()}${used.slice(1)}`
-  if (!group.some(({ facts }) => beads(facts.kind))) return `${sentence}, by days, road and washes.`
-  const looks = group.reduce((sum, { forecast }) => sum + forecast.looks, 0)
-  const rests =
-    looks === 0
-      ? 'nobody has looked at it yet'
-      : looks === 1
-        ? 'by one look at it'
-        : `by ${looks} looks at it`
-  return `${sentence}; ${rests}.`
+  const used = isUsedUp ? message('due.used.all', { where: whereOf(group) }) : group.map(usedOn)
+  return group.some(({ facts }) => beads(facts.kind))
+    ? message('due.used.checked', {
+        used,
+        checks: group.reduce((sum, { forecast }) => sum + forecast.looks, 0),
+      })
+    : message('due.used.estimated', { used })
 }

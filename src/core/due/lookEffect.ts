@@ -1,3 +1,4 @@
+import type { ClogState } from '@/core/protection/clogState'
 import { beads } from '@/core/protection/kinds'
 import type { SetForecast } from '@/core/protection/setForecast'
 import { layerId, type SetFacts } from '@/core/protection/setFacts'
@@ -14,17 +15,9 @@ export interface LookEffect {
   readonly narrowerDays: number
   /** Nothing of it is left: no top-up comes any more. */
   readonly isGone: boolean
-  /** What it says of film and minerals, in a sentence; empty: nothing. */
-  readonly clog: string
+  /** What it says of film and minerals, where that is news. */
+  readonly clog: ClogState['kind']
 }
-
-const clogSentences = {
-  clear: '',
-  clogged:
-    'It looks worse than it should: film or minerals may hide it. Give it a reviving wash and look again before renewing.',
-  wasClogged: 'It was clogged: after the wash it shows what is left, and the state is restored.',
-  gone: 'Still bad after a reviving wash: it is gone. Renew it.',
-} as const
 
 const width = ({ p10, p90 }: { readonly p10: Date; readonly p90: Date }): number =>
   p90.getTime() - p10.getTime()
@@ -45,7 +38,7 @@ export function saidOfLook(
     if (!was || !of || !beads(of.kind)) return []
     const isGone = layer.clog.kind === 'gone'
     const isNews = layer.clog.kind !== was.clog.kind || layer.looks !== was.looks
-    const clog = isNews || isGone ? clogSentences[layer.clog.kind] : ''
+    const clog = isNews || isGone ? layer.clog.kind : 'clear'
     const effect: LookEffect = {
       productName: of.productName,
       axle: of.axle,

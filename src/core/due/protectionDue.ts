@@ -1,6 +1,7 @@
+import { message } from '@/core/message/message'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { ServiceId } from '@/core/visit-kinds/service'
-import { byProduct, bandOfDate, liveLayers, surenessOf, usedSentence, whereOf } from './layerDates'
+import { byProduct, bandOfDate, liveLayers, surenessOf, usedMessage, whereOf } from './layerDates'
 import type { LiveLayer } from './layerDates'
 import type { DueItem } from './dueItem'
 import type { DueContext, DueSet } from './dueSet'
@@ -60,8 +61,8 @@ function revivingDue(set: DueSet, first: LiveLayer, clogged: readonly LiveLayer[
       key: keyOf('reviving', set, first),
       kind: 'reviving',
       wheelSetId: set.facts.id,
-      what: `Reviving wash for ${first.facts.productName}, ${whereOf(clogged)}`,
-      why: 'Water beads worse than it should on a layer that is not used up: film or minerals may hide it. Wash it with acid or decontaminating shampoo and look again before anything is renewed.',
+      what: message('due.items.reviving.what', { product: first.facts.productName, where: whereOf(clogged) }),
+      why: message('due.items.reviving.why'),
       at: one.forecast.clog.before.look.at,
       band: null,
       sureness: 'likely',
@@ -81,8 +82,8 @@ function renewalDue(set: DueSet, first: LiveLayer, gone: readonly LiveLayer[], n
       key: keyOf('renewal', set, first),
       kind: 'renewal',
       wheelSetId: set.facts.id,
-      what: `Renew ${one.facts.productName}, ${whereOf(gone)}`,
-      why: isSeen ? 'It looked bad even after a reviving wash.' : usedSentence(gone),
+      what: message('due.items.renewal.what', { product: one.facts.productName, where: whereOf(gone) }),
+      why: isSeen ? message('due.items.renewal.seen') : usedMessage(gone),
       at: isSeen && date.p50 > now ? now : date.p50,
       // What was seen is not forecast any more.
       band: isSeen ? null : bandOfDate(date),
@@ -103,8 +104,8 @@ function topUpDue(set: DueSet, first: LiveLayer, kept: readonly LiveLayer[]): Du
       key: keyOf('topUp', set, first, one === first ? '' : `${one.facts.axle} `),
       kind: 'topUp',
       wheelSetId: set.facts.id,
-      what: `Top up ${one.facts.productName}, ${whereOf(kept)}`,
-      why: usedSentence(kept),
+      what: message('due.items.topUp.what', { product: one.facts.productName, where: whereOf(kept) }),
+      why: usedMessage(kept),
       at: date.p50,
       band: bandOfDate(date),
       sureness: surenessOf(date, one.facts.appliedAt),
@@ -131,8 +132,8 @@ export function protectionDue(set: DueSet, { now }: DueContext): DueItem[] {
 }
 
 const rubber = {
-  tyre: { kind: 'tyreDressing', verb: 'Dress the tyres' },
-  arch: { kind: 'trim', verb: 'Dress liners and trim' },
+  tyre: 'tyreDressing',
+  arch: 'trim',
 } as const
 
 /** Dressings and coatings of tyres, arches and trim: due when they are gone. */
@@ -144,11 +145,11 @@ export function rubberDue(set: DueSet, _context: DueContext): DueItem[] {
       const { facts, forecast } = first
       return [
         {
-          key: keyOf(rubber[on].kind, set, first),
-          kind: rubber[on].kind,
+          key: keyOf(rubber[on], set, first),
+          kind: rubber[on],
           wheelSetId: set.facts.id,
-          what: `${rubber[on].verb} with ${facts.productName}`,
-          why: usedSentence(group),
+          what: message(`due.items.${rubber[on]}.what`, { product: facts.productName }),
+          why: usedMessage(group),
           at: forecast.renew.p50,
           band: bandOfDate(forecast.renew),
           sureness: surenessOf(forecast.renew, facts.appliedAt),

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { WearEstimates } from '@/core/protection/record'
 import { addDays, type DueItem } from './dueItem'
 import type { DueSet } from './dueSet'
@@ -34,8 +35,8 @@ export function seasonDue(sets: readonly DueSet[], now: Date, estimates: WearEst
       key: `seasonChange ${other.facts.id} ${begins.getUTCFullYear()}`,
       kind: 'seasonChange',
       wheelSetId: other.facts.id,
-      what: season === 'winter' ? 'Winter wheels on' : 'Summer wheels on',
-      why: `${season === 'winter' ? 'The winter months begin' : 'The winter months are over'}; clean and protect the set that comes off before it is stored.`,
+      what: message('due.items.season.what', { season }),
+      why: message('due.items.season.why', { season }),
       at: isIn ? begins : addDays(begins, -aheadDays),
       band: isIn ? null : { from: addDays(begins, -aheadDays), until: begins },
       sureness: 'likely',

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { addDays, type DueItem, type DueMarks } from './dueItem'
 import type { DueContext } from './dueSet'
@@ -16,11 +17,8 @@ export function toolDue(tools: readonly DueTool[], { now }: DueContext): DueItem
       key: `tool ${id} ${state}`,
       kind: 'tool',
       wheelSetId: null,
-      what: state === 'worn' ? `Replace ${name}` : `Wash ${name} out`,
-      why:
-        state === 'worn'
-          ? 'Worn bristles mark a finish and clean badly.'
-          : 'It was dropped: grit in it scratches. Wash it out and look through it before it touches a wheel.',
+      what: message('due.items.tool.what', { state, tool: name }),
+      why: message('due.items.tool.why', { state }),
       at: now,
       band: null,
       sureness: 'sure',
@@ -42,8 +40,8 @@ export function bottleDue(bottles: readonly DueBottle[], { own }: DueContext): D
     key: `bottle ${id}`,
     kind: 'bottle',
     wheelSetId: null,
-    what: `Mix ${productName} anew`,
-    why: `Thinned product settles and loses its bite after about ${days} days.`,
+    what: message('due.items.bottle.what', { product: productName }),
+    why: message('due.items.bottle.why', { days }),
     at: addDays(mixedAt, days),
     band: null,
     sureness: 'likely',
@@ -90,12 +88,21 @@ export function resinDue(filter: DueFilter | null, { now, own }: DueContext): Du
       key: 'resin',
       kind: 'resin',
       wheelSetId: null,
-      what: 'Change the resin of the deionising filter',
+      what: message('due.items.resin.what'),
       why: isSpent
-        ? `${reading.ppm} ppm came through at the last reading; from ${spentPpm} ppm on water leaves spots.`
+        ? message('due.items.resin.spent', { ppm: reading.ppm, limit: spentPpm })
         : filledAt === null
-          ? `Say that it is done when you fill it, and it is counted from then on: about ${Math.round(treats)} l for ${filter.resinLitres} l of resin at ${filter.hardnessPpm} ppm.`
-          : `${Math.round(used)} of about ${Math.round(treats)} l have gone through: ${filter.resinLitres} l of resin at ${filter.hardnessPpm} ppm.`,
+          ? message('due.items.resin.unknown', {
+              treats: Math.round(treats),
+              resin: filter.resinLitres,
+              hardness: filter.hardnessPpm,
+            })
+          : message('due.items.resin.used', {
+              used: Math.round(used),
+              treats: Math.round(treats),
+              resin: filter.resinLitres,
+              hardness: filter.hardnessPpm,
+            }),
       at: isSpent ? now : addDays(now, days),
       band: isSpent ? null : { from: addDays(now, days * 0.7), until: addDays(now, days * 1.4) },
       sureness: isSpent ? 'sure' : reading ? 'likely' : 'guess',
@@ -125,8 +132,11 @@ export function reminderDue(reminders: readonly Reminder[], marks: DueMarks): Du
         key,
         kind: 'reminder',
         wheelSetId,
-        what: about,
-        why: repeatDays === null ? 'Your own reminder.' : `Your own reminder, every ${repeatDays} days.`,
+        what: message('due.items.reminder.what', { about }),
+        why:
+          repeatDays === null
+            ? message('due.items.reminder.once')
+            : message('due.items.reminder.repeated', { days: repeatDays }),
         at: next > dueOn ? next : dueOn,
         band: null,
         sureness: 'sure',

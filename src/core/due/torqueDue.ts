@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { addDays, type DueItem, type DueMarks } from './dueItem'
 import type { DueContext, DueSet } from './dueSet'
@@ -23,15 +24,16 @@ export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext
     const usual = addDays(fitting.at, Math.min(longestDays, days))
     return later && later.at < usual ? later.at : usual
   }
-  const figure =
-    fitting.torqueNewtonMetres === null ? 'the maker’s figure' : `${fitting.torqueNewtonMetres} N·m`
   return [
     {
       key,
       kind: 'torqueCheck',
       wheelSetId: facts.id,
-      what: `Check the nuts again, ${figure}`,
-      why: `The wheels were fitted; nuts settle within ${from} to ${until} km. Use a torque wrench on cold wheels, and the vehicle’s own figure where it differs.`,
+      what: message('due.items.torque.what', {
+        known: String(fitting.torqueNewtonMetres !== null),
+        newtonMetres: fitting.torqueNewtonMetres ?? 0,
+      }),
+      why: message('due.items.torque.why', { from, until }),
       at: reached(from),
       band: { from: reached(from), until: reached(until) },
       sureness: 'sure',

@@ -6,6 +6,8 @@ import type { SeenLook } from './sights'
 import { usedBy, wearingOf } from './used'
 import type { LayerValues } from './unknowns'
 
+export const clogKinds = ['clear', 'clogged', 'wasClogged', 'gone'] as const
+
 /**
  * What the looks at a layer say of film and minerals on it: 'clear', nothing; 'clogged', it looks worse than it should be, so a
  * reviving wash and a new look come before any renewal; 'wasClogged', it looked far better after one; 'gone', it looked no better, or

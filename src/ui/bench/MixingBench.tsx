@@ -17,7 +17,7 @@ import {
   type Mix,
 } from '@/core/dilution'
 import type { OunceSystem } from '@/core/quantity/volume'
-import { formatMillilitres } from '../format/format'
+import { formatMillilitres } from '@/i18n/format'
 import type { FormAction } from '../form/formAction'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'

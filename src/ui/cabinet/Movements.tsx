@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import { movementNames, type MovementKind } from '@/core/chemistry/stockMovement'
-import { formatDay, formatMillilitres } from '../format/format'
+import { formatDay, formatMillilitres } from '@/i18n/format'
 
 interface ShownMovement {
   readonly id: string

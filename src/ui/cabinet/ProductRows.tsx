@@ -6,7 +6,7 @@ import { isRunningOut, stockShare } from '@/core/chemistry/stockLeft'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { Link } from '@/ui/Link'
-import { formatMillilitres, formatMoney } from '../format/format'
+import { formatMillilitres, formatMoney } from '@/i18n/format'
 import { pathOfId } from './idPath'
 
 interface ProductRowsProps {

@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
-import { formatMillilitres, formatMoney } from '../format/format'
+import { formatMillilitres, formatMoney } from '@/i18n/format'
 
 interface ToOrderProps {
   readonly products: readonly Product[]

@@ -3,7 +3,7 @@ import { comparedSoils, type CleanWheelCost, type ComparedSoil } from '@/core/co
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import { soilNames } from '@/core/soils/soil'
 import { Link } from '@/ui/Link'
-import { formatMillilitres, formatSmallMoney } from '../format/format'
+import { formatMillilitres, formatSmallMoney } from '@/i18n/format'
 
 /** Dearer ones are no choice any more. */
 const shown = 14

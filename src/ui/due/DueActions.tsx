@@ -1,5 +1,6 @@
 'use client'
 
+import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { Check, Clock } from 'lucide-react'
@@ -28,6 +29,7 @@ const snoozes = [
 export function DueActions({ item, actions }: DueActionsProps) {
   const t = useTranslations()
 
+  const say = useSay()
   const remedy = remedyLink(item)
   return (
     <div className="due-acts">
@@ -40,7 +42,7 @@ export function DueActions({ item, actions }: DueActionsProps) {
         <ActionButton
           action={() => actions.tickOff(item.key)}
           className="btn btn-quiet"
-          label={t('due.actions.doneWith', { what: item.what })}
+          label={t('due.actions.doneWith', { what: say(item.what) })}
         >
           <Check aria-hidden size={18} /> {t('due.actions.done')}
         </ActionButton>
@@ -55,7 +57,7 @@ export function DueActions({ item, actions }: DueActionsProps) {
             })
           }
           className="btn btn-quiet"
-          label={t('due.actions.postpone', { time: t(`due.actions.${key}`), what: item.what })}
+          label={t('due.actions.postpone', { time: t(`due.actions.${key}`), what: say(item.what) })}
         >
           <Clock aria-hidden size={16} /> {t(`due.actions.${key}`)}
         </ActionButton>

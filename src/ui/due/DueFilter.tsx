@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { dueKindNames, dueKinds, surenesses, type DueKind, type Sureness } from '@/core/due/dueItem'
+import { dueKinds, surenesses, type DueKind, type Sureness } from '@/core/due/dueItem'
 
 /** How the due list is asked for; stands in the address, so that it can be kept. */
 export interface DueQuery {
@@ -10,8 +10,6 @@ export interface DueQuery {
   readonly sure: Sureness | ''
   readonly by: 'time' | 'vehicle'
 }
-
-const sureNames = { sure: 'sure', likely: 'likely', guess: 'guesses' }
 
 /** Narrows the list by vehicle, kind and how sure it is; works without scripts. */
 export function DueFilter({ query }: { readonly query: DueQuery }) {
@@ -29,7 +27,7 @@ export function DueFilter({ query }: { readonly query: DueQuery }) {
           <option value="">{t('due.filter.everything')}</option>
           {dueKinds.map((kind) => (
             <option key={kind} value={kind}>
-              {dueKindNames[kind]}
+              {t(`due.kinds.${kind}`)}
             </option>
           ))}
         </select>
@@ -40,7 +38,7 @@ export function DueFilter({ query }: { readonly query: DueQuery }) {
           <option value="">{t('due.filter.all')}</option>
           {surenesses.map((sure) => (
             <option key={sure} value={sure}>
-              {sureNames[sure]}
+              {t(`due.filter.surenesses.${sure}`)}
             </option>
           ))}
         </select>

@@ -1,9 +1,10 @@
+import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { differenceInCalendarDays, format } from 'date-fns'
 import { Link } from '@/ui/Link'
-import { dueKindNames, type DueItem } from '@/core/due/dueItem'
-import { formatDay } from '../format/format'
+import type { DueItem } from '@/core/due/dueItem'
+import { formatDay } from '@/i18n/format'
 import { DueActions, type DueActionsProps } from './DueActions'
 import { monthsOnAxis, placeOnAxis } from './dueAxis'
 
@@ -92,12 +93,13 @@ interface DueRowsProps {
 /** Rows of what is due: whose, what, why, its bar on the axis of the coming months, and what to do about it. */
 export function DueRows({ items, now, named = true, short = false, actions }: DueRowsProps) {
   const t = useTranslations()
+  const say = useSay()
   return (
     <ul className="rows due-rows">
       {items.map((item) => (
         <li key={item.key} className="row-item due-row">
           <div>
-            <b>{item.what}</b>
+            <b>{say(item.what)}</b>
             {named && (
               <>
                 {', '}
@@ -112,7 +114,7 @@ export function DueRows({ items, now, named = true, short = false, actions }: Du
             )}
             {!short && (
               <p className="soft">
-                {dueKindNames[item.kind]}. {item.why}
+                {t('due.reason', { kind: t(`due.kinds.${item.kind}`), why: say(item.why) })}
               </p>
             )}
           </div>

@@ -1,3 +1,4 @@
+import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
 import type { ActionButtonProps } from '@/ui/form/ActionButton'
 import { ActionButton } from '@/ui/form/ActionButton'
@@ -14,6 +15,7 @@ interface PutAwayProps {
 export function PutAway({ items, count, bringBack }: PutAwayProps) {
   const t = useTranslations()
 
+  const say = useSay()
   if (items.length === 0) return null
   return (
     <details className="month-head">
@@ -24,13 +26,13 @@ export function PutAway({ items, count, bringBack }: PutAwayProps) {
         {items.map((item) => (
           <li key={item.key} className="row-item stock-row">
             <span>
-              {item.what}
+              {say(item.what)}
               {item.setName && `, ${item.vehicleName}, ${item.setName}`}
             </span>
             <ActionButton
               action={bringBack.bind(null, item.key)}
               className="btn btn-quiet"
-              label={t('due.settled.restoreWhat', { what: item.what })}
+              label={t('due.settled.restoreWhat', { what: say(item.what) })}
             >
               {t('due.settled.restore')}
             </ActionButton>

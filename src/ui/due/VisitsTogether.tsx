@@ -1,4 +1,6 @@
-import { useTranslations } from 'next-intl'
+import type { Message } from '@/core/message/message'
+import { useSay } from '@/i18n/useSay'
+import { useFormatter, useTranslations } from 'next-intl'
 import { services, type ServiceId } from '@/core/visit-kinds/service'
 import { Link } from '@/ui/Link'
 
@@ -6,7 +8,7 @@ export interface ShownVisitTogether {
   readonly wheelSetId: string
   readonly vehicleName: string
   readonly setName: string
-  readonly whats: readonly string[]
+  readonly whats: readonly Message[]
   readonly service: ServiceId | null
 }
 
@@ -19,6 +21,8 @@ interface VisitsTogetherProps {
 /** Sets with several things that one visit would do, soon. */
 export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
   const t = useTranslations()
+  const format = useFormatter()
+  const say = useSay()
 
   if (visits.length === 0) return null
   return (
@@ -36,7 +40,7 @@ export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
               <b>
                 {vehicleName}, {setName}
               </b>
-              <p className="soft">{whats.join('; ')}.</p>
+              <p className="soft">{format.list(whats.map(say))}.</p>
             </div>
             {service && (
               <Link

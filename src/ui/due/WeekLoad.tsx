@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { currentTime } from '@/clock'
 import { format, isSameDay } from 'date-fns'
-import { formatDuration } from '../format/format'
+import { formatDuration } from '@/i18n/format'
 
 interface WeekLoadProps {
   readonly days: readonly {

@@ -5,11 +5,7 @@ import { exhaustive } from '@/core/exhaustive'
 type RemedyName = `due.actions.${'planWash' | 'plan' | 'changeWheels' | 'open'}`
 
 /** Where one tap leads to do something about a due thing; null: nowhere. */
-export function remedyLink({
-  remedy,
-  wheelSetId,
-  kind,
-}: Pick<DueItem, 'remedy' | 'wheelSetId' | 'kind'>): {
+export function remedyLink({ remedy, wheelSetId, kind }: Pick<DueItem, 'remedy' | 'wheelSetId' | 'kind'>): {
   readonly href: string
   readonly name: RemedyName
 } | null {

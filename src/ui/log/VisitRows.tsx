@@ -7,7 +7,7 @@ import { visitResultNames, type VisitResult } from '@/core/run/visitResult'
 import { soilNames } from '@/core/soils/soil'
 import { positionNames } from '@/core/wheel/position'
 import { zoneNames } from '@/core/wheel/zone'
-import { formatDay, formatDuration, formatMillilitres, formatMoney } from '../format/format'
+import { formatDay, formatDuration, formatMillilitres, formatMoney } from '@/i18n/format'
 
 /** A visit as the log shows it. */
 export interface ShownVisit {

@@ -2,7 +2,7 @@ import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import type { LookEffect } from '@/core/due/lookEffect'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 
 /** Where the date has moved to, and how much more certain it is. */
 const movedText = ({ movedDays, narrowerDays, topUpAt, clog }: LookEffect, t: Translator): string =>
@@ -13,7 +13,7 @@ const movedText = ({ movedDays, narrowerDays, topUpAt, clog }: LookEffect, t: Tr
       days: Math.abs(movedDays),
     }),
     narrowerDays > 0 ? t('protection.check.narrower', { days: narrowerDays }) : '',
-    clog,
+    clog === 'clear' ? '' : t(`protection.check.clog.${clog}`),
   ]
     .filter(Boolean)
     .join(' ')
@@ -31,7 +31,7 @@ export function LookEffects({ effects }: { readonly effects: readonly LookEffect
             {t('protection.check.effect', {
               product: effect.productName,
               axle: t(`terms.axle.${effect.axle}`),
-              effect: effect.isGone ? effect.clog : movedText(effect, t),
+              effect: effect.isGone ? t('protection.check.clog.gone') : movedText(effect, t),
             })}
           </li>
         ))}

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { Link } from '@/ui/Link'
 import { positionNames, type Position } from '@/core/wheel/position'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 
 export interface ShownPhotograph {
   readonly id: string

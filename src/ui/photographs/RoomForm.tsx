@@ -7,7 +7,7 @@ import Form from 'react-bootstrap/Form'
 import { ProblemAlert } from '../form/ProblemAlert'
 import type { FormAnswer } from '../form/formAction'
 import { useSending } from '../form/useSending'
-import { formatMegabytes } from '../format/format'
+import { formatMegabytes } from '@/i18n/format'
 
 interface Counted {
   readonly count: number

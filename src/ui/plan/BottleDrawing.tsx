@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { Delivery } from '@/core/chemistry/family'
-import { formatMillilitres } from '../format/format'
+import { formatMillilitres } from '@/i18n/format'
 import type { MixingRecipe } from '@/core/dilution/recipe'
 
 /** Outlines in a field of 40 by 64. */

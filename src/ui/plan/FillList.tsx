@@ -4,7 +4,7 @@ import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Fill, Plan, StageKind } from '@/core/plan/plan'
 import { listed } from '@/core/words/listed'
 import { isOnRubber } from '@/core/work/stageKind'
-import { formatMillilitres } from '../format/format'
+import { formatMillilitres } from '@/i18n/format'
 import { BottleDrawing } from './BottleDrawing'
 import { useTicks } from './useTicks'
 

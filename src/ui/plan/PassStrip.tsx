@@ -6,7 +6,7 @@ import type { Position } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
 import { nameCorners } from '@/core/words/sayPlan'
 import type { ReactNode } from 'react'
-import { formatDuration } from '../format/format'
+import { formatDuration } from '@/i18n/format'
 import { ToolPicture } from './ToolPicture'
 import { WheelMarks } from './WheelMarks'
 

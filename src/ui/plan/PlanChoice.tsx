@@ -3,7 +3,7 @@ import { bold } from '@/i18n/rich'
 import type { Alternative } from '@/core/plan/plan'
 import type { PlanName } from '@/core/job/job'
 import { Cost } from '../frame/CostsShown'
-import { formatDuration, formatMoney } from '../format/format'
+import { formatDuration, formatMoney } from '@/i18n/format'
 
 /** How much risk a plan takes, on the scale of the default estimates. */
 const riskGrade = (risk: number) => (risk < 0.5 ? 'low' : risk < 1.6 ? 'some' : 'high')

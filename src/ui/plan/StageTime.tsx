@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { Stage } from '@/core/plan/plan'
-import { formatDuration } from '../format/format'
+import { formatDuration } from '@/i18n/format'
 
 /**
  * One stage at one wheel, drawn to length on the scale all stages share: hands, then dwell, then the room to the latest rinse.

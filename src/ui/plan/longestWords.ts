@@ -1,7 +1,7 @@
 import type { Translator } from '@/i18n/translator'
 import { wetTimes } from '@/core/chemistry/longest'
 import type { Stage } from '@/core/plan/plan'
-import { formatDuration } from '../format/format'
+import { formatDuration } from '@/i18n/format'
 
 /** What the longest time of a stage means at the wheel, as a sentence; empty where there is none. */
 export function longestWords(

@@ -3,7 +3,7 @@ import type { Plan, SecondRound } from '@/core/plan/plan'
 import { familyOf } from '@/core/chemistry/families'
 import { nameCorners } from '@/core/words/sayPlan'
 import type { Position } from '@/core/wheel/position'
-import { formatDuration } from '../format/format'
+import { formatDuration } from '@/i18n/format'
 
 /** Shares as people say them: so many of so many, up to a share. */
 const odds: readonly (readonly [below: number, times: number, of: number])[] = [

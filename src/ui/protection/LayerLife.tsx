@@ -1,7 +1,7 @@
 import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { Link } from '@/ui/Link'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 import { axleNames } from './axleNames'
 import { LayerChart } from './LayerChart'
 import { WhyDueWords } from './WhyDueWords'

@@ -3,7 +3,7 @@ import type { LookGrade } from '@/core/protection/record'
 import { positionShortNames, type Position } from '@/core/wheel/position'
 import { Link } from '../Link'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 
 interface Look {
   readonly id: string

@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 import { axleNames } from './axleNames'
 
 interface OtherLayersProps {

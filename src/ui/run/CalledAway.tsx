@@ -7,7 +7,7 @@ import { beforeGoing, leftOutBy } from '@/core/bay/beforeGoing'
 import type { Resumed } from '@/core/bay/resume'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
-import { formatClock } from '../format/format'
+import { formatClock } from '@/i18n/format'
 
 /** Minutes to choose from. */
 const lengths = [5, 15, 30] as const

@@ -5,7 +5,7 @@ import { readClock, type ClockReading, type DwellClock } from '@/core/run/dwellC
 import type { RunState } from '@/core/run/runState'
 import { urgentClock } from '@/core/run/urgentClock'
 import { positionShortNames, type Position } from '@/core/wheel/position'
-import { formatClock } from '../format/format'
+import { formatClock } from '@/i18n/format'
 
 /** The word under a running clock, of `bay.clocks.phases`. */
 const phaseOf = ({ phase, until }: ClockReading, { limit }: DwellClock) => {

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import { Droplets } from 'lucide-react'
 import { readClock, type DwellClock } from '@/core/run/dwellClock'
 import { positionNames } from '@/core/wheel/position'
-import { formatClock } from '../format/format'
+import { formatClock } from '@/i18n/format'
 
 interface KeepWetProps {
   readonly clock: DwellClock

@@ -7,7 +7,7 @@ import type { Card, Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import { passTitles } from '@/core/passes/passTitles'
 import { dwellLeftSeconds } from '@/core/run/urgentClock'
-import { formatClock, formatMillilitres } from '../format/format'
+import { formatClock, formatMillilitres } from '@/i18n/format'
 import { cardTitle, lineTitle } from './cardWords'
 
 interface RunCardProps {

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
 import type { ProductUse } from '@/core/seen/jobOutcome'
-import { formatMillilitres } from '../format/format'
+import { formatMillilitres } from '@/i18n/format'
 import { asPlanned, type Correction } from './usedInput'
 
 interface UsedRowsProps {

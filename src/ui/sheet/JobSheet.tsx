@@ -9,7 +9,7 @@ import { services } from '@/core/visit-kinds/service'
 import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import { listed } from '@/core/words/listed'
-import { formatClock, formatMillilitres } from '../format/format'
+import { formatClock, formatMillilitres } from '@/i18n/format'
 import { longestWords } from '../plan/longestWords'
 
 interface JobSheetProps {

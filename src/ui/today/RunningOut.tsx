@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
-import { formatMillilitres } from '../format/format'
+import { formatMillilitres } from '@/i18n/format'
 
 interface RunningOutProps {
   readonly products: readonly Pick<Product, 'id' | 'name' | 'stockMillilitres' | 'packMillilitres'>[]

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { finishNames, type Finish } from '@/core/finishes/finish'
 import type { TestSpot } from '@/core/job/testSpot'
-import { formatDay } from '../format/format'
+import { formatDay } from '@/i18n/format'
 
 interface TestSpotRowsProps {
   readonly spots: readonly {

@@ -12,7 +12,7 @@ import { database } from '@/data/connection'
 import { findBottle } from '@/data/queries/bottles'
 import { readSettings } from '@/data/queries/settings'
 import { PrintButton } from '@/ui/PrintButton'
-import { formatMillilitres } from '@/ui/format/format'
+import { formatMillilitres } from '@/i18n/format'
 import { networkAddress } from '@/services/pairing/network'
 import { qrOf } from '../../qrOf'
 

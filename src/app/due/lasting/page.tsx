@@ -8,7 +8,7 @@ import { capital } from '@/core/words/sayPlan'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { productsCompared, type RankedProduct } from '@/services/productsCompared'
-import { formatSmallMoney } from '@/ui/format/format'
+import { formatSmallMoney } from '@/i18n/format'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('due.lasting.title')

@@ -8,7 +8,7 @@ import { lastWaterReading } from '@/data/queries/water'
 import { findDue } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { WaterForm } from '@/ui/due/WaterForm'
-import { formatDay } from '@/ui/format/format'
+import { formatDay } from '@/i18n/format'
 import { askTdsMeter, keepWater, putOff, tickOff } from '../actions'
 
 export const dynamic = 'force-dynamic'

@@ -10,7 +10,7 @@ import { listBackups } from '@/services/backup/backupsInFolder'
 import { photographRoom } from '@/services/photographs/photographRoom'
 import { FolderForm } from '@/ui/backup/FolderForm'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
-import { formatDay, formatMegabytes } from '@/ui/format/format'
+import { formatDay, formatMegabytes } from '@/i18n/format'
 import { RoomForm } from '@/ui/photographs/RoomForm'
 import { keepFolder, lookBefore, throwAwayBefore } from './actions'
 

@@ -1,3 +1,4 @@
+import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -22,6 +23,7 @@ const day = 'd MMMM yyyy'
 
 export default async function CarePage({ params }: Props) {
   const t = await getTranslations()
+  const say = await getSay()
 
   const set = await wheelSetOr404((await params).id)
   const db = await database()
@@ -76,13 +78,13 @@ export default async function CarePage({ params }: Props) {
         )}
         <h2>{t('due.care.washing')}</h2>
         <ul>
-          {wash.map((line) => (
+          {wash.map(say).map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>
         <h2>{t('due.care.never')}</h2>
         <ul>
-          {never.map((line) => (
+          {never.map(say).map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>

@@ -1,3 +1,4 @@
+import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -28,6 +29,7 @@ interface Props {
 
 export default async function IntakePage({ params, searchParams }: Props) {
   const t = await getTranslations()
+  const say = await getSay()
 
   const { id } = await params
   const { service } = await searchParams
@@ -46,7 +48,7 @@ export default async function IntakePage({ params, searchParams }: Props) {
       title={`${set.vehicleName}, ${set.name}`}
       wheels={drawnWheels(set.wheels)}
       offer={{ ...offer, service: wanted ?? offer.service }}
-      due={due.map(({ what }) => what)}
+      due={due.map(({ what }) => say(what))}
       lastReadingKilometres={readings.at(-1)?.kilometres ?? null}
       conditions={
         weather.ok

@@ -1,0 +1,9 @@
+import { getFormatter, getTranslations } from 'next-intl/server'
+import { currentTime } from '@/clock'
+import { sayer, type Say } from './sayer'
+
+/** Says what the core has to say, for pages and routes that wait for their data. */
+export async function getSay(): Promise<Say> {
+  const [t, format] = await Promise.all([getTranslations(), getFormatter()])
+  return sayer({ t, list: (parts) => format.list(parts, { type: 'conjunction' }), now: currentTime() })
+}
