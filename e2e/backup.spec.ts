@@ -24,7 +24,7 @@ test('a backup is made, looked into, and put in place of what was changed since'
   await expect(page.getByText('Choose a backup of this program')).toBeVisible()
   await page.getByLabel(say('settings.backups.restore.file')).setInputFiles(named)
   await expect(page.getByRole('row', { name: /Wheel sets/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Put it in place' }).click()
+  await page.getByRole('button', { name: say('settings.backups.restore.restore') }).click()
   await expect(page.getByText('It is in place.')).toBeVisible()
   await page.goto('/settings')
   await expect(page.getByLabel(say('settings.shop.name'))).not.toHaveValue('Changed Since')

@@ -71,7 +71,9 @@ test('another wheel is chosen from the strip, and the rest follows', async ({ pa
   await page.locator('.run-clock[data-corner="rearLeft"]').click()
   await expect(title).toHaveText('Rear left')
   await tapOnce(page)
-  await expect(page.locator('.run-clock[data-corner="rearLeft"]')).not.toContainText('not begun')
+  await expect(page.locator('.run-clock[data-corner="rearLeft"]')).not.toContainText(
+    say('bay.clocks.resting.notStarted'),
+  )
   await page.locator('.run-clock', { hasText: first === 'Front left' ? 'Front L' : 'Front R' }).click()
   await expect(title).toHaveText(first ?? '')
 })

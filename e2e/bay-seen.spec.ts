@@ -68,7 +68,7 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
       )
     } else if (happened.marked === 0 && (await asked(page, say('bay.spot.label')).isVisible())) {
       marked = /: (.+)$/.exec((await page.locator('.run-lines b').first().textContent()) ?? '')?.[1] ?? ''
-      await gloves.settle(gloves.choose('It marked'))
+      await gloves.settle(gloves.choose(say('bay.spot.marked')))
       happened.marked += 1
       await expect(sight(page)).toContainText(`${marked} marked this finish`)
     } else if (happened.stayed === 0 && (await asked(page, say('bay.check.label')).isVisible())) {
@@ -181,6 +181,6 @@ test('what one phone has seen comes to the other, and goes when it is undone', a
   await expect(other.locator('.run-added').first()).toBeVisible()
   await other.getByRole('button', { name: like('bay.acts.undoStep') }).tap()
   await expect(other.locator('.run-added')).toHaveCount(0)
-  await expect(asked(other, 'Look')).toBeVisible()
+  await expect(asked(other, say('bay.check.label'))).toBeVisible()
   await other.context().close()
 })

@@ -122,13 +122,13 @@ test('tools: one too thick for any gap is refused, a dropped one is out until it
   page,
 }) => {
   await page.goto('/cabinet/tools/new')
-  await page.getByLabel(say('cabinet.product.name')).fill('Broom')
+  await page.getByLabel(say('cabinet.tool.name')).fill('Broom')
   await page.getByLabel(say('cabinet.tool.diameterMillimetres.label')).fill('300')
-  await page.getByLabel('Squeezed, mm').fill('250')
-  await page.getByRole('button', { name: say('cabinet.product.add') }).click()
+  await page.getByLabel(say('cabinet.tool.squeezedMillimetres.label')).fill('250')
+  await page.getByRole('button', { name: say('cabinet.tool.add') }).click()
   await expect(page.getByText(/Thicker than any gap between spokes/)).toBeVisible()
-  await page.getByLabel('Squeezed, mm').fill('20')
-  await page.getByRole('button', { name: say('cabinet.product.add') }).click()
+  await page.getByLabel(say('cabinet.tool.squeezedMillimetres.label')).fill('20')
+  await page.getByRole('button', { name: say('cabinet.tool.add') }).click()
   const states = page.getByRole('group', { name: say('cabinet.tools.state', { tool: 'Broom' }) })
   await states.getByRole('button', { name: 'dropped' }).click()
   await expect(states.getByRole('button', { name: 'dropped' })).toHaveAttribute('aria-pressed', 'true')

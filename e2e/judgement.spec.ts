@@ -115,7 +115,7 @@ test('wishes change the plan at once and are kept', async ({ page }) => {
     page.getByRole('button', { name: say('plan.wishes.always', { product: 'Ondra Keep' }) }),
   ).toBeVisible()
   await openDeeper(page, say('plan.soil.title'))
-  await expect(page.getByRole('img', { name: 'What is left of each soil' })).toBeVisible()
+  await expect(page.getByRole('img', { name: say('plan.soil.chart') })).toBeVisible()
 })
 
 test('what is expected follows the kilometres until somebody grades by hand', async ({ page }) => {

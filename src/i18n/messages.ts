@@ -5,6 +5,7 @@ import common from '../../messages/en/common.json'
 import conditions from '../../messages/en/conditions.json'
 import due from '../../messages/en/due.json'
 import errors from '../../messages/en/errors.json'
+import estimates from '../../messages/en/estimates.json'
 import frame from '../../messages/en/frame.json'
 import intake from '../../messages/en/intake.json'
 import log from '../../messages/en/log.json'
@@ -30,6 +31,7 @@ export const english = {
   conditions,
   due,
   errors,
+  estimates,
   frame,
   intake,
   log,

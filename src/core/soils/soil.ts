@@ -16,18 +16,6 @@ export const soilNames: Record<Soil, string> = {
   tyreBrowning: 'tyre browning',
 }
 
-/** How a person tells the soil. */
-export const soilSigns: Record<Soil, string> = {
-  grit: 'sand, mud or salt that falls off',
-  film: 'grey smear; foam turns muddy',
-  freshDust: 'dark, wipes off with a finger',
-  bondedDust: 'brown specks, gritty under a thin plastic bag',
-  tar: 'black or clear sticky lumps',
-  mineral: 'white rings, dull veil',
-  organic: 'bugs, droppings, green edges',
-  tyreBrowning: 'brown bloom, gummy feel',
-}
-
 export const grades = [0, 1, 2, 3, 4] as const
 /** How much of a soil there is: 0 none, 1 light, 2 clear, 3 heavy, 4 neglected. */
 export type Grade = (typeof grades)[number]

@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { gradeNames, grades, soilNames, soilSigns, type Soil } from '@/core/soils/soil'
+import { gradeNames, grades, soilNames, type Soil } from '@/core/soils/soil'
 import { axleOf, positionNames, type Position } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
 import { GradePicture } from './GradePicture'
@@ -73,11 +73,12 @@ interface GradeRowProps {
 }
 
 function GradeRow({ soil, value, disabled, set }: GradeRowProps) {
+  const t = useTranslations()
   return (
     <div className="grade-row" role="group" aria-label={soilNames[soil]}>
       <div>
         <b>{soilNames[soil]}</b>
-        <div className="sign">{soilSigns[soil]}</div>
+        <div className="sign">{t(`terms.soilSign.${soil}`)}</div>
       </div>
       <div className="grades">
         {grades.map((step) => (

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Stayed } from '@/core/run/answer'
-import { soilNames, soilSigns } from '@/core/soils/soil'
+import { soilNames } from '@/core/soils/soil'
 import { positionNames } from '@/core/wheel/position'
 import { zoneNames, type Zone } from '@/core/wheel/zone'
 import { soilsOfZone } from '../intake/loads'
@@ -72,7 +72,7 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
               key={soil}
               type="button"
               className="chip"
-              title={soilSigns[soil]}
+              title={t(`terms.soilSign.${soil}`)}
               aria-pressed={stayed.some((known) => keyOf(known) === keyOf({ zone, soil }))}
               onClick={() => toggle({ zone, soil })}
             >

@@ -30,9 +30,9 @@ export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
             return (
               <li key={id} className="row-item estimate-row">
                 <label htmlFor={`estimate-${id}`}>
-                  {id.replace(/([A-Z0-9]+)/g, ' $1').toLowerCase()}
+                  {t(`estimates.${id}.name`)}
                   <br />
-                  <span className="soft">{house.reason}</span>
+                  <span className="soft">{t(`estimates.${id}.reason`)}</span>
                 </label>
                 <span>
                   <Form.Control

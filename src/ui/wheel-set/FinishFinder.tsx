@@ -1,9 +1,16 @@
+import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { finderQuestions, findFinish, type FinderAnswers } from '@/core/finishes/finishFinder'
 import { finishNames, type Finish } from '@/core/finishes/finish'
 import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
+
+type Question = (typeof finderQuestions)[number]
+
+/** What an answer is called; every question has its own. */
+const answerText = (name: Question['name'], value: Question['choices'][number], t: Translator): string =>
+  t(`wheelSet.finder.questions.${name}.${value}` as 'wheelSet.finder.questions.look.paintLike')
 
 /** A few questions and the cloth test, ending in a finish, how sure it is, and what to mind. */
 export function FinishFinder({
@@ -19,13 +26,18 @@ export function FinishFinder({
   return (
     <details className="finder mt-2">
       <summary>{t('wheelSet.finder.open')}</summary>
-      {finderQuestions.map(({ name, question, choices }) => (
-        <div key={name} className="finder-row" role="group" aria-label={question}>
-          <span>{question}</span>
+      {finderQuestions.map(({ name, choices }) => (
+        <div
+          key={name}
+          className="finder-row"
+          role="group"
+          aria-label={t(`wheelSet.finder.questions.${name}.ask`)}
+        >
+          <span>{t(`wheelSet.finder.questions.${name}.ask`)}</span>
           <span className="chips">
-            {choices.map(({ value, text }) => (
+            {choices.map((value) => (
               <button
-                key={text}
+                key={String(value)}
                 type="button"
                 className="chip"
                 aria-pressed={answers[name] === value}
@@ -33,7 +45,7 @@ export function FinishFinder({
                   setAnswers({ ...answers, [name]: answers[name] === value ? undefined : value })
                 }
               >
-                {text}
+                {answerText(name, value, t)}
               </button>
             ))}
           </span>
@@ -41,7 +53,7 @@ export function FinishFinder({
       ))}
       <p className="mt-2" aria-live="polite">
         <b>{t(`wheelSet.finder.found.${found.confidence}`, { finish: finishNames[found.finish] })}</b>{' '}
-        {found.caution}
+        {t(`wheelSet.finder.cautions.${found.caution}`)}
       </p>
       <div className="chips mt-2">
         <Button variant="outline-secondary" onClick={() => use(['face', 'lip'], found.finish)}>
