@@ -1,6 +1,7 @@
 import tseslint from 'typescript-eslint'
 import importX from 'eslint-plugin-import-x'
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
+import i18next from 'eslint-plugin-i18next'
 import reactHooks from 'eslint-plugin-react-hooks'
 
 /** Which folders each layer may not reach into. The arrow of dependency runs app -> ui/data -> contracts -> core. */
@@ -94,6 +95,15 @@ const askTheClock = [
   },
 ]
 
+const wordsElsewhere = 'Words stand in messages/en; say them by their key.'
+
+/** What a person reads or hears, written into a component. */
+const literalWords = [
+  'JSXAttribute[name.name=/^(aria-label|title|placeholder|alt|label|hint|earlier|later|doneWord)$/] > Literal[value=/[A-Za-z]{2}/]:not([value="Even Spoke"])',
+  'JSXElement > JSXExpressionContainer Literal[value=/^[A-Z]?[a-z,’]+ [a-z]/]:not(JSXAttribute Literal)',
+  'JSXElement > JSXExpressionContainer TemplateElement[value.raw=/[a-z,;] [a-z]{2}|^ [a-z]+$/]:not(JSXAttribute TemplateElement)',
+].map((selector) => ({ selector, message: wordsElsewhere }))
+
 export default tseslint.config(
   {
     ignores: [
@@ -163,6 +173,33 @@ export default tseslint.config(
         },
         ...unsteady,
       ],
+    },
+  },
+  {
+    // The types of the catalogue: which messages there are. Nothing of it is there when the core runs.
+    files: ['src/core/message/*.ts'],
+    rules: {
+      'no-restricted-imports': 'off',
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { regex: '^@/i18n/', message: 'Only the types of the catalogue.', allowTypeImports: true },
+            {
+              regex: '^(?!@/core/|@/i18n/|\\.)',
+              message: 'The core imports nothing but itself, and types of the catalogue.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/ui/**/*.tsx', 'src/app/**/*.tsx'],
+    plugins: { i18next },
+    rules: {
+      'i18next/no-literal-string': ['error', { mode: 'jsx-text-only', message: wordsElsewhere }],
+      'no-restricted-syntax': ['error', ...askTheClock, ...literalWords],
     },
   },
   {

@@ -25,7 +25,7 @@ test('a backup is made, looked into, and put in place of what was changed since'
   await page.getByLabel(say('settings.backups.restore.file')).setInputFiles(named)
   await expect(page.getByRole('row', { name: /Wheel sets/ })).toBeVisible()
   await page.getByRole('button', { name: say('settings.backups.restore.restore') }).click()
-  await expect(page.getByText('It is in place.')).toBeVisible()
+  await expect(page.getByText(say('settings.backups.restore.done'))).toBeVisible()
   await page.goto('/settings')
   await expect(page.getByLabel(say('settings.shop.name'))).not.toHaveValue('Changed Since')
   await page.goto('/due')

@@ -19,14 +19,12 @@ import { formatDuration } from '@/i18n/format'
 import { JobRows } from '@/ui/today/JobRows'
 import { RunningOut } from '@/ui/today/RunningOut'
 import { Welcome } from './_parts/Welcome'
+import { Words } from '@/i18n/Words'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('today.title')
 
 const dueShown = 7
-
-/** What a number of things is called. */
-const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`
 
 export default async function TodayPage() {
   const t = await getTranslations()
@@ -40,7 +38,7 @@ export default async function TodayPage() {
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
   return (
-    <>
+    <Words of={['today', 'due']}>
       <Live topics={['job', 'due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
@@ -85,6 +83,6 @@ export default async function TodayPage() {
           )}
         </section>
       </div>
-    </>
+    </Words>
   )
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
@@ -180,7 +181,10 @@ describe('changes of wheels', () => {
     const at = (id: string) => due.find((item) => item.wheelSetId === id && item.kind === 'topUp')!.at
     expect(at(otherSetId) > at(setId)).toBe(true)
     const check = due.find(({ kind }) => kind === 'torqueCheck')!
-    expect(check).toMatchObject({ wheelSetId: setId, what: 'Check the nuts again, 130 N·m' })
+    expect(check).toMatchObject({
+      wheelSetId: setId,
+      what: message('due.items.torque.what', { known: 'true', newtonMetres: 130 }),
+    })
     await must(markDone(database, check.key, now))
     expect((await listDue(database, now)).some(({ kind }) => kind === 'torqueCheck')).toBe(false)
   })
@@ -349,7 +353,7 @@ describe('the calendar', () => {
     expect(job.summary).toContain('Orlen Tessaly')
     const topUp = events.find(({ summary }) => summary.startsWith('Top up Long Coat'))!
     expect(topUp).toMatchObject({ allDay: true, alarms: 1 })
-    expect(topUp.description).toContain('In eight of ten cases between')
+    expect(topUp.description).toContain('Likely range (8 in 10)')
     const due = await topUpOf()
     expect(topUp.start.getDate()).toBe(due.at.getDate())
     const later = readCalendar(await shopCalendar(database, new Date(now.getTime() + 3_600_000)))
@@ -375,7 +379,9 @@ describe('data of the version before', () => {
       select id, timestamptz '2026-05-20T10:00:00Z', 'Washed', 'clean', 3000, 0, 'EUR' from wheel_set`)
     await migrate(old, all)
     const due = await listDue(old, now)
-    expect(due.map(({ kind, what }) => [kind, what])).toContainEqual(['topUp', 'Top up Seal, fronts'])
+    expect(due.map(({ what }) => what)).toContainEqual(
+      message('due.items.topUp.what', { product: 'Seal', where: 'front' }),
+    )
     expect((await askForecast(old, now, 'comparison', null)).calibration).toEqual({
       looks: 0,
       inside: 0,

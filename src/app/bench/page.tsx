@@ -78,8 +78,9 @@ export default async function BenchPage({
                     </span>
                   </div>
                   <div className={`when${days > oldDays ? ' is-topUp' : ''}`}>
-                    {formatAgo(bottle.mixedAt, now)}
-                    {days > oldDays && ', old'}
+                    {days > oldDays
+                      ? t('mixing.bottles.old', { ago: formatAgo(bottle.mixedAt, now) })
+                      : formatAgo(bottle.mixedAt, now)}
                   </div>
                   <ActionButton
                     action={markEmpty.bind(null, bottle.id)}

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { describe, expect, it } from 'vitest'
 import { followSet } from '@/core/protection/followed'
 import { followingOf } from '@/core/protection/forecast'
@@ -59,7 +60,11 @@ const look = (beading: LookFacts['beading'], days: number, afterReviving = false
 describe('protection that is due', () => {
   it('is topped up first, fronts deciding, and renewed once it is used up', () => {
     const [fresh] = due(shopOf([setOf(factsOf())]))
-    expect(fresh).toMatchObject({ kind: 'topUp', what: 'Top up Seal, all round', canBeDone: true })
+    expect(fresh).toMatchObject({
+      kind: 'topUp',
+      what: message('due.items.topUp.what', { product: 'Seal', where: 'all' }),
+      canBeDone: true,
+    })
     expect(fresh!.band!.from < fresh!.at && fresh!.at < fresh!.band!.until).toBe(true)
     const [old] = due(shopOf([setOf(factsOf({ layers: layer({ appliedAt: ago(300) }) }))]))
     expect(old).toMatchObject({ kind: 'renewal', remedy: { kind: 'visit', service: 'decontaminate' } })
@@ -70,7 +75,7 @@ describe('protection that is due', () => {
     const rearsLikeNew = { ...look(4, 1, true), positions: rears }
     const items = due(shopOf([setOf(factsOf({ looks: [look(2, 1, true), rearsLikeNew] }))]))
     const topUps = items.filter(({ kind }) => kind === 'topUp')
-    expect(topUps.map(({ what }) => what)).toEqual(['Top up Seal, fronts', 'Top up Seal, rears'])
+    expect(topUps.map(({ what }) => what.values?.where)).toEqual(['front', 'rear'])
     expect(topUps.map(({ again }) => again?.positions)).toEqual([fronts, rears])
     expect(new Set(topUps.map(({ key }) => key)).size).toBe(2)
     const [first, second] = topUps
@@ -80,10 +85,10 @@ describe('protection that is due', () => {
   it('is renewed on the axle where water lies flat right after a reviving wash, and topped up on the other', () => {
     const rearsLikeNew = { ...look(4, 1, true), positions: rears }
     const items = due(shopOf([setOf(factsOf({ looks: [look(0, 1, true), rearsLikeNew] }))]))
-    expect(items.map(({ kind, what }) => [kind, what])).toEqual(
+    expect(items.map(({ kind, what }) => [kind, what.values?.where])).toEqual(
       expect.arrayContaining([
-        ['renewal', 'Renew Seal, fronts'],
-        ['topUp', 'Top up Seal, rears'],
+        ['renewal', 'front'],
+        ['topUp', 'rear'],
       ]),
     )
     const renewal = items.find(({ kind }) => kind === 'renewal')!
@@ -135,7 +140,10 @@ describe('what else falls due', () => {
       layers: layer({ kind: 'ceramicCoating', productName: 'Skin', appliedAt: ago(10 / 24) }),
     })
     const [cure] = due(shopOf([setOf(facts)]))
-    expect(cure).toMatchObject({ kind: 'cureOver', what: 'Skin has cured' })
+    expect(cure).toMatchObject({
+      kind: 'cureOver',
+      what: message('due.items.cure.what', { product: 'Skin' }),
+    })
     expect(cure!.at).toEqual(addDays(now, 14 / 24))
     const told = new Map(
       facts.layers.map(({ axle }) => [
@@ -152,7 +160,10 @@ describe('what else falls due', () => {
     const set = (changes: Partial<SetFacts> = {}, more: Partial<DueSet> = {}) =>
       setOf(factsOf({ layers: [], ...changes }), { lastFitting: fitting, ...more })
     const [check] = due(shopOf([set()]))
-    expect(check).toMatchObject({ kind: 'torqueCheck', what: 'Check the nuts again, 120 N·m' })
+    expect(check).toMatchObject({
+      kind: 'torqueCheck',
+      what: message('due.items.torque.what', { known: 'true', newtonMetres: 120 }),
+    })
     expect(check!.at).toEqual(addDays(fitting.at, 1.4))
     const readings = [
       { at: ago(2), kilometres: 1000 },
@@ -182,7 +193,7 @@ describe('what else falls due', () => {
     const summer = setOf(factsOf({ id: 'summer', season: 'summer', layers: [] }))
     const winter = setOf(factsOf({ id: 'winter', season: 'winter', layers: [] }), { isMounted: false })
     expect(due(shopOf([summer, winter]))).toMatchObject([
-      { kind: 'seasonChange', wheelSetId: 'winter', what: 'Winter wheels on', at: addDays(new Date('2026-11-01T09:00:00Z'), -14) },
+      { kind: 'seasonChange', wheelSetId: 'winter', what: message('due.items.season.what', { season: 'winter' }), at: addDays(new Date('2026-11-01T09:00:00Z'), -14) },
     ]) // prettier-ignore
     expect(due(shopOf([summer]))).toEqual([])
     const [late] = due(shopOf([summer, winter]), new Date('2026-12-05T09:00:00Z'))
@@ -261,8 +272,10 @@ describe('the list', () => {
 describe('the care card', () => {
   it('follows what is on the wheels and what they are made of', () => {
     const matte = careAdvice(['matteSealant'], ['matte'])
-    expect(matte.never.join(' ')).toContain('matte')
-    expect(careAdvice([], ['polishedBare']).never.join(' ')).toContain('bare')
-    expect(careAdvice(['ceramicCoating'], ['glossBlack']).wash.join(' ')).toContain('coating')
+    expect(matte.never).toContainEqual(message('due.care.advice.never.matte'))
+    expect(careAdvice([], ['polishedBare']).never).toContainEqual(message('due.care.advice.never.bare'))
+    expect(careAdvice(['ceramicCoating'], ['glossBlack']).wash).toContainEqual(
+      message('due.care.advice.wash.coated'),
+    )
   })
 })

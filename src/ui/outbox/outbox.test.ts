@@ -91,7 +91,7 @@ describe('what waits on the device', () => {
 
   it.each([
     ['a device whose access was revoked', { kind: 'revoked' }, 'revoked'],
-    ['a server that asks to wait', later, ''],
+    ['a server that asks to wait', later, 'later'],
   ] as const)('of %s stays, with a second page open too', async (_, outcome, trouble) => {
     const { device: phone, open } = device({ a: [outcome, outcome, outcome], b: [] })
     const [one, other] = [open(), open()]

@@ -83,11 +83,11 @@ describe('what became of it', () => {
     expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'No such wheel.', isJobEnded: false })
   })
 
-  it('refused by something that speaks otherwise it still has a mend', async () => {
+  it('refused by an answer it cannot read, it is refused without a reason', async () => {
     answer(() => new Response('<html>', { status: 400 }))
     expect(await sendWaiting(look)).toEqual({
       kind: 'refused',
-      mend: 'Load the page again.',
+      mend: '',
       isJobEnded: false,
     })
   })

@@ -104,7 +104,7 @@ export function usePlan(
         return false
       })()
     },
-    [send, adopt],
+    [send, adopt, t],
   )
   const keepOrder = useCallback(
     (better: PlanFile) => {
@@ -126,7 +126,7 @@ export function usePlan(
         .catch(() => takeBack([{ path: '', found: '', mend: t('plan.orderNotSaved') }]))
         .finally(() => setPending((count) => count - 1))
     },
-    [send],
+    [send, t],
   )
   const search = useOrderSearch(file, plan, setPlan, keepOrder)
   return {
