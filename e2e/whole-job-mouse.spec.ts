@@ -9,7 +9,7 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
   await expect(page.getByRole('heading', { name: say('today.welcome.title') })).toBeVisible()
   await page.getByRole('link', { name: say('today.welcome.add') }).click()
 
-  await page.getByLabel(say('due.filter.vehicle')).fill(newSet.vehicle)
+  await page.getByLabel(say('wheelSet.vehicle')).fill(newSet.vehicle)
   await page.getByLabel(say('wheelSet.name.label')).fill(newSet.set)
   await page.getByLabel('Tyre code').fill(newSet.tyreCode)
   await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
@@ -54,7 +54,18 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
   await expect(page.getByRole('heading', { name: say('log.title') })).toBeVisible()
   await expect(page.getByText('Brown again behind the caliper <b>"twice"</b> 🛞')).toBeVisible()
   await page.getByRole('link', { name: say('due.title'), exact: true }).click()
-  await expect(page.locator('.due-row').filter({ hasText: 'House spray-and-rinse silica' })).toHaveCount(1)
+  await expect(page.locator('.due-row').filter({ hasText: 'Spray-and-rinse silica' })).toHaveCount(1)
   await page.getByRole('link', { name: say('today.title') }).click()
   await expect(page.getByText(say('today.lead.noJobs'))).toBeVisible()
+})
+
+test('an empty cabinet offers starter products, and plans use them once they are added', async ({ page }) => {
+  await page.goto('/cabinet')
+  await expect(page.getByText(say('cabinet.empty'))).toBeVisible()
+  await page.getByLabel('Metal polish', { exact: true }).check()
+  await page.getByLabel('Tar remover', { exact: true }).uncheck()
+  await page.getByRole('button', { name: say('cabinet.starter.add', { count: 9 }) }).click()
+  await expect(page.getByText(say('cabinet.count', { count: 9 }))).toBeVisible()
+  await expect(page.locator('.product-row').filter({ hasText: 'Metal polish' })).toHaveCount(1)
+  await expect(page.locator('.product-row').filter({ hasText: 'Tar remover' })).toHaveCount(0)
 })

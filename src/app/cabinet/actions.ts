@@ -3,6 +3,8 @@
 import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import * as v from 'valibot'
+import { familyIds } from '@/core/chemistry/families'
+import { productFromFamily } from '@/core/chemistry/starterCabinet'
 import { succeed, type Problem } from '@/core/result'
 import { toolStates } from '@/core/tools/tool'
 import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
@@ -60,6 +62,28 @@ export const saveProduct = action(
       return null
     })
     return refusal ?? leadTo('/cabinet')
+  },
+)
+
+/** Adds starter products, one of each kind that was chosen; those that are there already stay as they are. */
+export const addStarterProducts = action(
+  'owner',
+  [v.array(oneOf(familyIds))],
+  async (families): Promise<Refusal> => {
+    const refusal = await writing(async () => {
+      const db = await database()
+      const { currency } = await readSettings(db)
+      const known = new Set((await listProducts(db)).map(({ id }) => id))
+      const added = [...new Set(families)].filter((id) => !known.has(id)).map((id) => productFromFamily(id))
+      const full = await inRoom(db, added, 0)
+      if (full) return full
+      await db.transaction(async (transaction) => {
+        for (const product of added) await addProduct(transaction, product, currency)
+      })
+      return null
+    })
+    revalidatePath('/cabinet')
+    return refusal ?? { problems: [] }
   },
 )
 

@@ -6,11 +6,12 @@ import { database } from '@/data/connection'
 import { readCabinet } from '@/services/readCabinet'
 import { ArchivedRows } from '@/ui/cabinet/ArchivedRows'
 import { ProductRows } from '@/ui/cabinet/ProductRows'
+import { StarterProducts } from '@/ui/cabinet/StarterProducts'
 import { ToOrder } from '@/ui/cabinet/ToOrder'
 import { WheelCosts } from '@/ui/cabinet/WheelCosts'
 import { Link } from '@/ui/Link'
 import { Live } from '@/app/_parts/Live'
-import { archiveProduct } from './actions'
+import { addStarterProducts, archiveProduct } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('cabinet.title')
@@ -57,18 +58,24 @@ export default async function CabinetPage({
               <a href="/api/cabinet/json">{t('cabinet.exportJson')}</a>
             </span>
           </div>
-          <ProductRows
-            products={active}
-            currency={currency}
-            dilutionStyle={dilutionStyle}
-            estimates={estimates}
-          />
+          {active.length === 0 ? (
+            <StarterProducts add={addStarterProducts} />
+          ) : (
+            <ProductRows
+              products={active}
+              currency={currency}
+              dilutionStyle={dilutionStyle}
+              estimates={estimates}
+            />
+          )}
           <ArchivedRows products={archived} takeBack={archiveProduct} />
         </section>
-        <div>
-          <ToOrder products={runningOut} currency={currency} />
-          <WheelCosts costs={costs} soil={soil} currency={currency} dilutionStyle={dilutionStyle} />
-        </div>
+        {active.length > 0 && (
+          <div>
+            <ToOrder products={runningOut} currency={currency} />
+            <WheelCosts costs={costs} soil={soil} currency={currency} dilutionStyle={dilutionStyle} />
+          </div>
+        )}
       </div>
     </>
   )

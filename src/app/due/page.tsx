@@ -52,7 +52,7 @@ const addressOf = (query: DueQuery, from: number): string => {
 function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator): string {
   if (by === 'vehicle') return item.setName ? `${item.vehicleName}, ${item.setName}` : item.vehicleName
   const how = pressing(item, now)
-  if (how === 'over' || how === 'now') return t('due.groups.now')
+  if (how === 'over' || how === 'now' || how === 'missed') return t('due.groups.now')
   if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return t('due.groups.thisWeek')
   return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : format(item.at, 'MMMM yyyy')
 }

@@ -7,7 +7,7 @@ export function productFromFamily(family: FamilyId, changes: Partial<Product> = 
   const { name, strength, dwellSeconds, delivery } = familyOf(family)
   return {
     id: family,
-    name: `House ${name}`,
+    name: `${name.charAt(0).toUpperCase()}${name.slice(1)}`,
     family,
     strength,
     dwellSeconds,
@@ -23,6 +23,19 @@ export function productFromFamily(family: FamilyId, changes: Partial<Product> = 
     ...changes,
   }
 }
+
+/** What most people who care for wheels have on the shelf. */
+export const usualStart: readonly FamilyId[] = [
+  'wheelShampoo',
+  'allPurpose',
+  'tyreCleaner',
+  'ironRemover',
+  'tarRemover',
+  'acidShampoo',
+  'sprayRinseSilica',
+  'spraySealant',
+  'tyreDressingWater',
+]
 
 /** One of each family; a job file without a cabinet is planned with it. */
 export const starterCabinet: readonly Product[] = familyIds.map((family) => productFromFamily(family))

@@ -36,6 +36,8 @@ export interface DueItem {
   readonly remedy: Remedy
   /** Whether a person can say it is done, without a visit. */
   readonly canBeDone: boolean
+  /** Its time has passed so that doing it now is no longer the same; absent: it can still be done. */
+  readonly isMissed?: boolean
   /** What is put on anew when it is done; absent: nothing. */
   readonly again?: {
     readonly protection: ProtectionKind

@@ -7,6 +7,8 @@ import type { DueContext, DueSet } from './dueSet'
 const longestDays = 14
 /** Later it has been done long ago, or nobody minds. */
 const forgottenDays = 120
+/** So long after the last kilometre for it, it is no re-torque any more but a check at the next chance. House estimate. */
+const missedDays = 7
 
 /** Nuts are checked again once the wheels have settled: by the odometer where it is read, else by days of usual driving. */
 export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext): DueItem[] {
@@ -24,6 +26,7 @@ export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext
     const usual = addDays(fitting.at, Math.min(longestDays, days))
     return later && later.at < usual ? later.at : usual
   }
+  const isMissed = now > addDays(reached(until), missedDays)
   return [
     {
       key,
@@ -33,12 +36,13 @@ export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext
         known: String(fitting.torqueNewtonMetres !== null),
         newtonMetres: fitting.torqueNewtonMetres ?? 0,
       }),
-      why: message('due.items.torque.why', { from, until }),
+      why: message(isMissed ? 'due.items.torque.missed' : 'due.items.torque.why', { from, until }),
       at: reached(from),
       band: { from: reached(from), until: reached(until) },
       sureness: 'sure',
       remedy: { kind: 'none' },
       canBeDone: true,
+      ...(isMissed ? { isMissed } : {}),
     },
   ]
 }

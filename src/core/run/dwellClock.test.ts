@@ -7,7 +7,7 @@ const at = (seconds: number) => new Date(start + seconds * 1000)
 const clock: DwellClock = {
   corner: 'front',
   stageId: 'iron',
-  productName: 'House iron remover',
+  productName: 'Iron remover',
   startedAt: at(0),
   minSeconds: 60,
   maxSeconds: 300,

@@ -9,7 +9,7 @@ const step = (id: string, changes: Partial<Step> = {}): Step =>
   testStep(id, { act: 'rinse', stageId: 'iron', ...changes })
 const dwell = { minSeconds: 60, maxSeconds: 300 }
 const plan = {
-  stages: [{ id: 'iron', productName: 'House iron remover' }],
+  stages: [{ id: 'iron', productName: 'Iron remover' }],
   steps: [
     step('look', { corner: null, stageId: null }),
     step('spray', { startsDwell: dwell, wetLimitSeconds: 90 }),
@@ -40,7 +40,7 @@ describe('the run', () => {
       {
         corner: 'frontLeft',
         stageId: 'iron',
-        productName: 'House iron remover',
+        productName: 'Iron remover',
         limit: 'contact',
         startedAt: at(90),
         ...dwell,

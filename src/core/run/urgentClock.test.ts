@@ -8,7 +8,7 @@ const now = start + 100_000
 const clock = (changes: Partial<DwellClock> = {}): DwellClock => ({
   corner: 'frontLeft',
   stageId: 'iron',
-  productName: 'House iron remover',
+  productName: 'Iron remover',
   startedAt: new Date(start),
   minSeconds: 120,
   maxSeconds: 400,

@@ -16,8 +16,12 @@ export interface ShownDue extends DueItem {
 
 const soonDays = 7
 
-/** 'over', 'now' or 'soon': how pressing it is. */
-export function pressing({ at, kind }: DueItem, now: Date): 'over' | 'now' | 'soon' | 'later' {
+/** How pressing it is; 'missed': its time has passed for good. */
+export function pressing(
+  { at, kind, isMissed }: DueItem,
+  now: Date,
+): 'missed' | 'over' | 'now' | 'soon' | 'later' {
+  if (isMissed) return 'missed'
   const days = differenceInCalendarDays(at, now)
   if (days > soonDays) return 'later'
   if (days > 0 || kind === 'cureOver') return 'soon'
@@ -27,6 +31,7 @@ export function pressing({ at, kind }: DueItem, now: Date): 'over' | 'now' | 'so
 const whenText = (item: DueItem, now: Date, t: Translator): string => {
   const days = differenceInCalendarDays(item.at, now)
   if (item.kind === 'cureOver') return format(item.at, days === 0 ? 'HH:mm' : 'EEE HH:mm')
+  if (item.isMissed) return t('due.missed')
   if (days < 0) return t('due.overdue', { days: -days })
   return days === 0 ? t('due.today') : days < soonDays ? format(item.at, 'EEEE') : formatDay(item.at, now)
 }
