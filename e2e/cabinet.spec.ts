@@ -15,7 +15,7 @@ test('a product of one’s own in a minute, and nonsense at its field', async ({
   await expect(page.getByText(/Which side of 3:2 is the product/)).toBeVisible()
   await expect(page.getByText('Give a number from 1 to 1000000 ml.')).toBeVisible()
   await expect(page.getByText('Give a number from 1 to 100000000 minor units.')).toBeVisible()
-  await expect(page.getByText('The shortest dwell is longer than the longest; swap them.')).toBeVisible()
+  await expect(page.getByText('The shortest dwell is longer than the longest. Swap them.')).toBeVisible()
   await page.getByLabel(say('cabinet.product.dilution.label')).fill('1:8')
   await page.getByLabel(/^Price of the pack/).fill('14,90')
   await page.getByLabel(say('cabinet.product.packMillilitres'), { exact: true }).fill('1000')
@@ -44,7 +44,7 @@ test('a cleaner that takes nothing is refused', async ({ page }) => {
   await page.getByLabel(/^Price of the pack/).fill('5')
   await page.getByLabel('tar and glue').selectOption('0')
   await page.getByRole('button', { name: say('cabinet.product.add') }).click()
-  await expect(page.getByText('It takes no soil at all; rate at least one from 1 to 4.')).toBeVisible()
+  await expect(page.getByText('Rate at least one kind of dirt from 1 to 4.')).toBeVisible()
 })
 
 test('two windows on one product: the second is told', async ({ page, context }) => {
@@ -225,7 +225,7 @@ test('two windows on one tool, and on the settings: the second is told, and noth
   await expect(page.getByText(say('common.saved'))).toBeVisible()
   await other.getByLabel(say('settings.shop.name')).fill('Second shop')
   await other.getByRole('button', { name: say('settings.save') }).click()
-  await expect(other.getByText(/In another window this was set to First shop/)).toBeVisible()
+  await expect(other.getByText(/Another window set this to First shop/)).toBeVisible()
   // What the second typed is kept as a draft on this device; what is stored is the first's.
   expect(await (await page.request.get('/settings')).text()).toContain('value="First shop"')
 })

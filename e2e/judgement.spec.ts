@@ -49,9 +49,9 @@ test('a new vehicle is planned with a dozen actions, well under three minutes', 
   await person.click(page.getByText(say('wheelSet.finder.open')))
   const ask = (question: string, answer: string) =>
     person.click(page.getByRole('group', { name: question }).getByRole('button', { name: answer }))
-  await ask('What does it look like?', 'A colour, like paint')
-  await ask('How does it shine?', 'Gloss')
-  await ask('Metal polish on a white cloth, at a hidden spot: the cloth is', 'clean')
+  await ask(say('wheelSet.finder.questions.look.ask'), say('wheelSet.finder.questions.look.paintLike'))
+  await ask(say('wheelSet.finder.questions.sheen.ask'), say('wheelSet.finder.questions.sheen.gloss'))
+  await ask(say('wheelSet.finder.questions.cloth.ask'), say('wheelSet.finder.questions.cloth.clean'))
   await expect(
     page.getByText(say('wheelSet.finder.found.sure', { finish: 'painted, gloss lacquer' })),
   ).toBeVisible()
@@ -137,7 +137,7 @@ test('what is expected follows the kilometres until somebody grades by hand', as
 
 test('contradictory finishes are refused where they stand', async ({ page }) => {
   await page.goto('/wheels/new')
-  await page.getByLabel(say('due.filter.vehicle')).fill('Odd One')
+  await page.getByLabel(say('wheelSet.vehicle')).fill('Odd One')
   await page.getByLabel(say('wheelSet.name.label')).fill('Set')
   await page.getByLabel('Tyre code').fill('205/55 R16')
   await page.getByLabel('Rim width, inches').fill('6.5')

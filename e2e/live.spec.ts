@@ -116,10 +116,10 @@ test('who saves a form and goes back sees what was saved, not the form again', a
   await page.locator('.set-row').first().click()
   await page.getByRole('link', { name: 'Edit' }).click()
   const note = `Kerbed in ${crypto.randomUUID().slice(0, 8)}`
-  await page.getByLabel(say('cabinet.product.note')).fill(note)
+  await page.getByLabel(say('wheelSet.note')).fill(note)
   await page.getByRole('button', { name: /^Save/ }).click()
   await expect(page.getByText(note)).toBeVisible()
-  await page.getByRole('link', { name: say('bay.check.label'), exact: true }).click()
+  await page.getByRole('link', { name: say('wheels.actions.check') }).click()
   await expect(page.locator('.look-form')).toBeVisible()
   await page.goBack()
   await expect(page.getByText(note)).toBeVisible()

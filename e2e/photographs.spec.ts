@@ -84,7 +84,7 @@ test('photographs and looks of a phone without any network wait on it through a 
   await page.goto('/due')
   await page.goto('/wheels?q=Aldery')
   await page.locator('.set-row').first().tap()
-  await page.getByRole('link', { name: say('bay.check.label'), exact: true }).tap()
+  await page.getByRole('link', { name: say('wheels.actions.check') }).tap()
   await expect(page.locator('[data-kept-offline=true]')).toHaveCount(1)
   const lookPage = page.url()
   const set = new URL(lookPage).pathname.replace('/look', '')
@@ -128,7 +128,7 @@ async function looksOf(page: Page, set: string): Promise<number> {
 
 test('what is refused stays on the device until a person decides', async ({ page }) => {
   await openSet(page, 'Tusker Ridge')
-  await page.getByRole('link', { name: say('bay.check.label'), exact: true }).click()
+  await page.getByRole('link', { name: say('wheels.actions.check') }).click()
   await page.route('**/api/wheels/*/looks', (route) =>
     route.fulfill({
       status: 409,
@@ -162,7 +162,7 @@ test('old photographs are counted first, then thrown away', async ({ page }) => 
 
 test('a gloss reading that is none is refused before anything is kept', async ({ page }) => {
   await openSet(page, 'Tusker Ridge')
-  await page.getByRole('link', { name: say('bay.check.label'), exact: true }).click()
+  await page.getByRole('link', { name: say('wheels.actions.check') }).click()
   await page.getByText(say('protection.check.more')).click()
   await page.getByLabel(say('protection.check.gloss')).fill('shiny')
   await page.locator('.look-grade').first().click()

@@ -53,7 +53,7 @@ test('an import over a product that was changed since it was looked at takes not
   await other.getByRole('button', { name: say('cabinet.product.save') }).click()
   await expect(other.getByRole('heading', { name: say('cabinet.title') })).toBeVisible()
   await page.getByRole('button', { name: say('cabinet.import.import') }).click()
-  await expect(page.getByText('changed in another window meanwhile')).toBeVisible()
+  await expect(page.getByText('changed in another window. Nothing was imported')).toBeVisible()
   await other.goto('/cabinet/hub-wax')
   await expect(other.getByRole('textbox', { name: /^Note/ })).toHaveValue('from the form')
 })

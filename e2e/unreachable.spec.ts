@@ -30,7 +30,7 @@ const forms = [
     name: 'a wheel set',
     open: (page: Page) => page.goto('/wheels/new'),
     fill: async (page: Page) => {
-      await page.getByLabel(say('due.filter.vehicle')).fill(newSet.vehicle)
+      await page.getByLabel(say('wheelSet.vehicle')).fill(newSet.vehicle)
       await page.getByLabel(say('wheelSet.name.label')).fill(newSet.set)
       await page.getByLabel('Tyre code').fill(newSet.tyreCode)
       await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
@@ -151,7 +151,7 @@ test('a draft can be thrown away, and junk on the device breaks nothing', async 
 
 test('a new set of a known name is asked whose it is, and says what it found', async ({ page }) => {
   await page.goto('/wheels/new')
-  await page.getByLabel(say('due.filter.vehicle')).fill('pellam four')
+  await page.getByLabel(say('wheelSet.vehicle')).fill('pellam four')
   await page.getByLabel(say('wheelSet.name.label')).fill('Third set')
   await page.getByLabel('Tyre code').fill(newSet.tyreCode)
   await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)

@@ -42,7 +42,7 @@ test('nonsense is refused at its field and nothing is stored', async ({ page }) 
 test('text with markup, quotes, emoji and right-to-left script is kept as it was typed', async ({ page }) => {
   const name = `<b>"Sable"</b> 🛞 'x' گاری & ;--`
   await page.goto('/wheels/new')
-  await page.getByLabel(say('due.filter.vehicle')).fill(name)
+  await page.getByLabel(say('wheelSet.vehicle')).fill(name)
   await page.getByLabel(say('wheelSet.name.label')).fill('50 % set_1')
   await page.getByLabel('Tyre code').fill('205/55 R16')
   await page.getByLabel('Rim width, inches').fill('6,5')

@@ -28,12 +28,16 @@ export const isAtDesk = async (): Promise<boolean> => mayUse(await caller(), 'de
 export const livePlace = async (): Promise<string | null> => (await headers()).get(callerHeaders.livePlace)
 
 const refusals: Readonly<Record<Exclude<Access, 'anyone'>, Problem>> = {
-  bay: { path: '', found: 'a device that is not paired', mend: 'Pair this device at the desk.' },
-  owner: { path: '', found: 'a device of the bay', mend: 'This is for the owner. Do it at the desk.' },
+  bay: { path: '', found: 'a device that is not paired', mend: 'Pair this device at the shop’s computer.' },
+  owner: {
+    path: '',
+    found: 'a device of the bay',
+    mend: 'Only the owner can do this. Use the shop’s computer.',
+  },
   desk: {
     path: '',
     found: 'a device of the network',
-    mend: 'This can only be done at the desk: it is about the machine itself.',
+    mend: 'This can only be done on the shop’s computer.',
   },
 }
 

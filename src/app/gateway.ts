@@ -65,13 +65,13 @@ async function admitted(request: NextRequest): Promise<Admitted | Response> {
     return refusal({
       status: 400,
       found: `${path}${nextUrl.search}`.slice(0, 60),
-      mend: 'Give an address that can be read.',
+      mend: 'This address can’t be read. Check it.',
     })
   const refused = siteRefusal({ method, path, header: (name) => headers.get(name) })
   if (refused) return refusal(refused)
   if (isKeptFile(path)) return { caller: null }
   if (path.startsWith('/_'))
-    return refusal({ status: 404, found: path.slice(0, 60), mend: 'There is no such page.' })
+    return refusal({ status: 404, found: path.slice(0, 60), mend: 'Page not found.' })
   const isDesk = isDeskDoor(headers.get(callerHeaders.door))
   const caller = isDesk ? await callerAtDesk(request) : await callerFromNetwork(request)
   const isOpen = isWrite(method)
@@ -83,7 +83,7 @@ async function admitted(request: NextRequest): Promise<Admitted | Response> {
     return refusal({
       status: 403,
       found: path.slice(0, 60),
-      mend: 'This is for the owner. Use the desk, or a device of the owner.',
+      mend: 'Only the owner can do this. Use the shop’s computer or the owner’s device.',
     })
   return { caller }
 }
@@ -139,7 +139,10 @@ function sentTo(request: NextRequest, path: string, place: '/pair' | '/unlock'):
   return refusal({
     status: 401,
     found: 'no device that is known here',
-    mend: place === '/pair' ? 'Pair this device at the desk.' : 'Give the passphrase of the desk.',
+    mend:
+      place === '/pair'
+        ? 'Pair this device at the shop’s computer.'
+        : 'Enter the passphrase of this computer.',
   })
 }
 

@@ -48,10 +48,7 @@ export const backupManifest = v.strictObject({
   tables: v.pipe(
     v.array(
       v.strictObject({
-        name: v.pipe(
-          v.string(),
-          v.regex(/^[a-z_]{1,60}$/, 'A table of this program is named in small letters.'),
-        ),
+        name: v.pipe(v.string(), v.regex(/^[a-z_]{1,60}$/, 'Name the table in lower case.')),
         rows: count,
         sha256,
       }),
@@ -67,7 +64,7 @@ export const backupManifest = v.strictObject({
             v.string(),
             v.check(
               (name) => pictureOf(name) !== null,
-              'A picture lies in photographs/ by the id of its photograph.',
+              'Put each picture in photographs/ under the id of its photo.',
             ),
           ),
           sha256,
@@ -82,10 +79,7 @@ export const backupManifest = v.strictObject({
     v.pipe(
       v.array(
         v.strictObject({
-          file: v.pipe(
-            v.string(),
-            v.regex(/^[a-z]{1,40}\.csv$/, 'A table for people is a CSV file named in small letters.'),
-          ),
+          file: v.pipe(v.string(), v.regex(/^[a-z]{1,40}\.csv$/, 'Name the CSV file in lower case.')),
           sha256,
         }),
       ),

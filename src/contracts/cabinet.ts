@@ -33,7 +33,7 @@ const productFields = v.strictObject({
   dwellSeconds: v.optional(
     v.pipe(
       v.strictObject({ min: wholeNumberFrom(0, 3600, 'seconds'), max: wholeNumberFrom(1, 7200, 'seconds') }),
-      v.check(({ min, max }) => min <= max, 'The shortest dwell is longer than the longest; swap them.'),
+      v.check(({ min, max }) => min <= max, 'The shortest dwell is longer than the longest. Swap them.'),
     ),
   ),
   delivery: v.optional(oneOf(deliveries)),
@@ -71,7 +71,7 @@ export const productFile = v.pipe(
       return (
         family.purpose === 'protect' || soils.some((soil) => (own[soil] ?? family.ratings[soil] ?? 0) > 0)
       )
-    }, 'It takes no soil at all; rate at least one from 1 to 4.'),
+    }, 'Rate at least one kind of dirt from 1 to 4.'),
     ['ratings'],
   ),
 )
@@ -125,7 +125,7 @@ export const toolFile = v.pipe(
     v.check(
       ({ diameterMillimetres, squeezedMillimetres }) =>
         squeezedMillimetres === undefined || squeezedMillimetres <= diameterMillimetres,
-      'Squeezed it cannot be thicker than it stands; swap the two.',
+      'Squeezed, it can’t be thicker than at rest. Swap the two.',
     ),
     ['squeezedMillimetres'],
   ),

@@ -113,7 +113,7 @@ describe('a cabinet as a table', () => {
     expect(problems(`id,name,family\n${rows.join('\n')}`).length).toBeLessThan(300)
     const many = Array.from({ length: 90_000 }, (_, at) => `p${at},P,magic`)
     expect(problems(`id,name,family\n${many.join('\n')}`)).toEqual([
-      ': A cabinet has at most 5000 products; this is something else.',
+      ': A cabinet has at most 5000 products. Choose another file.',
     ])
   })
 
@@ -129,7 +129,7 @@ describe('a cabinet as a table', () => {
     [
       'the same id twice',
       `${head}\na,A,degreaser,,1,10\na,B,degreaser,,1,10`,
-      /row 3, id: The same id stands in row 2/,
+      /row 3, id: The same id is used in row 2/,
     ],
     [
       'dwell the wrong way round',

@@ -219,12 +219,12 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
     })
   }
   if (table.data.length === 0)
-    return fail({ path: '', found: 'no rows', mend: 'The table has a head but no products.' })
+    return fail({ path: '', found: 'no rows', mend: 'The table has a header but no products.' })
   if (table.data.length > mostRows)
     return fail({
       path: '',
       found: `${table.data.length} rows`,
-      mend: `A cabinet has at most ${mostRows} products; this is something else.`,
+      mend: `A cabinet has at most ${mostRows} products. Choose another file.`,
     })
   const decimal = decimalMarkOf(numberCells(table.data))
   const problems: Problem[] = []
@@ -246,7 +246,7 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
         problems.push({
           path: `row ${line}, id`,
           found: showFound(read.value.id),
-          mend: `The same id stands in row ${before}; give each product its own.`,
+          mend: `The same id is used in row ${before}. Give each product its own.`,
         })
       ids.set(read.value.id, line)
       products.push({ product: read.value, said: new Set(saidByRow(row)) })
@@ -275,7 +275,7 @@ export function readCabinetText(text: string, currency: string): Result<ReadCabi
     return fail({
       path: '',
       found: `${text.length} characters`,
-      mend: 'A cabinet has at most 2 MB; this is something else.',
+      mend: 'A cabinet file has at most 2 MB. Choose another file.',
     })
   }
   if (text.trim() === '') return fail({ path: '', found: 'nothing', mend: 'The file is empty.' })
@@ -285,7 +285,11 @@ export function readCabinetText(text: string, currency: string): Result<ReadCabi
   }
   const json = readJsonText(text)
   if (!json.ok)
-    return fail({ path: '', found: showFound(text.slice(0, 40)), mend: 'This is neither a table nor JSON.' })
+    return fail({
+      path: '',
+      found: showFound(text.slice(0, 40)),
+      mend: 'This is neither a CSV table nor JSON.',
+    })
   const read = parse(cabinetFile, json.value)
   if (!read.ok) return read
   const { products, tools } = read.value

@@ -42,7 +42,7 @@ export const finishInput = v.strictObject({
     list(
       v.strictObject({ position: oneOf(positions), ...stayedEntry.entries }),
       200,
-      'At most 200 spots that stayed.',
+      'At most 200 leftovers.',
     ),
   ),
   /** What was used, where it differs from the plan. */

@@ -139,7 +139,7 @@ export const wishesFile = v.pipe(
   v.forward(
     v.check(
       ({ pinned, forbidden }) => pinned.every((id) => !forbidden.includes(id)),
-      'A product is pinned and ruled out at once; take one of the two back.',
+      'A product can’t be both pinned and ruled out. Remove one of the two.',
     ),
     ['forbidden'],
   ),
@@ -185,7 +185,7 @@ export const jobFile = v.strictObject({
   cabinet: v.optional(
     v.pipe(
       list(productFile, mostProducts, `At most ${mostProducts} products.`),
-      v.minLength(1, 'The cabinet is empty; add products or leave it out for the house cabinet.'),
+      v.minLength(1, 'The cabinet is empty. Add products, or leave it out to use the starter products.'),
       v.check((list) => idsOnce(list), 'Two products share an id.'),
     ),
   ),
@@ -275,7 +275,7 @@ export function readJobText(text: string): Result<{ file: JobFile; job: Job }> {
     return fail({
       path: '',
       found: `${bytes} bytes`,
-      mend: `A job file has at most ${longestJobBytes} bytes; this is something else.`,
+      mend: `A job file has at most ${longestJobBytes} bytes. Choose another file.`,
     })
   }
   const json = readJsonText(text)

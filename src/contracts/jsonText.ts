@@ -25,7 +25,7 @@ export function readJsonText(text: string): Result<unknown> {
     return fail({
       path: '',
       found: `brackets ${depth} deep`,
-      mend: `No file of this program is nested deeper than ${deepest}; this is something else.`,
+      mend: `No file of this program is nested deeper than ${deepest}. Choose another file.`,
     })
   try {
     return succeed(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown)

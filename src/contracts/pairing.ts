@@ -7,8 +7,8 @@ export const pairInput = v.strictObject({
   code: v.pipe(
     v.string(),
     v.trim(),
-    v.minLength(4, 'Give the code that stands at the desk.'),
-    v.maxLength(40, 'A code has eight signs.'),
+    v.minLength(4, 'Enter the code shown on the shop’s computer.'),
+    v.maxLength(40, 'A code has eight characters.'),
   ),
   name: shortText('name of this device', 60),
 })

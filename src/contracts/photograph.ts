@@ -38,7 +38,7 @@ export const photographRoomInput = v.strictObject({
     v.string(),
     v.isoDate('Give a day.'),
     v.transform(startOfDay),
-    v.check((day) => !Number.isNaN(day.getTime()), 'Give a day there is.'),
+    v.check((day) => !Number.isNaN(day.getTime()), 'Enter a valid date.'),
   ),
   count: wholeNumberFrom(1, 1_000_000),
 })

@@ -10,7 +10,7 @@ const instant = v.pipe(
   v.string(),
   v.isoTimestamp('Give a day and a time.'),
   v.transform((text) => new Date(text)),
-  v.check((at) => !Number.isNaN(at.getTime()), 'Give a day there is.'),
+  v.check((at) => !Number.isNaN(at.getTime()), 'Enter a valid date.'),
   v.check((at) => at.getUTCFullYear() >= 1980, 'Give a year after 1980.'),
 )
 const wheels = v.pipe(

@@ -9,7 +9,7 @@ import { lookGrade } from './protection'
 /** What was found to have stayed, and where. */
 export const stayedEntry = v.strictObject({ zone: oneOf(zones), soil: oneOf(soils) })
 
-const everySpotOnce = 'Name what stayed at a zone once.'
+const everySpotOnce = 'Name each leftover of a zone once.'
 
 /** What the person saw at a step that asks. */
 export const answerInput = v.variant(

@@ -14,7 +14,7 @@ const id = shortText('id', 80)
 const instant = v.pipe(
   v.string(),
   v.isoTimestamp('Give an instant such as 2026-05-01T08:30:00.000Z.'),
-  v.check((text) => !Number.isNaN(Date.parse(text)), 'Give an instant there is.'),
+  v.check((text) => !Number.isNaN(Date.parse(text)), 'Enter a valid date and time.'),
 )
 const tooMany = 'At most 10000 entries in one file.'
 const share = numberFrom(0, 1)

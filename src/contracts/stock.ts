@@ -14,7 +14,7 @@ export const stockInput = v.pipe(
   v.forward(
     v.check(
       ({ kind, millilitres }) => kind === 'corrected' || millilitres >= 0,
-      'Give what came or is there; below zero is for a correction.',
+      'Enter the amount bought or in stock. Negative amounts are only for corrections.',
     ),
     ['millilitres'],
   ),

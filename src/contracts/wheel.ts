@@ -74,7 +74,7 @@ export const wheelEntries = {
 export const positionsOnce = (corners: readonly { readonly position: string }[]): boolean =>
   new Set(corners.map(({ position }) => position)).size === corners.length
 
-export const oncePerPosition = 'Two wheels stand at the same position; give every position once.'
+export const oncePerPosition = 'Two wheels have the same position. Give each position once.'
 
 /** What single fields cannot tell: whether the wheel as a whole can exist. */
 export const wheelExists = (wheel: Parameters<typeof wheelMeasureProblems>[0]): boolean =>

@@ -8,7 +8,7 @@ export const wheelEntry = v.pipe(
   v.strictObject(wheelEntries),
   v.check(
     (wheel) => wheelExists(wheel),
-    'These measures do not make a wheel; check the tyre code and the sizes.',
+    'These measurements don’t fit a wheel. Check the tyre code and the sizes.',
   ),
 )
 

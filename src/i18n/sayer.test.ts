@@ -9,7 +9,9 @@ const say = sayerOf('en', english, now)
 
 describe('a message of the core', () => {
   it('is said with its names, numbers and choices', () => {
-    expect(say(message('due.items.topUp.what', { product: 'Seal', where: 'front' }))).toBe('Top up Seal, front')
+    expect(say(message('due.items.topUp.what', { product: 'Seal', where: 'front' }))).toBe(
+      'Top up Seal, front',
+    )
     expect(say(message('due.items.torque.what', { known: 'true', newtonMetres: 1200 }))).toBe(
       'Re-torque wheel nuts, 1,200 N·m',
     )
@@ -23,10 +25,11 @@ describe('a message of the core', () => {
     expect(say(message('due.used.checked', { used, checks: 1 }))).toBe(
       'Estimated: 38 % used on the front and used up on the rear. Based on one check.',
     )
-    const range = { from: { day: new Date('2026-06-12T12:00') }, until: { day: new Date('2027-01-03T12:00') } }
-    expect(say(message('due.calendar.range', range))).toBe(
-      'Likely range (8 in 10): 12 Jun to 3 Jan 2027.',
-    )
+    const range = {
+      from: { day: new Date('2026-06-12T12:00') },
+      until: { day: new Date('2027-01-03T12:00') },
+    }
+    expect(say(message('due.calendar.range', range))).toBe('Likely range (8 in 10): 12 Jun to 3 Jan 2027.')
   })
 
   it.each([

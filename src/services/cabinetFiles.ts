@@ -108,7 +108,7 @@ export async function importCabinet(
       return fail({
         path: '',
         found: 'changes since you looked',
-        mend: 'Something this would replace was changed in another window meanwhile. Nothing was taken over; look at it again.',
+        mend: 'Something this import would replace was changed in another window. Nothing was imported. Preview it again.',
       })
     for (const product of prepared.products) await putProduct(transaction, product, currency)
     for (const tool of read.value.tools) await putTool(transaction, toolOf(tool))

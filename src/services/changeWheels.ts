@@ -23,14 +23,14 @@ export function changeWheels(
       return fail({
         path: 'mountedSetId',
         found: input.mountedSetId,
-        mend: 'This set belongs to another vehicle; choose one of this vehicle’s own.',
+        mend: 'This set belongs to another vehicle. Choose one of this vehicle’s sets.',
       })
     const last = changes.at(-1)
     if (last && last.mountedSetId === input.mountedSetId)
       return fail({
         path: 'mountedSetId',
         found: own.find(({ id }) => id === input.mountedSetId)?.name ?? 'none',
-        mend: 'That set is on already; choose the one that goes on.',
+        mend: 'That set is already fitted. Choose the other one.',
       })
     const checked = checkWheelChange(at, changes, now)
     if (!checked.ok) return checked

@@ -24,7 +24,11 @@ export async function correctVisit(
   jobId: string,
   { taps }: VisitCorrection,
 ): Promise<Result<null>> {
-  const gone = fail({ path: 'id', found: jobId, mend: 'The visit of this job is gone. Discard the taps.' })
+  const gone = fail({
+    path: 'id',
+    found: jobId,
+    mend: 'The visit of this job was deleted. Discard the taps.',
+  })
   const job = await findJob(database, jobId)
   if (!job) return gone
   const titles = new Map(job.plan.steps.map(({ id, title }) => [id, title] as const))

@@ -14,13 +14,13 @@ export async function enterStock(
   return database.transaction(async (transaction) => {
     const product = await findProduct(transaction, productId)
     if (!product)
-      return fail({ path: 'productId', found: productId, mend: 'This product is gone; choose another.' })
+      return fail({ path: 'productId', found: productId, mend: 'This product was deleted. Choose another.' })
     if (kind === 'counted') await countStock(transaction, productId, millilitres, now, { id, note })
     else if (kind === 'corrected' && product.stockMillilitres + millilitres < 0)
       return fail({
         path: 'millilitres',
         found: String(millilitres),
-        mend: `Only ${Math.round(product.stockMillilitres)} ml are on record; take off that much at most, or count it.`,
+        mend: `Only ${Math.round(product.stockMillilitres)} ml are on record. Remove at most that much, or count the stock.`,
       })
     else await moveStock(transaction, productId, kind, millilitres, now, { id, note })
     return succeed(null)

@@ -51,13 +51,17 @@ export function finishJob(
 ): Promise<Result<{ visitId: string }>> {
   return database.transaction(async (transaction) => {
     const stored = await findJob(transaction, jobId)
-    if (!stored) return fail({ path: 'jobId', found: jobId, mend: 'This job is gone.' })
+    if (!stored) return fail({ path: 'jobId', found: jobId, mend: 'This job was deleted.' })
     const job = jobOf(stored.jobFile)
     if (!job.ok) return job
     const state = replay(seenAt(stored), await listRunEvents(transaction, jobId))
     if (state.clocks.length > 0) {
       const names = state.clocks.map(({ productName, corner }) => `${productName} at ${corner}`).join(', ')
-      return fail({ path: 'clocks', found: names, mend: 'Chemistry is still on a wheel. Rinse it first.' })
+      return fail({
+        path: 'clocks',
+        found: names,
+        mend: 'There is still product on a wheel. Rinse it first.',
+      })
     }
     if (!(await markFinished(transaction, jobId, now))) {
       return fail({ path: 'jobId', found: jobId, mend: 'This job is already in the log.' })

@@ -5,14 +5,14 @@ import { addLayer } from '@/data/queries/protection'
 import { findDue } from './due'
 
 const gone = (key: string) =>
-  fail({ path: 'key', found: key, mend: 'This is not due any more; load the page again.' })
+  fail({ path: 'key', found: key, mend: 'This is no longer due. Reload the page.' })
 
 /** Puts a due thing off until a day. */
 export async function snooze(database: Database, key: string, until: Date, now: Date): Promise<Result<null>> {
   const item = await findDue(database, now, key)
   if (!item) return gone(key)
   if (until <= now)
-    return fail({ path: 'until', found: until.toISOString(), mend: 'Put it off until a day to come.' })
+    return fail({ path: 'until', found: until.toISOString(), mend: 'Choose a date in the future.' })
   await mark(database, key, item.wheelSetId, { snoozedUntil: until, doneAt: null })
   return succeed(null)
 }

@@ -18,7 +18,7 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
         : fail({
             path: 'requestId',
             found: sentBefore.productName,
-            mend: 'This was sent for another bottle already. Load the page again; your entries stay.',
+            mend: 'This was already sent for another bottle. Reload the page; your entries stay.',
           })
     }
     const product = await findProduct(transaction, input.productId)
@@ -26,13 +26,13 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
       return fail({
         path: 'productId',
         found: input.productId,
-        mend: 'This product is gone; choose another.',
+        mend: 'This product was deleted. Choose another.',
       })
     if (product.containsFluoride) {
       return fail({
         path: 'productId',
         found: product.name,
-        mend: 'It contains fluoride: this program neither plans nor mixes with it.',
+        mend: 'It contains fluoride. Even Spoke never plans or mixes with it.',
       })
     }
     const id = await addBottle(transaction, input.requestId ?? randomUUID(), {

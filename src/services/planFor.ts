@@ -11,10 +11,14 @@ export async function planFor(
   now: Date,
 ): Promise<Result<null>> {
   const job = await findJob(database, jobId)
-  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
+  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
   if (at !== null) {
     if (at < now)
-      return fail({ path: 'plannedFor', found: at.toISOString(), mend: 'Give a day and an hour to come.' })
+      return fail({
+        path: 'plannedFor',
+        found: at.toISOString(),
+        mend: 'Choose a date and time in the future.',
+      })
     const planned = new Set(job.jobFile.corners.map(({ position }) => position))
     const curing = (await liveProtection(database, job.wheelSetId, now, at)).find(
       ({ position, isCuring }) => isCuring && planned.has(position),
@@ -23,10 +27,10 @@ export async function planFor(
       return fail({
         path: 'plannedFor',
         found: at.toISOString(),
-        mend: `${curing.productName} still cures then: nothing wet may touch it. Choose a later hour.`,
+        mend: `${curing.productName} is still curing then and must stay dry. Choose a later time.`,
       })
   }
   return (await setPlannedFor(database, jobId, at))
     ? succeed(null)
-    : fail({ path: 'id', found: jobId, mend: 'This job was begun or ended; its hour stays as it is.' })
+    : fail({ path: 'id', found: jobId, mend: 'This job has started or ended. Its time can’t be changed.' })
 }

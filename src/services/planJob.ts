@@ -117,11 +117,15 @@ export async function planJob(
       : fail({
           path: 'requestId',
           found: sentBefore.id,
-          mend: 'A plan of another set was sent with this id. Load the page again; your entries stay.',
+          mend: 'Another plan was already sent with this id. Reload the page; your entries stay.',
         })
   const wheelSet = await findWheelSet(database, wheelSetId)
   if (!wheelSet)
-    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+    return fail({
+      path: 'wheelSetId',
+      found: wheelSetId,
+      mend: 'This wheel set was deleted. Choose another.',
+    })
   const reading = { at: now, kilometres: intake.odometerKilometres ?? 0 }
   if (intake.odometerKilometres !== undefined) {
     const checked = checkReading(reading, await listReadings(database, wheelSet.vehicleId), now)

@@ -17,7 +17,7 @@ async function check(
     ? fail({
         path: 'at',
         found: at.toISOString(),
-        mend: 'Give a time that has been; what is not on yet wears nothing.',
+        mend: 'Enter a time in the past.',
       })
     : setWithWheels(database, wheelSetId, positions)
 }
@@ -37,7 +37,7 @@ export function putLayerOn(
       return fail({
         path: 'cureUntil',
         found: input.cureUntil.toISOString(),
-        mend: 'It cannot cure before it was put on.',
+        mend: 'It can’t cure before it was applied.',
       })
     for (const position of input.positions) {
       const layer = { ...input, position, appliedAt: at }

@@ -28,7 +28,7 @@ export async function recordLook(
     return fail({
       path: 'positions',
       found: input.positions.join(', '),
-      mend: 'No protection is on record there at that time. Enter first what was put on and when, then the look.',
+      mend: 'No protection is on record there at that time. First enter what was applied and when, then the check.',
     })
   const { requestId, secondsAgo: _, ...seen } = input
   await addLook(database, wheelSetId, { ...seen, id: requestId, at })

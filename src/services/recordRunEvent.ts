@@ -26,7 +26,7 @@ function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInpu
     return fail({
       path: 'id',
       found: `${events.length} taps`,
-      mend: 'This job has more taps than any work takes; write it down and plan a new one.',
+      mend: 'This job has too many taps. Save it to the log and plan a new one.',
     })
   const steps = [...replay(planAsSeen, events).plan.steps, ...plan.steps]
   const step = steps.find(({ id }) => id === input.stepId)
@@ -34,13 +34,13 @@ function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInpu
     return fail({
       path: 'stepId',
       found: input.stepId,
-      mend: 'This step is not in the plan, or no more: what brought it was undone. Load the page again.',
+      mend: 'This step is no longer in the plan. Reload the page.',
     })
   if (input.answer && questionOf(step) !== input.answer.question)
     return fail({
       path: 'answer',
       found: input.answer.question,
-      mend: `This step asks ${questionOf(step) ?? 'nothing'}; load the page again.`,
+      mend: `This step asks ${questionOf(step) ?? 'nothing'}. Reload the page.`,
     })
   return null
 }
@@ -52,7 +52,7 @@ function refusalOfMoment({ at }: RunEventInput, now: Date): Result<null> | null 
   return fail({
     path: 'at',
     found: at,
-    mend: 'The clock of this device is far off; set it and try again.',
+    mend: 'The clock of this device is wrong. Set it and try again.',
   })
 }
 
@@ -96,7 +96,8 @@ async function stored(
   }
 }
 
-const goneJob = (jobId: string): Result<null> => fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
+const goneJob = (jobId: string): Result<null> =>
+  fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
 
 /** Stores a tap after checking that its step exists, asks what is answered, and its moment can be true. */
 export async function recordRunEvent(

@@ -31,7 +31,7 @@ export async function replanJob(
 ): Promise<Result<Replanned>> {
   for (let tries = 0; tries < mostTries; tries += 1) {
     const job = await findJob(database, jobId)
-    if (!job) return fail({ path: 'id', found: jobId, mend: 'This job is gone.' })
+    if (!job) return fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
     if (job.startedAt)
       return fail({ path: 'id', found: jobId, mend: 'This job was begun; its plan stays as it is.' })
     const read = readJob(changedFile(job.jobFile, change))

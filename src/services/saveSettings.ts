@@ -32,7 +32,7 @@ export async function saveSettings(
         clashes.map(({ path, theirs }) => ({
           path,
           found: shownAs(theirs),
-          mend: `In another window this was set to ${shownAs(theirs)} since you opened the settings. Nothing was overwritten; load the page again to go on from there.`,
+          mend: `Another window set this to ${shownAs(theirs)} since you opened the settings. Nothing was overwritten; load the page again to go on from there.`,
         })),
       )
     if (await writeSettings(database, value, version)) return succeed(value)

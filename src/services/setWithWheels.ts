@@ -11,7 +11,11 @@ export async function setWithWheels(
 ): Promise<Result<WheelSet>> {
   const set = await findWheelSet(database, wheelSetId)
   if (!set)
-    return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+    return fail({
+      path: 'wheelSetId',
+      found: wheelSetId,
+      mend: 'This wheel set was deleted. Choose another.',
+    })
   const missing = positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
   return missing === undefined
     ? succeed(set)

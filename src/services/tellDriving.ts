@@ -15,7 +15,11 @@ export function tellDriving(
   return database.transaction(async (transaction) => {
     const set = await findWheelSet(transaction, wheelSetId)
     if (!set)
-      return fail({ path: 'wheelSetId', found: wheelSetId, mend: 'This wheel set is gone; choose another.' })
+      return fail({
+        path: 'wheelSetId',
+        found: wheelSetId,
+        mend: 'This wheel set was deleted. Choose another.',
+      })
     const reading = { at: told ?? now, kilometres }
     const checked = checkReading(reading, await listReadings(transaction, set.vehicleId), now)
     if (checked.ok) await addReading(transaction, set.vehicleId, reading)

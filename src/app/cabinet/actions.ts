@@ -31,7 +31,7 @@ async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | n
 }
 
 const meanwhile = (what: string): string =>
-  `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here.`
+  `${what} was changed in another window since you opened it. Nothing was overwritten and your entries are still here.`
 
 /** The version an edit was made from; null: it is something new. */
 const editedVersion = v.nullable(versionNumber)
@@ -47,7 +47,11 @@ export const saveProduct = action(
       const { currency } = await readSettings(db)
       if (fromVersion === null) {
         if (await findProduct(db, product.id))
-          return refuse('name', product.name, 'There is a product of this name; give this one another.')
+          return refuse(
+            'name',
+            product.name,
+            'There is already a product with this name. Choose another name.',
+          )
         const full = await inRoom(db, [product], 0)
         if (full) return full
         await db.transaction((transaction) => addProduct(transaction, product, currency))
@@ -55,7 +59,7 @@ export const saveProduct = action(
       }
       const outcome = await updateProduct(db, fromVersion, product, currency)
       if (outcome === 'gone')
-        return refuse('', product.name, 'This product was removed meanwhile; nothing was saved.')
+        return refuse('', product.name, 'This product was deleted in the meantime. Nothing was saved.')
       if (outcome === 'changedMeanwhile') {
         return refuse('version', product.name, meanwhile('This product'))
       }
@@ -112,7 +116,7 @@ export const archiveProduct = action(
     const refusal = await writing(async () => {
       const db = await database()
       const product = await findProduct(db, id)
-      if (!product) return refuse('', id, 'This product was removed meanwhile.')
+      if (!product) return refuse('', id, 'This product was deleted in the meantime.')
       const full = archived || !product.archived ? null : await inRoom(db, [{ archived: false }], 0)
       if (full) return full
       const { currency } = await readSettings(db)
@@ -134,7 +138,7 @@ export const saveTool = action(
       const db = await database()
       if (fromVersion === null) {
         if (await findTool(db, tool.id))
-          return refuse('name', tool.name, 'There is a tool of this name; give this one another.')
+          return refuse('name', tool.name, 'There is already a tool with this name. Choose another name.')
         const full = await inRoom(db, [], 1)
         if (full) return full
         await putTool(db, tool)
@@ -142,7 +146,7 @@ export const saveTool = action(
       }
       const outcome = await updateTool(db, fromVersion, tool)
       if (outcome === 'gone')
-        return refuse('', tool.name, 'This tool was thrown away meanwhile; nothing was saved.')
+        return refuse('', tool.name, 'This tool was deleted in the meantime. Nothing was saved.')
       return outcome === 'changedMeanwhile' ? refuse('version', tool.name, meanwhile('This tool')) : null
     })
     return refusal ?? leadTo('/cabinet/tools')

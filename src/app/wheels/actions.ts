@@ -14,7 +14,7 @@ import { action } from '../access'
 import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 
 const meanwhile = (what: string): string =>
-  `${what} was changed in another window since you opened it. Nothing was overwritten; your entries are still here. Open the saved state, and enter what is missing there.`
+  `${what} was changed in another window since you opened it. Nothing was overwritten and your entries are still here. Open the saved version and add what is missing.`
 
 const ownerOf = async (
   db: Database,
@@ -26,7 +26,7 @@ const ownerOf = async (
     ? refuse(
         'vehicle',
         vehicle.name,
-        'There is a vehicle of this name. Say whether this is a set of it or another vehicle.',
+        'There is already a vehicle with this name. Choose whether this set belongs to it.',
       )
     : null
 }
@@ -34,7 +34,7 @@ const ownerOf = async (
 /** Saves a new wheel set. Sent twice it is stored once. */
 export const saveNewWheelSet = action(
   'owner',
-  [uuidOf('Load the page again; your entries stay.'), newSetOwner, wheelSetInput],
+  [uuidOf('Reload the page; your entries stay.'), newSetOwner, wheelSetInput],
   async (id, owner, input): Promise<Refusal> => {
     try {
       const db = await database()
@@ -46,7 +46,7 @@ export const saveNewWheelSet = action(
           'vehicle',
           input.vehicle.name,
           outcome === 'gone'
-            ? 'This vehicle was removed meanwhile; nothing was saved.'
+            ? 'This vehicle was deleted in the meantime. Nothing was saved.'
             : meanwhile('This vehicle'),
         )
     } catch (error) {
@@ -67,7 +67,7 @@ export const saveWheelSet = action(
     try {
       const outcome = await updateWheelSet(await database(), id, from, input)
       if (outcome === 'gone')
-        return refuse('', input.name, 'This wheel set was removed meanwhile; nothing was saved.')
+        return refuse('', input.name, 'This wheel set was deleted in the meantime. Nothing was saved.')
       if (outcome === 'changedMeanwhile')
         return refuse('version', String(from.version), meanwhile('This wheel set or its vehicle'))
     } catch (error) {

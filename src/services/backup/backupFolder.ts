@@ -34,16 +34,19 @@ const refused = (found: string, mend: string): Result<never> => fail({ path: 'fo
  */
 export async function chooseBackupFolder(database: Database, folder: string): Promise<Result<null>> {
   if (folder !== '') {
-    if (!isAbsolute(folder)) return refused(folder, 'Give the whole path, from the root of the machine on.')
+    if (!isAbsolute(folder)) return refused(folder, 'Enter the full path, starting at the root of the disk.')
     const found = await stat(folder).catch(() => null)
-    if (!found) return refused(folder, 'There is no such folder on this machine; make it first.')
-    if (!found.isDirectory()) return refused(folder, 'This is a file; give a folder.')
+    if (!found) return refused(folder, 'This folder doesn’t exist. Create it first.')
+    if (!found.isDirectory()) return refused(folder, 'This is a file. Choose a folder.')
     const mayWrite = await access(folder, constants.W_OK | constants.X_OK).then(
       () => true,
       () => false,
     )
     if (!mayWrite)
-      return refused(folder, 'The program may not write there; give it the right, or choose another.')
+      return refused(
+        folder,
+        'Even Spoke can’t write to this folder. Change its permissions or choose another.',
+      )
     markBackupFolder(folder)
   }
   await keepBackupFolder(database, folder)

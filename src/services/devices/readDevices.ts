@@ -38,18 +38,17 @@ async function ask<T>(
   shape: v.GenericSchema<unknown, T>,
 ): Promise<Result<T>> {
   const nothing = (found: string, mend: string) => fail({ path: name, found, mend })
-  if (!address)
-    return nothing('no address', `The address of the ${name} cannot be read; what was typed holds.`)
+  if (!address) return nothing('no address', `The address of the ${name} can’t be read. Your entries stay.`)
   let answer: unknown
   try {
     answer = JSON.parse(await fetchDevice(address))
   } catch (error) {
     if (error instanceof DeviceAnswer)
-      return nothing(error.message, `The ${name} does not answer; what was typed holds.`)
+      return nothing(error.message, `The ${name} does not answer. Your entries stay.`)
     const isLate = error instanceof Error && error.name === 'TimeoutError'
     return nothing(
       isLate ? `nothing within ${patienceMilliseconds / 1000} s` : 'no answer',
-      `The ${name} ${isLate ? 'takes too long' : 'is silent'}; what was typed holds.`,
+      `The ${name} ${isLate ? 'takes too long' : 'is silent'}. Your entries stay.`,
     )
   }
   const read = v.safeParse(shape, answer)
@@ -58,7 +57,7 @@ async function ask<T>(
   const key = issue?.path?.map(({ key }) => String(key)).join('.') ?? ''
   return nothing(
     `${key} ${JSON.stringify(issue?.input)}`.trim().slice(0, 60),
-    `The ${name} says something that cannot be (${issue?.message ?? 'unreadable'}); what was typed holds.`,
+    `The ${name} says something that cannot be (${issue?.message ?? 'unreadable'}). Your entries stay.`,
   )
 }
 

@@ -40,12 +40,12 @@ export async function subscribe(address: string): Promise<Result<readonly Subscr
       return fail({
         path: 'calendar',
         found: error.message,
-        mend: 'The address does not answer with a calendar. Copy the present one again.',
+        mend: 'The address does not return a calendar. Copy the current address again.',
       })
     return fail({
       path: 'calendar',
       found: 'nothing readable',
-      mend: 'The simulated calendar could not read the address; try again.',
+      mend: 'The simulated calendar could not read the address. Try again.',
     })
   }
 }

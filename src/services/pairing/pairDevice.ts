@@ -62,7 +62,7 @@ export async function pairDevice(
     return fail({
       path: 'code',
       found: 'too many wrong codes',
-      mend: `Ask for a new code at the desk, or wait ${lockSeconds / 60} min.`,
+      mend: `Ask for a new code on the shop’s computer, or wait ${lockSeconds / 60} min.`,
     })
   const token = newToken()
   const role = await database.transaction(async (transaction) => {
@@ -74,6 +74,6 @@ export async function pairDevice(
   return fail({
     path: 'code',
     found: input.code.slice(0, 20),
-    mend: 'This is not the code at the desk, or it has expired or was used. Ask for a new one there; it is valid for five minutes.',
+    mend: 'This code is wrong, expired or already used. Get a new one on the shop’s computer; it is valid for five minutes.',
   })
 }

@@ -29,7 +29,7 @@ export async function setPassphrase(
 ): Promise<Result<{ readonly token: string | null }>> {
   const { passphraseHash } = await readDesk(database)
   if (passphraseHash !== null && !(await isRight(passphraseHash, given.old)))
-    return fail({ path: 'old', found: 'another passphrase', mend: 'Give the passphrase that is set now.' })
+    return fail({ path: 'old', found: 'another passphrase', mend: 'Enter the current passphrase.' })
   if (given.wanted === '') {
     await keepPassphrase(database, null)
     return succeed({ token: null })
@@ -60,7 +60,7 @@ export async function unlockDesk(
   return fail({
     path: 'passphrase',
     found: 'another passphrase',
-    mend: 'Try again. After several wrong ones each try takes a few seconds.',
+    mend: 'Wrong passphrase. Try again; after several wrong tries you have to wait a few seconds.',
   })
 }
 

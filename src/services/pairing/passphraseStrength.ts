@@ -8,9 +8,8 @@ const estimate = new ZxcvbnFactory({ dictionary: { ...dictionary }, graphs: adja
 
 /** What to do about a passphrase that is easy to guess; null: it is good enough. */
 export function passphraseWeakness(passphrase: string): string | null {
-  if (passphrase.trim() === '')
-    return 'Blanks alone are no passphrase. Use a few words that do not belong together.'
+  if (passphrase.trim() === '') return 'Spaces alone are not a passphrase. Use a few unrelated words.'
   return estimate.check(passphrase).score >= leastScore
     ? null
-    : 'This is easy to guess. Use a few words that do not belong together.'
+    : 'This is easy to guess. Use a few unrelated words.'
 }

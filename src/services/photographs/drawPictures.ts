@@ -46,7 +46,7 @@ async function drawNow(file: Uint8Array): Promise<Result<Drawn>> {
   const unreadable = fail({
     path: 'jpeg',
     found: `${file.byteLength} bytes that are no picture`,
-    mend: 'Send a whole picture as a JPEG, PNG or WebP file of at most 60 megapixels.',
+    mend: 'Send a complete picture as a JPEG, PNG or WebP file of at most 60 megapixels.',
   })
   if (!isPicture(file)) return unreadable
   try {

@@ -26,7 +26,7 @@ export async function keepPhotograph(
     return fail({
       path: 'requestId',
       found: input.requestId,
-      mend: 'A photo of another set was sent with this id. Give every photo an id of its own.',
+      mend: 'Another photo was already sent with this id. Give each photo its own id.',
     })
   const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))
   if (!drawn.ok) return drawn
@@ -37,7 +37,7 @@ export async function keepPhotograph(
       return fail({
         path: 'jpeg',
         found: `${Math.round(bytes / 1e6)} MB of photographs`,
-        mend: `There is room for ${mostPhotographBytesOfAll / 1e6} MB of photographs. Throw old ones away in Settings, Backups; then send it again.`,
+        mend: `There is room for ${mostPhotographBytesOfAll / 1e6} MB of photos. Delete old ones under Settings, Backups, then send it again.`,
       })
     await addPhotograph(
       transaction,

@@ -26,7 +26,7 @@ export function makePhotographRoom(database: Database, before: Date, seen: numbe
       return fail({
         path: 'before',
         found: `${count} photographs`,
-        mend: 'Others were taken or thrown away meanwhile; look again, then say so again.',
+        mend: 'Photos were added or deleted in the meantime. Count them again.',
       })
     await removePhotographsBefore(transaction, before)
     return succeed(null)

@@ -25,7 +25,11 @@ export function StarterProducts({ add }: { readonly add: FormAction<readonly Fam
       }}
     >
       <p className="py-2">{t('cabinet.starter.explained')}</p>
-      <ul className="rows starter-products">
+      <ProblemAlert problems={problems} />
+      <Button type="submit" disabled={busy || chosen.length === 0}>
+        {busy ? t('common.saving') : t('cabinet.starter.add', { count: chosen.length })}
+      </Button>
+      <ul className="rows starter-products mt-3">
         {starterCabinet.map(({ family, name }) => (
           <li key={family} className="row-item">
             <Form.Check
@@ -38,10 +42,6 @@ export function StarterProducts({ add }: { readonly add: FormAction<readonly Fam
           </li>
         ))}
       </ul>
-      <ProblemAlert problems={problems} />
-      <Button type="submit" disabled={busy || chosen.length === 0} className="mt-3">
-        {busy ? t('common.saving') : t('cabinet.starter.add', { count: chosen.length })}
-      </Button>
     </form>
   )
 }

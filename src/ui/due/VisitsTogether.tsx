@@ -1,6 +1,6 @@
 import type { Message } from '@/core/message/message'
 import { useSay } from '@/i18n/useSay'
-import { useFormatter, useTranslations } from 'next-intl'
+import { useTranslations } from 'next-intl'
 import { services, type ServiceId } from '@/core/visit-kinds/service'
 import { Link } from '@/ui/Link'
 
@@ -21,7 +21,6 @@ interface VisitsTogetherProps {
 /** Sets with several things that one visit would do, soon. */
 export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
   const t = useTranslations()
-  const format = useFormatter()
   const say = useSay()
 
   if (visits.length === 0) return null
@@ -40,7 +39,7 @@ export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
               <b>
                 {vehicleName}, {setName}
               </b>
-              <p className="soft">{format.list(whats.map(say))}.</p>
+              <p className="soft">{whats.map(say).join(' · ')}</p>
             </div>
             {service && (
               <Link

@@ -22,7 +22,7 @@ async function answerTo<T>(
     return refusal({
       status: 403,
       found: 'a device of the bay',
-      mend: 'This is for the owner. Do it at the desk.',
+      mend: 'Only the owner can do this. Use the shop’s computer.',
     })
   const file = await receiveFile(request.body, dataFolder(), maxBytes)
   if (!file.ok) return Response.json({ problems: file.problems }, { status: 413 })

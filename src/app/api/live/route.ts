@@ -38,7 +38,7 @@ export const GET = route('bay', async (request) => {
   if (!remove)
     return Response.json(
       {
-        problems: [{ path: '', found: 'too many windows', mend: 'Close some of the windows that are open.' }],
+        problems: [{ path: '', found: 'too many windows', mend: 'Close some of your open windows.' }],
       },
       { status: 503, headers: { 'retry-after': String(busySeconds) } },
     )

@@ -10,7 +10,7 @@ export const GET = route('anyone', async () => {
     return Response.json({ ok: true })
   } catch {
     return Response.json(
-      { problems: [{ path: '', found: 'the data does not answer', mend: 'Try again in some seconds.' }] },
+      { problems: [{ path: '', found: 'the data does not answer', mend: 'Try again in a few seconds.' }] },
       { status: 503, headers: { 'retry-after': '5' } },
     )
   }

@@ -35,7 +35,7 @@ export const letNetworkIn = action(
         return fail({
           path: '',
           found: reason,
-          mend: 'The port is taken or may not be used; start with another --port.',
+          mend: 'The port is in use or not allowed. Start with another --port.',
         })
       }
       await keepOpenToNetwork(await database(), isOpen)
@@ -60,8 +60,7 @@ export const newPairingCode = action(
   [pairingInput],
   async ({ role }): Promise<Result<PairingCode>> => {
     const address = networkAddress()
-    if (!address)
-      return fail({ path: '', found: 'the network is shut', mend: 'Let the shop’s network in first.' })
+    if (!address) return fail({ path: '', found: 'the network is shut', mend: 'Allow network access first.' })
     const { code, expiresAt } = await beginPairing(await database(), role, currentTime())
     return succeed({ code: spokenCode(code), qr: await qrOf(`${address}/pair#${code}`), address, expiresAt })
   },
@@ -70,7 +69,7 @@ export const newPairingCode = action(
 /** Revokes a device's access, at once. */
 export const putOut = action(
   'owner',
-  [uuidOf('Choose a device of the list.')],
+  [uuidOf('Choose a device from the list.')],
   async (id): Promise<Refusal> => {
     const answer = await answerOf(async () => {
       await revokeDevice(await database(), id, currentTime())

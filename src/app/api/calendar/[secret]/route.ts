@@ -20,7 +20,7 @@ export const GET = route<{ params: Promise<{ secret: string }> }>('anyone', asyn
           {
             path: 'secret',
             found: 'another address',
-            mend: 'This address is not, or no longer, the calendar’s. Copy the present one from Due, Calendar.',
+            mend: 'This calendar address is no longer valid. Copy the current one from Due, Calendar.',
           },
         ],
       },

@@ -13,7 +13,7 @@ export const GET = route<{ params: Promise<{ id: string }> }>('bay', async (requ
     : Response.json(
         {
           problems: [
-            { path: 'id', found: JSON.stringify(id.slice(0, 40)), mend: 'There is no such photograph.' },
+            { path: 'id', found: JSON.stringify(id.slice(0, 40)), mend: 'This photo does not exist.' },
           ],
         },
         { status: 404 },
