@@ -1,37 +1,8 @@
 import { say } from './words'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { firstJob, firstSet, places, placesOf } from './places'
 import { expect, test } from './server'
-
-const places = [
-  '/',
-  '/wheels',
-  '/wheels/new',
-  '/due',
-  '/due/lasting',
-  '/due/calendar',
-  '/due/water',
-  '/log',
-  '/cabinet',
-  '/cabinet/new',
-  '/cabinet/grindle-cut',
-  '/cabinet/import',
-  '/cabinet/tools',
-  '/cabinet/tools/new',
-  '/bench',
-  '/rules',
-  '/settings',
-  '/settings/phones',
-  '/settings/backups',
-  '/pair',
-  '/more',
-]
-
-/** Places of one set or one job, whichever the lists show first. */
-const placesOf = {
-  set: ['', '/edit', '/intake', '/look', '/change', '/protection', '/care'],
-  job: ['', '/run', '/sheet'],
-}
 
 async function seriousFaults(page: Page, path: string): Promise<string[]> {
   await page.emulateMedia({ reducedMotion: 'reduce' })
@@ -50,13 +21,6 @@ async function seriousFaults(page: Page, path: string): Promise<string[]> {
   return found
 }
 
-async function firstLink(page: Page, path: string, selector: string): Promise<string> {
-  await page.goto(path)
-  const link = await page.locator(selector).first().getAttribute('href')
-  if (!link) throw new Error(`${path} shows no ${selector}`)
-  return link
-}
-
 for (const path of places)
   test(`axe finds nothing serious at ${path}`, async ({ page }) => {
     expect(await seriousFaults(page, path)).toEqual([])
@@ -64,13 +28,13 @@ for (const path of places)
 
 for (const place of placesOf.set)
   test(`axe finds nothing serious at a wheel set${place}`, async ({ page }) => {
-    const set = await firstLink(page, '/wheels', '.set-row')
+    const set = await firstSet(page)
     expect(await seriousFaults(page, `${set}${place}`)).toEqual([])
   })
 
 for (const place of placesOf.job)
   test(`axe finds nothing serious at a job${place}`, async ({ page }) => {
-    const job = await firstLink(page, '/', '.job-row h3 a')
+    const job = await firstJob(page)
     expect(await seriousFaults(page, `${job}${place}`)).toEqual([])
   })
 
