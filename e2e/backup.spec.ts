@@ -39,7 +39,7 @@ test('backups go to another folder of the machine, and to nonsense they do not',
   const keep = page.getByRole('button', { name: say('settings.backups.folder.save') })
   await field.fill('backups')
   await keep.click()
-  await expect(page.getByText('Give the whole path')).toBeVisible()
+  await expect(page.getByText('Enter the full path')).toBeVisible()
   await field.fill(folder)
   await keep.click()
   await expect(page.getByText(say('settings.backups.folder.saved'))).toBeVisible()

@@ -87,7 +87,7 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   await expect(row).toContainText('measured')
   await settled(page)
   for (const [bad, says] of [
-    ['silent', 'what was typed holds'],
+    ['silent', 'Your entries stay'],
     ['senseless', 'something that cannot be'],
     ['slow', 'takes too long'],
   ] as const) {

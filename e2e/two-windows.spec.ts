@@ -130,7 +130,7 @@ test('wheels changed on two devices are changed once', async ({ page, browser, s
   await page.getByRole('button', { name: say('protection.change.save') }).click()
   await page.waitForURL(`**${href}**`)
   await other.getByRole('button', { name: say('protection.change.save') }).click()
-  await expect(other.getByText(/That set is on already/)).toBeVisible()
+  await expect(other.getByText(/That set is already fitted/)).toBeVisible()
 })
 
 test('a due thing done on two devices is done once', async ({ browser, server }) => {
@@ -144,7 +144,7 @@ test('a due thing done on two devices is done once', async ({ browser, server })
   await Promise.all(devices.map((device) => doneAt(device).click()))
   // One did it, the other is told.
   const told = async () =>
-    (await Promise.all(devices.map((device) => device.getByText('This is not due any more').count()))).filter(
+    (await Promise.all(devices.map((device) => device.getByText('This is no longer due').count()))).filter(
       (count) => count > 0,
     ).length
   await expect.poll(told).toBe(1)

@@ -157,7 +157,7 @@ test('a new set of a known name is asked whose it is, and says what it found', a
   await page.getByLabel('Rim width, inches').fill(newSet.rimWidth)
   await page.getByLabel('Spokes', { exact: true }).fill(newSet.spokes)
   await page.getByRole('button', { name: say('wheelSet.save') }).click()
-  await expect(page.getByText('Say whether this is a set of it or another vehicle.')).toBeVisible()
+  await expect(page.getByText('Choose whether this set belongs to it.')).toBeVisible()
   await page.getByRole('button', { name: /^Yes, the one with/ }).click()
   await page.getByText(say('wheelSet.sections.details')).click()
   await page.getByLabel(say('wheelSet.kilometresPerWeek')).fill('777')

@@ -15,6 +15,7 @@ it.each([
   ['EVEN_SPOKE_BEHIND_PROXY', 'the proxy', 'addresses or subnets'],
   ['EVEN_SPOKE_NAMES', 'shop<script>', 'comma-separated'],
   ['EVEN_SPOKE_WEATHER_URL', 'weather', 'http://'],
+  ['EVEN_SPOKE_LANGUAGE', 'klingon', 'Use en'],
   ['EVEN_SPOKE_RECOVERY', 'all', '--last-good'],
   ['EVEN_SPOKE_DTA', '/data', 'is not known'],
 ])('%s=%s is named, with what to do', (name, value, says) => {

@@ -53,9 +53,9 @@ describe('a manifest', () => {
   it.each([
     ['a table twice', { tables: [1, 2].map(() => ({ name: 'look', rows: 2, sha256: sum })) }, 'Name each table'],
     ['a picture twice', { pictures: [1, 2].map(() => ({ file: `photographs/${id}.jpg`, sha256: sum })) }, 'Name each table'],
-    ['a picture elsewhere', { pictures: [{ file: 'elsewhere.jpg', sha256: sum }] }, 'A picture lies in photographs/'],
+    ['a picture elsewhere', { pictures: [{ file: 'elsewhere.jpg', sha256: sum }] }, 'Put each picture in photographs/'],
     ['a sum that is none', { pictures: [{ file: `photographs/${id}.jpg`, sha256: 'x' }] }, 'Give a SHA-256'],
-    ['a table of another name', { tables: [{ name: 'Look; drop', rows: 2, sha256: sum }] }, 'small letters'],
+    ['a table of another name', { tables: [{ name: 'Look; drop', rows: 2, sha256: sum }] }, 'lower case'],
     ['another format', { format: 'another/1' }, 'Choose a backup of this program'],
   ])('with %s is refused with the mend', (_, changes, words) => {
     const read = readManifest(manifest(changes))

@@ -134,11 +134,11 @@ describe('a cabinet as a table', () => {
     [
       'dwell the wrong way round',
       'id,name,family,shortest dwell s,longest dwell s\na,A,degreaser,90,30',
-      /row 2, longest dwell s: .*swap/,
+      /row 2, longest dwell s: .*Swap/,
     ],
-    ['no rating at all', 'id,name,family,rating tar\na,A,tarRemover,0', /row 2, ratings: It takes no soil/],
+    ['no rating at all', 'id,name,family,rating tar\na,A,tarRemover,0', /row 2, ratings: Rate at least one/],
     ['nothing', '   ', /empty/],
-    ['broken JSON', '{"products": [', /neither a table nor JSON/],
+    ['broken JSON', '{"products": [', /neither a CSV table nor JSON/],
     ['JSON of another kind', '{"format":"x"}', /format/],
   ])('%s is refused by row and column', (_, text, mend) => {
     expect(problems(text).join('\n')).toMatch(mend)

@@ -81,7 +81,7 @@ describe('a job file', () => {
         cabinet: [{ id: 'a', name: 'A', family: 'degreaser', dwellSeconds: { min: 90, max: 30 } }],
       },
       'cabinet[0].dwellSeconds',
-      /swap/,
+      /Swap/,
     ],
     ['an empty cabinet', { ...least, cabinet: [] }, 'cabinet', /empty/],
     ['no people', { ...least, crew: { people: 0 } }, 'crew.people', /from 1 to 2/],

@@ -205,7 +205,7 @@ describe('changes of wheels', () => {
       mendOf(
         await changeWheels(database, id, change(mounted, { at: daysAgo(1).toISOString(), ...changes }), now),
       )
-    expect(await refused({}, setId)).toContain('on already')
+    expect(await refused({}, setId)).toContain('already fitted')
     expect(await refused({ at: daysAgo(3).toISOString() })).toContain('changed again after that')
     expect(await refused({ at: daysAgo(-1).toISOString() })).toContain('when the wheels are on')
     expect(await refused({ kilometres: 49_000 })).toContain('does not go back')
@@ -245,8 +245,8 @@ describe('layers entered by hand', () => {
   })
 
   it.each([
-    ['tomorrow', { at: daysAgo(-1).toISOString() }, 'what is not on yet'],
-    ['cured before it was on', { cureUntil: daysAgo(50).toISOString() }, 'cannot cure before'],
+    ['tomorrow', { at: daysAgo(-1).toISOString() }, 'in the past'],
+    ['cured before it was on', { cureUntil: daysAgo(50).toISOString() }, 'can’t cure before'],
     ['on a corner that is not there', { positions: ['front'] }, 'no such wheel'],
   ])('%s are refused', async (_, changes, words) => {
     expect(mendOf(await putLayerOn(database, setId, layer(changes), now))).toContain(words)
@@ -280,9 +280,9 @@ describe('layers entered by hand', () => {
     expect(tomorrow.value.plan.stages.length).toBeGreaterThan(0)
     const at = (hours: number) => new Date(now.getTime() + hours * 3_600_000)
     expect(mendOf(await planFor(database, tomorrow.value.jobId, at(2), now))).toContain(
-      'Stone Skin still cures',
+      'Stone Skin is still curing',
     )
-    expect(mendOf(await planFor(database, tomorrow.value.jobId, at(-2), now))).toContain('to come')
+    expect(mendOf(await planFor(database, tomorrow.value.jobId, at(-2), now))).toContain('in the future')
     await must(planFor(database, tomorrow.value.jobId, at(20), now))
   })
 })
@@ -292,9 +292,9 @@ describe('the due list', () => {
     const { key } = await topUpOf()
     await must(snooze(database, key, daysAgo(-7), now))
     expect((await listDue(database, now, setId)).some((item) => item.key === key)).toBe(false)
-    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('not due any more')
+    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('no longer due')
     await database.query('delete from due_mark')
-    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('a day to come')
+    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('in the future')
     const before = await topUpOf()
     // Tapped on two devices at once, it is put on once.
     const [one, other] = await Promise.all([markDone(database, key, now), markDone(database, key, now)])

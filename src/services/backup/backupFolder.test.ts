@@ -50,15 +50,15 @@ describe('where backups lie', () => {
   })
 
   it.each([
-    ['half a path', () => 'backups', 'whole path'],
-    ['a folder that is not there', () => join(folder, 'not-there'), 'make it first'],
+    ['half a path', () => 'backups', 'full path'],
+    ['a folder that is not there', () => join(folder, 'not-there'), 'Create it first'],
     [
       'a file',
       () => {
         writeFileSync(join(folder, 'file'), '')
         return join(folder, 'file')
       },
-      'give a folder',
+      'Choose a folder',
     ],
   ])('cannot be %s; what was chosen before stays', async (_, path, words) => {
     await chooseBackupFolder(database, folder)

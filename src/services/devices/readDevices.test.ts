@@ -49,12 +49,12 @@ describe('a thermometer', () => {
     ['900 °C', { isSimulated: true, at: now.toISOString(), celsius: 900 }, 'cannot be'],
     ['no number', { isSimulated: true, at: now.toISOString(), celsius: 'warm' }, 'cannot be'],
     ['no time', { isSimulated: true, celsius: 20 }, 'cannot be'],
-    ['no JSON', 'warm', 'what was typed holds'],
-  ])('that says %s is not believed, and what was typed holds', async (_, value, words) => {
+    ['no JSON', 'warm', 'Your entries stay'],
+  ])('that says %s is not believed, and what was typed stays', async (_, value, words) => {
     says(value)
     const mend = mendOf(await thermometer())
     expect(mend).toContain(words)
-    expect(mend).toContain('what was typed holds')
+    expect(mend).toContain('Your entries stay')
   })
 
   it('that is broken, late or gone says so', async () => {
@@ -89,7 +89,7 @@ describe('an answer', () => {
     )
     expect(asked).toBe('/feed?key=a%26b&latitude=52&offset=120')
     const none = await readWeather({ weather: 'not an address', thermometer: '', tds: '' }, null, 0)
-    expect(mendOf(none)).toContain('cannot be read')
+    expect(mendOf(none)).toContain('can’t be read')
   })
 })
 
@@ -108,7 +108,7 @@ describe('the weather feed', () => {
     ['cloudPercent', 101],
   ])('with %s of %d is not believed', async (field, value) => {
     says({ ...simulatedWeather(now, 120, 52), [field]: value })
-    expect(mendOf(await weather())).toContain('what was typed holds')
+    expect(mendOf(await weather())).toContain('Your entries stay')
   })
 })
 

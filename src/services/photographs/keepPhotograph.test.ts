@@ -103,9 +103,9 @@ describe('a photograph', () => {
     [
       'that runs scripts',
       { jpeg: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>').toString('base64') },
-      'Send a whole picture',
+      'Send a complete picture',
     ],
-    ['that is none', { jpeg: Buffer.from('not a picture').toString('base64') }, 'Send a whole picture'],
+    ['that is none', { jpeg: Buffer.from('not a picture').toString('base64') }, 'Send a complete picture'],
   ])('%s is refused with a mend, and nothing is written', async (_, changes: object, words) => {
     const input = photograph({ jpeg: await sideways(), ...changes })
     const kept = await keepPhotograph(database, setId, input, now)
@@ -117,7 +117,7 @@ describe('a photograph', () => {
     const input = photograph({ jpeg: await sideways(40, 30) })
     await keepPhotograph(database, otherSetId, input, now)
     const kept = await keepPhotograph(database, setId, input, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('A photo of another set')
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Another photo was already sent')
     await removePhotograph(database, otherSetId, input.requestId)
   })
 
@@ -142,7 +142,7 @@ describe('a photograph', () => {
     const whole = await sideways()
     const input = photograph({ jpeg: whole.slice(0, 4 * Math.floor(whole.length / 8)) })
     const kept = await keepPhotograph(database, setId, input, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Send a whole picture')
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Send a complete picture')
   })
 
   it('that finds no room is refused; one that is there already is not', async () => {
@@ -151,7 +151,7 @@ describe('a photograph', () => {
     await database.query('update photograph set size_bytes = $1', [mostPhotographBytesOfAll])
     const another = photograph({ jpeg: input.jpeg })
     const kept = await keepPhotograph(database, setId, another, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Throw old ones away')
+    expect(!kept.ok && kept.problems[0]?.mend).toContain('Delete old ones')
     expect(await keepPhotograph(database, setId, input, now)).toMatchObject({ ok: true })
   })
 

@@ -2,7 +2,6 @@ import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { Link } from '@/ui/Link'
 import { formatDay } from '@/i18n/format'
-import { axleNames } from './axleNames'
 import { LayerChart } from './LayerChart'
 import { WhyDueWords } from './WhyDueWords'
 
@@ -18,7 +17,7 @@ export function LayerLife({ wheelSetId, layer, now }: LayerLifeProps) {
 
   const { facts, forecast, why, course, looks, washes, winters } = layer
   const { topUp, renew } = forecast
-  const name = `${facts.productName}, ${axleNames[facts.axle]}`
+  const name = `${facts.productName}, ${t(`terms.axle.${facts.axle}`)}`
   const leftPercent = Math.round(Math.max(0, 1 - forecast.usedShare) * 100)
   const day = (at: Date): string => formatDay(at, now)
   return (
@@ -43,7 +42,7 @@ export function LayerLife({ wheelSetId, layer, now }: LayerLifeProps) {
       <LayerChart
         label={t('protection.life.chart', {
           product: facts.productName,
-          axle: axleNames[facts.axle],
+          axle: t(`terms.axle.${facts.axle}`),
           percent: leftPercent,
         })}
         course={course}

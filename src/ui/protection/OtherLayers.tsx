@@ -1,7 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { formatDay } from '@/i18n/format'
-import { axleNames } from './axleNames'
 
 interface OtherLayersProps {
   readonly layers: readonly KnownLayer[]
@@ -22,7 +21,7 @@ export function OtherLayers({ layers, now }: OtherLayersProps) {
         {layers.map(({ facts, forecast }) => (
           <li key={forecast.id} className="row-item stock-row">
             <span>
-              {facts.productName}, {axleNames[facts.axle]}
+              {facts.productName}, {t(`terms.axle.${facts.axle}`)}
             </span>
             <span className="number">{formatDay(forecast.renew.p50, now)}</span>
           </li>

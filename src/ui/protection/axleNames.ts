@@ -1,3 +1,0 @@
-import type { Axle } from '@/core/wheel/position'
-
-export const axleNames: Record<Axle, string> = { front: 'fronts', rear: 'rears' }
