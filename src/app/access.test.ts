@@ -112,7 +112,9 @@ describe('every action and route', () => {
       expect(((await run({}, {}, {})) as ActionRefusal).ok, name).toBe(false)
     as('owner', 'a phone')
     for (const { name, run } of actions.filter((one) => one.run.access === 'desk'))
-      expect(((await run({ folder: '' })) as ActionRefusal).problems[0]?.mend, name).toContain('on the shop’s computer')
+      expect(((await run({ folder: '' })) as ActionRefusal).problems[0]?.mend, name).toContain(
+        'on the shop’s computer',
+      )
   })
 
   it('parses what it is sent before anything is done with it', async () => {

@@ -44,31 +44,33 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
       </p>
       <h2>{t('sheet.fills')}</h2>
       <Fills plan={plan} dilutionStyle={dilutionStyle} />
-      <table className="sheet-passes">
-        <thead>
-          <tr>
-            <th>{t('sheet.pass')}</th>
-            <th>{t('sheet.moves')}</th>
-            {corners.map((corner) => (
-              <th key={corner} aria-label={positionNames[corner]}>
-                {positionShortNames[corner]}
-              </th>
+      <div className="sheet-scroll">
+        <table className="sheet-passes">
+          <thead>
+            <tr>
+              <th>{t('sheet.pass')}</th>
+              <th>{t('sheet.moves')}</th>
+              {corners.map((corner) => (
+                <th key={corner} aria-label={positionNames[corner]}>
+                  {positionShortNames[corner]}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {passes.map((pass) => (
+              <PassRow
+                key={pass.id}
+                pass={pass}
+                plan={plan}
+                corners={corners}
+                startAt={startAt}
+                utcOffsetMinutes={utcOffsetMinutes}
+              />
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          {passes.map((pass) => (
-            <PassRow
-              key={pass.id}
-              pass={pass}
-              plan={plan}
-              corners={corners}
-              startAt={startAt}
-              utcOffsetMinutes={utcOffsetMinutes}
-            />
-          ))}
-        </tbody>
-      </table>
+          </tbody>
+        </table>
+      </div>
       {isForTwo(plan) && <p className="soft">{t('sheet.people')}</p>}
       <p className="sheet-around">
         <b>{t('sheet.before')}</b> {before.map((step) => step.title).join(' · ')}
