@@ -13,7 +13,7 @@ const zones = [
   { layer: 'data', forbidden: ['workers', 'ui', 'app', 'cli', 'demo', 'services'] },
   { layer: 'services', forbidden: ['workers', 'ui', 'app', 'cli', 'demo'] },
   { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
-  { layer: 'keep', forbidden: ['ui', 'app', 'cli', 'demo', 'workers'] },
+  { layer: 'data-commands', forbidden: ['ui', 'app', 'cli', 'demo', 'workers'] },
   {
     layer: 'offline',
     forbidden: ['core', 'contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
@@ -23,7 +23,10 @@ const zones = [
     forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services', 'pool'],
   },
   { layer: 'pool', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'gate', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
+  {
+    layer: 'access-control',
+    forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
+  },
   { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },
 ].map(({ layer, forbidden }) => ({
   target: `./src/${layer}`,
@@ -46,14 +49,14 @@ const inOrder = (root, levels) =>
 
 const coreZones = inOrder('./src/core', [
   ['message'],
-  ['quantity', 'wheel', 'tyre', 'work'],
+  ['quantity', 'wheel', 'tyre', 'acts'],
   ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
   ['soils', 'protection', 'tools', 'schools', 'pace'],
   ['chemistry', 'visit-kinds'],
   ['conditions', 'efficacy'],
   ['rules'],
   ['job'],
-  ['plan', 'effort', 'reach'],
+  ['plan', 'operator-time', 'reachability'],
   ['choice', 'cost'],
   ['timing'],
   ['words'],
@@ -62,8 +65,8 @@ const coreZones = inOrder('./src/core', [
   ['planning', 'sequence', 'run'],
   ['patterns'],
   ['order'],
-  ['bay'],
-  ['seen'],
+  ['rescheduling'],
+  ['observations'],
   ['due'],
 ])
 

@@ -5,6 +5,9 @@ import createNextIntlPlugin from 'next-intl/plugin'
 const config: NextConfig = {
   serverExternalPackages: ['@electric-sql/pglite', 'piscina', 'pg', '@node-rs/argon2'],
   poweredByHeader: false,
+  // The labels of bottles that were printed earlier lead there.
+  redirects: () =>
+    Promise.resolve([{ source: '/bench/:path*', destination: '/mixing/:path*', permanent: true }]),
   devIndicators: false,
   images: { unoptimized: true },
   // Only what says 'use memo': the plan, which is drawn again while an order is worked out.

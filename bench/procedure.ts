@@ -3,7 +3,7 @@ import { planInOrder } from '@/core/order/orderPlan'
 import type { Plan } from '@/core/plan/plan'
 import type { Corner, Job } from '@/core/job/job'
 import { wheelZones } from '@/core/wheel/zone'
-import { isOnRubber, type StageKind } from '@/core/work/stageKind'
+import { isOnRubber, type StageKind } from '@/core/acts/stageKind'
 import { ordinaryJob, type Practice } from './procedureJobs'
 
 const count = Number(process.env.JOBS ?? 200)

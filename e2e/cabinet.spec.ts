@@ -137,7 +137,7 @@ test('tools: one too thick for any gap is refused, a dropped one is out until it
 test('the bench reads any way of saying a strength, asks where it is open, and prints a label', async ({
   page,
 }) => {
-  await page.goto('/bench?product=grindle-cut')
+  await page.goto('/mixing?product=grindle-cut')
   const strength = page.getByLabel(say('mixing.dilution.label'))
   await strength.fill('four to one')
   await expect(page.locator('.bench-figure')).toHaveText('100 ml + 400 ml water')
@@ -161,7 +161,7 @@ test('the bench reads any way of saying a strength, asks where it is open, and p
 })
 
 test('lance: what the bottle needs, what no bottle can do, and the calibration', async ({ page }) => {
-  await page.goto('/bench')
+  await page.goto('/mixing')
   await expect(page.locator('.bench-answer')).toContainText('16.5')
   await page.getByLabel(say('mixing.lance.wanted')).fill('40')
   await expect(page.locator('.bench-answer')).toContainText('reaches at most')

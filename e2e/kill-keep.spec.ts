@@ -6,7 +6,7 @@ import { expect, newFolder, test } from './server'
 /** Runs a command on a data folder; killed after so long, where that is given. */
 function keep(command: string, folder: string, args: readonly string[], killAfterMilliseconds?: number) {
   return new Promise<{ code: number | null; output: string }>((resolve) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', `src/keep/${command}.ts`, ...args], {
+    const child = spawn(process.execPath, ['--import', 'tsx', `src/data-commands/${command}.ts`, ...args], {
       env: { ...process.env, EVEN_SPOKE_DATA: folder },
     })
     let output = ''

@@ -16,7 +16,7 @@ export const places = [
   '/cabinet/import',
   '/cabinet/tools',
   '/cabinet/tools/new',
-  '/bench',
+  '/mixing',
   '/rules',
   '/settings',
   '/settings/phones',

@@ -18,7 +18,7 @@ async function asAdmin(text: string): Promise<void> {
 }
 
 const move = (folder: string, ...args: string[]): string =>
-  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/keep/move.ts', ...args], {
+  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/data-commands/move.ts', ...args], {
     env: { ...process.env, EVEN_SPOKE_DATA: folder },
     encoding: 'utf8',
   })

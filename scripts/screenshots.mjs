@@ -105,7 +105,7 @@ const views = [
     await page.goto(`${page.url()}/look`)
   } },
   { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
-  { name: 'mixing', go: (page) => page.goto('/bench?product=grindle-all-round') },
+  { name: 'mixing', go: (page) => page.goto('/mixing?product=grindle-all-round') },
   { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },
   { name: 'settings', go: (page) => page.goto('/settings') },
   { name: 'phones', go: async (page) => {

@@ -1,10 +1,10 @@
 import { randomBytes } from 'node:crypto'
 import { NextResponse, type NextRequest } from 'next/server'
 import { admit, guarded, isWrite, livePlace, refusal } from '@/app/gateway'
-import { actionRefusal } from '@/gate/actionBody'
-import { callerHeaders } from '@/gate/caller'
-import type { Caller } from '@/gate/roles'
-import { contentSecurityPolicy, isKeptFile } from '@/gate/securityHeaders'
+import { actionRefusal } from '@/access-control/actionBody'
+import { callerHeaders } from '@/access-control/caller'
+import type { Caller } from '@/access-control/roles'
+import { contentSecurityPolicy, isKeptFile } from '@/access-control/securityHeaders'
 
 /** Every request comes through here before anything else is done for it; see `config` for the two that do it themselves. */
 export async function proxy(request: NextRequest): Promise<Response> {

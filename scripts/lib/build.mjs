@@ -78,6 +78,6 @@ export async function ensureBuilt() {
   await buildOffline()
   await must('The build', node([bin.next, 'build']))
   await buildThread('src/pool/pool.worker.ts', poolFile)
-  await buildThread('src/keep/backup.worker.ts', backupThreadFile)
+  await buildThread('src/data-commands/backup.worker.ts', backupThreadFile)
   writeFileSync(stampFile, wanted)
 }

@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { NextRequest } from 'next/server'
 import { describe, expect, it, vi } from 'vitest'
-import { callerHeaders } from '@/gate/caller'
-import type { Access } from '@/gate/roles'
+import { callerHeaders } from '@/access-control/caller'
+import type { Access } from '@/access-control/roles'
 import type { ActionRefusal, Guarded } from './access'
 
 let sent = new Headers()

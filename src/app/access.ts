@@ -2,9 +2,9 @@ import { headers } from 'next/headers'
 import type { NextRequest } from 'next/server'
 import * as v from 'valibot'
 import { parse } from '@/contracts/problems'
-import { callerHeaders } from '@/gate/caller'
+import { callerHeaders } from '@/access-control/caller'
 import { refusalOf as failureOf } from './refusal'
-import { deviceRoles, mayUse, type Access, type Caller } from '@/gate/roles'
+import { deviceRoles, mayUse, type Access, type Caller } from '@/access-control/roles'
 import type { Problem } from '@/core/result'
 
 /**

@@ -3,8 +3,8 @@ import { NextResponse } from 'next/server'
 import { currentTime } from '@/clock'
 import { database } from '@/data/connection'
 import { isDataFailure } from '@/data/dataFailure'
-import { callerHeaders, deskCookie, deviceCookie } from '@/gate/caller'
-import { isOwnName, namesIn } from '@/gate/ownNames'
+import { callerHeaders, deskCookie, deviceCookie } from '@/access-control/caller'
+import { isOwnName, namesIn } from '@/access-control/ownNames'
 import {
   isOpenToAll,
   isOpenToWrite,
@@ -13,9 +13,9 @@ import {
   mayWrite,
   type Caller,
   type DeviceRole,
-} from '@/gate/roles'
-import { everyAnswer, isKeptFile } from '@/gate/securityHeaders'
-import { otherName, siteRefusal, type Refused } from '@/gate/siteCheck'
+} from '@/access-control/roles'
+import { everyAnswer, isKeptFile } from '@/access-control/securityHeaders'
+import { otherName, siteRefusal, type Refused } from '@/access-control/siteCheck'
 import { feedOf } from '@/services/live/feedOf'
 import { knownDevice } from '@/services/pairing/knownDevice'
 import { isAtDesk } from '@/services/pairing/passphrase'

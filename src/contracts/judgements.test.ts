@@ -7,7 +7,7 @@ import type { Job } from '@/core/job/job'
 import { planInOrder } from '@/core/order/orderPlan'
 import type { Plan, Step } from '@/core/plan/plan'
 import { starterTools } from '@/core/tools/starterTools'
-import { cleansWheel, isFinishing } from '@/core/work/stageKind'
+import { cleansWheel, isFinishing } from '@/core/acts/stageKind'
 import { axleOf, usualPositions, type Position, type VehicleKind } from '@/core/wheel/position'
 import { jobFormat, readJob } from './jobFile'
 

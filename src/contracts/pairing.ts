@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { deviceRoles } from '@/gate/roles'
+import { deviceRoles } from '@/access-control/roles'
 import { oneOf, shortText } from './fields'
 
 /** What a device sends to be let in. */

@@ -12,7 +12,7 @@ import { protectionKinds } from '@/core/protection/kinds'
 import { verdicts } from '@/core/rules/rule'
 import { positions } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
-import { questions } from '@/core/work/question'
+import { questions } from '@/core/acts/question'
 
 export const planFormat = 'even-spoke/plan/1'
 

@@ -10,7 +10,7 @@ import { protectionKinds } from '@/core/protection/kinds'
 import { ruleBook } from '@/core/rules/book'
 import { verdicts } from '@/core/rules/rule'
 import { soils, type Soil } from '@/core/soils/soil'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 import { positions } from '@/core/wheel/position'
 import { readJob } from './jobFile'
 

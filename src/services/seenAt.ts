@@ -1,5 +1,5 @@
 import { unseen, type PlanAsSeen } from '@/core/run/standingEvents'
-import { planAsSeen } from '@/core/seen/planAsSeen'
+import { planAsSeen } from '@/core/observations/planAsSeen'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 

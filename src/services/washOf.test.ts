@@ -4,7 +4,7 @@ import type { RunEvent } from '@/core/run/runEvent'
 import { runState } from '@/core/run/runState'
 import type { Plan, Step } from '@/core/plan/plan'
 import { readJob } from '@/contracts/jobFile'
-import { washOf } from '@/core/seen/washOf'
+import { washOf } from '@/core/observations/washOf'
 
 const at = (position: string, soil: string, grade: number) => ({
   position,

@@ -1,6 +1,6 @@
-import type { AwaySeconds } from '@/core/bay/remaining'
-import { resume, type Resumed } from '@/core/bay/resume'
-import type { SettledStep } from '@/core/bay/settledSteps'
+import type { AwaySeconds } from '@/core/rescheduling/remaining'
+import { resume, type Resumed } from '@/core/rescheduling/resume'
+import type { SettledStep } from '@/core/rescheduling/settledSteps'
 import type { Plan } from '@/core/plan/plan'
 import { jobOf, type JobFile } from '@/contracts/jobFile'
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import type { Resumed } from '@/core/bay/resume'
+import type { Resumed } from '@/core/rescheduling/resume'
 import type { Result } from '@/core/result'
 import { planFormat, type PlanFile } from '@/contracts/planFile'
 import { readStoredPlan } from '@/contracts/storedPlan'

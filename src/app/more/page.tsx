@@ -2,7 +2,7 @@ import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
 import { caller } from '../access'
-import { mayOpen } from '@/gate/roles'
+import { mayOpen } from '@/access-control/roles'
 import { morePlaces } from '@/ui/frame/places'
 
 export const generateMetadata = titled('frame.places.more')

@@ -1,6 +1,6 @@
 import { stagesOfStep, takesOff, type Card, type CardTap, type Step, type TapEnd } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
-import type { Question } from '@/core/work/question'
+import type { Question } from '@/core/acts/question'
 
 /** A step and who does it. */
 export interface Given {

@@ -1,7 +1,7 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import type { Job } from '@/core/job/job'
-import { hasCloth } from '@/core/reach/means'
+import { hasCloth } from '@/core/reachability/means'
 import { services } from '@/core/visit-kinds/service'
 import { wheelSoils } from './need'
 

@@ -4,7 +4,7 @@ import { wetTimes } from '@/core/chemistry/longest'
 import { anySituation, jobOf, plainSituation, type Situation } from '@/core/job/testAnyJob'
 import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan } from '@/core/plan/plan'
-import { isOnRubber } from '@/core/work/stageKind'
+import { isOnRubber } from '@/core/acts/stageKind'
 import { planInOrder } from './orderPlan'
 
 const times = Number(process.env.PROPERTY_TIMES ?? 1)

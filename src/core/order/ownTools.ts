@@ -1,7 +1,7 @@
 import type { Job } from '@/core/job/job'
 import type { SequenceEntry, Step } from '@/core/plan/plan'
 import { spareOf } from '@/core/tools/spareTool'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 
 const held: readonly Act[] = ['agitate', 'scrub']
 

@@ -1,4 +1,4 @@
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 
 /** How a person's own logged times compare with the house's. */
 export interface Pace {

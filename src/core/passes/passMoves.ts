@@ -2,7 +2,7 @@ import { exhaustive } from '@/core/exhaustive'
 import { stagesOfStep, type Act, type Stage, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import { listed } from '@/core/words/listed'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 import { merged } from './merged'
 
 /** One move of a pass in two or three words, as it is done at its wheels. */

@@ -1,6 +1,6 @@
 import { exhaustive } from '@/core/exhaustive'
 import type { Stage } from '@/core/plan/plan'
-import { isOnRubber } from '@/core/work/stageKind'
+import { isOnRubber } from '@/core/acts/stageKind'
 import type { PassKind } from './planPass'
 
 /**

@@ -1,6 +1,6 @@
 import { stagesOfStep, takesOff, type Plan, type Stage, type StageKind, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
-import { cleansWheel, isOnRubber } from '@/core/work/stageKind'
+import { cleansWheel, isOnRubber } from '@/core/acts/stageKind'
 import { merged } from './merged'
 import { moveWords, movesOf } from './passMoves'
 import { passTitle } from './passTitle'

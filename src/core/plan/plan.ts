@@ -12,12 +12,12 @@ import type { Soil } from '@/core/soils/soil'
 import type { StageTiming } from './stageTiming'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
-import type { Act } from '@/core/work/act'
-import type { Question } from '@/core/work/question'
-import type { StageKind } from '@/core/work/stageKind'
+import type { Act } from '@/core/acts/act'
+import type { Question } from '@/core/acts/question'
+import type { StageKind } from '@/core/acts/stageKind'
 
-export { acts, type Act } from '@/core/work/act'
-export { stageKinds, stageNames, type StageKind } from '@/core/work/stageKind'
+export { acts, type Act } from '@/core/acts/act'
+export { stageKinds, stageNames, type StageKind } from '@/core/acts/stageKind'
 
 /** A rule that has a say on a stage. */
 export interface StageRule {

@@ -1,4 +1,4 @@
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 import type { Position } from '@/core/wheel/position'
 
 /** Steps of the whole job that are known by name. */

@@ -7,8 +7,8 @@ import { stagesOfStep, type Plan, type Step } from '@/core/plan/plan'
 import type { ToolKind } from '@/core/tools/tool'
 import { reachesAs } from '@/core/choice/spots'
 import { isWorkedByHand } from '@/core/plan/byHand'
-import { workedZones } from '@/core/reach/zoneReach'
-import { cleansWheel } from '@/core/work/stageKind'
+import { workedZones } from '@/core/reachability/zoneReach'
+import { cleansWheel } from '@/core/acts/stageKind'
 import { makePlan } from './makePlan'
 
 const times = Number(process.env.PROPERTY_TIMES ?? 1)

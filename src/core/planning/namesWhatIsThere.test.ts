@@ -3,7 +3,7 @@ import { protectionWears } from '@/core/chemistry/family'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { describe, expect, it } from 'vitest'
 import { anyPoorJob } from '@/core/job/testAnyJob'
-import { isHere } from '@/core/reach/zoneReach'
+import { isHere } from '@/core/reachability/zoneReach'
 import type { Zone } from '@/core/wheel/zone'
 import { makePlan } from './makePlan'
 

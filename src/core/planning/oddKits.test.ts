@@ -6,7 +6,7 @@ import { roleOf } from '@/core/choice/role'
 import { planInOrder } from '@/core/order/orderPlan'
 import type { Plan } from '@/core/plan/plan'
 import type { Grade } from '@/core/soils/soil'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 import { wheelZones } from '@/core/wheel/zone'
 
 const dirty = (grade: Grade) =>

@@ -7,7 +7,7 @@ import { allOf, fourCorners, testJob } from '@/core/job/testJob'
 import { planInOrder } from '@/core/order/orderPlan'
 import { takesOff, type Plan, type Step } from '@/core/plan/plan'
 import { wheelZones } from '@/core/wheel/zone'
-import { cleansWheel, isOnRubber } from '@/core/work/stageKind'
+import { cleansWheel, isOnRubber } from '@/core/acts/stageKind'
 import { ordinaryJob, type Practice } from '../../../bench/procedureJobs'
 
 /** Ordinary cars, planned once for all tests. */

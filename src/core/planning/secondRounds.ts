@@ -1,10 +1,10 @@
-import { afterRounds, secondsOfAct } from '@/core/effort/operatorTime'
+import { afterRounds, secondsOfAct } from '@/core/operator-time/operatorTime'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import type { SecondRound, SoilCourse, Stage } from '@/core/plan/plan'
 import { exp, log } from '@/core/quantity/steady'
 import { amountOfGrade } from '@/core/soils/soil'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 
 /** Less likely than this nothing is said. House estimate. */
 const worthSaying = 0.25

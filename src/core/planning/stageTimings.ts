@@ -1,4 +1,4 @@
-import { secondsOfAct } from '@/core/effort/operatorTime'
+import { secondsOfAct } from '@/core/operator-time/operatorTime'
 import type { Job } from '@/core/job/job'
 import { isByHand } from '@/core/plan/byHand'
 import type { Act, Shortfall, Stage, StageKind } from '@/core/plan/plan'

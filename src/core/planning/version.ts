@@ -7,7 +7,7 @@ import type { StageTiming } from '@/core/plan/stageTiming'
 import type { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { buildStages, type StagedJob } from '@/core/stages/buildStages'
 import { orderSteps } from '@/core/steps/orderSteps'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 import { timingsOf } from './stageTimings'
 
 /** One of the plans, built out. */

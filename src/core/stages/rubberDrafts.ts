@@ -1,6 +1,6 @@
 import type { Corner, Job } from '@/core/job/job'
-import { pickTool } from '@/core/reach/pickTool'
-import { isHere } from '@/core/reach/zoneReach'
+import { pickTool } from '@/core/reachability/pickTool'
+import { isHere } from '@/core/reachability/zoneReach'
 import { schoolText } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
 import { worstGrade } from '@/core/soils/zoneLoads'

@@ -1,6 +1,6 @@
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 import { stepCautions } from '@/core/words/cautions'
 import { jetCautions } from './jetCautions'
 

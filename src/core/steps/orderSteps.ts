@@ -1,5 +1,5 @@
 import type { Corner, Job } from '@/core/job/job'
-import { isFinishing } from '@/core/work/stageKind'
+import { isFinishing } from '@/core/acts/stageKind'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Stage, Step } from '@/core/plan/plan'
 import { services } from '@/core/visit-kinds/service'

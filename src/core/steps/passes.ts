@@ -4,12 +4,12 @@ import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import { sayMinutes } from '@/core/timing/stageTiming'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 import { secondsWorked } from './secondsWorked'
 import { rinseWithin } from './rinseWithin'
 import type { Stage } from '@/core/plan/plan'
-import { isOff } from '@/core/reach/zoneReach'
-import { isOnRubber } from '@/core/work/stageKind'
+import { isOff } from '@/core/reachability/zoneReach'
+import { isOnRubber } from '@/core/acts/stageKind'
 
 /** One thing done in a pass, before its rinse. */
 export interface PassAct {

@@ -1,7 +1,7 @@
 import { wetTimes } from '@/core/chemistry/longest'
 import type { Stage } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import { isOnRubber } from '@/core/work/stageKind'
+import { isOnRubber } from '@/core/acts/stageKind'
 
 /**
  * Seconds from the end of the spray to the rinse. A contact limit counts from the first drop, so the spray is taken off it. Suds, staggered

@@ -1,9 +1,9 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
-import { cleanOf } from '@/core/reach/means'
+import { cleanOf } from '@/core/reachability/means'
 import type { Tool } from '@/core/tools/tool'
 import type { Zone } from '@/core/wheel/zone'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 import type { Stage } from '@/core/plan/plan'
 
 /** Zones that something touches, in the order in which dirt runs. */

@@ -1,7 +1,7 @@
 import { sitesOf } from '@/core/choice/sites'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
-import { isHere } from '@/core/reach/zoneReach'
+import { isHere } from '@/core/reachability/zoneReach'
 import { judgePlaces, rulesAbout } from '@/core/rules/judge'
 import type { Zone } from '@/core/wheel/zone'
 

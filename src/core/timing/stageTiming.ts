@@ -5,10 +5,10 @@ import { absorptances, surfaceCelsius } from '@/core/conditions/surface'
 import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '@/core/conditions/wetLimit'
 import type { Delivery } from '@/core/chemistry/family'
 import { wetTimes, type Longest } from '@/core/chemistry/longest'
-import { secondsOfAct } from '@/core/effort/operatorTime'
+import { secondsOfAct } from '@/core/operator-time/operatorTime'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
-import type { StageKind } from '@/core/work/stageKind'
+import type { StageKind } from '@/core/acts/stageKind'
 
 /** What a way of working asks for. */
 export interface ContactWork {

@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/job'
 import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from '@/core/plan/plan'
 import { isByHand } from '@/core/plan/byHand'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 
 /** How a person names a group of wheels. */
 export function nameCorners(corners: readonly Position[], all: readonly Position[]): string {

@@ -1,7 +1,7 @@
 import { wheelZones, zoneNames, type Zone } from '@/core/wheel/zone'
 import { listed } from './listed'
 import type { Act, Stage } from '@/core/plan/plan'
-import { isOnRubber } from '@/core/work/stageKind'
+import { isOnRubber } from '@/core/acts/stageKind'
 import type { ActText } from './actText'
 import { dressText, protectText } from './protectTexts'
 

@@ -2,7 +2,7 @@ import * as v from 'valibot'
 import { oneOf } from '@/contracts/fields'
 import type { Queryable } from '../database'
 import { readRows, readRow } from '../rows'
-import { deviceRoles, type DeviceRole } from '@/gate/roles'
+import { deviceRoles, type DeviceRole } from '@/access-control/roles'
 
 /** A phone or tablet that was let in. */
 export interface PairedDevice {

@@ -7,7 +7,7 @@ import {
   openPairingCode,
   usePairingCode,
 } from '@/data/queries/pairedDevices'
-import type { DeviceRole } from '@/gate/roles'
+import type { DeviceRole } from '@/access-control/roles'
 import { hashOf, newCode, newToken, plainCode } from './secrets'
 
 const codeMinutes = 5

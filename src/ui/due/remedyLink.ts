@@ -19,7 +19,7 @@ export function remedyLink({ remedy, wheelSetId, kind }: Pick<DueItem, 'remedy' 
       return { href: `/wheels/${wheelSetId}/change`, name: 'due.actions.changeWheels' }
     case 'place':
       return {
-        href: { tools: '/cabinet/tools', bottles: '/bench', water: '/due/water' }[remedy.place],
+        href: { tools: '/cabinet/tools', bottles: '/mixing', water: '/due/water' }[remedy.place],
         name: 'due.actions.open',
       }
     case 'none':

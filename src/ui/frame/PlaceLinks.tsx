@@ -14,7 +14,7 @@ import {
 } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { usePathname } from 'next/navigation'
-import { mayOpen, type DeviceRole } from '@/gate/roles'
+import { mayOpen, type DeviceRole } from '@/access-control/roles'
 import { mainPlaces, morePlaces, type PlaceName } from './places'
 
 const icons: Record<PlaceName, typeof Sun> = {

@@ -9,7 +9,7 @@ export const mainPlaces = [
 /** Places a phone reaches over "More"; a desk has room for them in the bar. */
 export const morePlaces = [
   { href: '/cabinet', name: 'cabinet' },
-  { href: '/bench', name: 'mixing' },
+  { href: '/mixing', name: 'mixing' },
   { href: '/rules', name: 'rules' },
   { href: '/settings', name: 'settings' },
 ] as const

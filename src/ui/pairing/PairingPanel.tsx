@@ -4,7 +4,7 @@ import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { useState } from 'react'
 import type { Result } from '@/core/result'
-import { deviceRoles, type DeviceRole } from '@/gate/roles'
+import { deviceRoles, type DeviceRole } from '@/access-control/roles'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 

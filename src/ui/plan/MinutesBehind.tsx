@@ -1,7 +1,7 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
-import { contactOf } from '@/core/effort/operatorTime'
+import { contactOf } from '@/core/operator-time/operatorTime'
 import type { Act } from '@/core/plan/plan'
 import { capital, nameCorners } from '@/core/words/sayPlan'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'

@@ -1,7 +1,7 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { Problem } from '@/core/result'
-import type { ProductUse } from '@/core/seen/jobOutcome'
+import type { ProductUse } from '@/core/observations/jobOutcome'
 import { formatMillilitres } from '@/i18n/format'
 import { asPlanned, type Correction } from './usedInput'
 

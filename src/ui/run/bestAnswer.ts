@@ -1,5 +1,5 @@
 import type { Answer } from '@/core/run/answer'
-import type { Question } from '@/core/work/question'
+import type { Question } from '@/core/acts/question'
 
 /** The best answer to each question: nothing follows from it. */
 export const bestAnswer: Record<Question, Answer> = {

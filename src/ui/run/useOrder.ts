@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
-import type { Resumed } from '@/core/bay/resume'
-import { settledSteps } from '@/core/bay/settledSteps'
+import type { Resumed } from '@/core/rescheduling/resume'
+import { settledSteps } from '@/core/rescheduling/settledSteps'
 import type { RunState } from '@/core/run/runState'
 import type { JobFile } from '@/contracts/jobFile'
 import { PlanClient } from '@/workers/planClient'

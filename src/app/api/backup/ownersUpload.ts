@@ -5,8 +5,8 @@ import type { Guarded } from '@/app/access'
 import { admit, guarded, refusal } from '@/app/gateway'
 import type { Result } from '@/core/result'
 import { dataFolder } from '@/data/connection'
-import { mayUse } from '@/gate/roles'
-import { contentSecurityPolicy } from '@/gate/securityHeaders'
+import { mayUse } from '@/access-control/roles'
+import { contentSecurityPolicy } from '@/access-control/securityHeaders'
 import { receiveFile } from '@/services/backup/temporaryFiles'
 
 /** No backup is larger. */

@@ -1,6 +1,6 @@
 import { headers } from 'next/headers'
 import { database } from '@/data/connection'
-import { callerHeaders } from '@/gate/caller'
+import { callerHeaders } from '@/access-control/caller'
 import { feedOf } from '@/services/live/feedOf'
 import type { NumberedChange } from '@/services/live/liveFeed'
 import { addStream } from '@/services/live/streams'

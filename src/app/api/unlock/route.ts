@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers'
 import { unlockInput } from '@/contracts/pairing'
 import { database } from '@/data/connection'
-import { deskCookie } from '@/gate/caller'
+import { deskCookie } from '@/access-control/caller'
 import { unlockDesk } from '@/services/pairing/passphrase'
 import { readJson } from '../../readJson'
 import { route } from '@/app/access'

@@ -44,7 +44,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
       <header className="place-head">
         <h1>{product.name}</h1>
         <div className="chips">
-          <Link href={`/bench?product=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
+          <Link href={`/mixing?product=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">
             {t('cabinet.product.mix')}
           </Link>
           <Link href={`/cabinet/new?from=${encodeURIComponent(id)}`} className="btn btn-outline-secondary">

@@ -1,7 +1,7 @@
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { KeepForOffline } from '@/ui/offline/KeepForOffline'
-import { LookForm } from '@/ui/look/LookForm'
+import { LookForm } from '@/ui/inspection/LookForm'
 import { SetHead } from '@/ui/wheel-set/SetHead'
 import { wheelSetOr404 } from '../findOr404'
 

@@ -11,7 +11,7 @@ import { soilNames } from '@/core/soils/soil'
 import { zoneTools } from '@/core/stages/stageDraft'
 import { zoneNames } from '@/core/wheel/zone'
 import { optionText } from '@/core/words/explain'
-import type { StageKind } from '@/core/work/stageKind'
+import type { StageKind } from '@/core/acts/stageKind'
 import { longerSeconds, mostTries, type Rung, type Spot } from './rung'
 
 const isWheelSoil = (soil: Spot['soil']): soil is WheelSoil => wheelSoils.some((one) => one === soil)

@@ -1,7 +1,7 @@
 import type { Corner, Job } from '@/core/job/job'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { Answer } from '@/core/run/answer'
-import type { Question } from '@/core/work/question'
+import type { Question } from '@/core/acts/question'
 
 /** An answer at the step it was given at. */
 export interface Sighting<Q extends Question = Question> {

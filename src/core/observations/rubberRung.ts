@@ -1,6 +1,6 @@
 import { strengthOrder } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
-import { pickTool } from '@/core/reach/pickTool'
+import { pickTool } from '@/core/reachability/pickTool'
 import { soilNames } from '@/core/soils/soil'
 import {
   RubberCandidates,

@@ -31,7 +31,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
   const mix = { from: bottle.fraction, to: bottle.fraction }
   const host = (await headers()).get('host') ?? 'localhost'
   // A camera is never the desk itself.
-  const qr = await qrOf(`${networkAddress() ?? `http://${host}`}/bench/${id}`)
+  const qr = await qrOf(`${networkAddress() ?? `http://${host}`}/mixing/${id}`)
   const concentrate = bottle.fraction * bottle.totalMillilitres
   return (
     <>

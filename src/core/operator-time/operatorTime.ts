@@ -11,8 +11,8 @@ import { spokeGapMillimetres, usualHardwarePieces, type WheelGeometry } from '@/
 import type { ArchLiner } from '@/core/wheel/position'
 import { wheelZones, zones, type Zone } from '@/core/wheel/zone'
 import { zonesAreaM2 } from './amounts'
-import type { Act } from '@/core/work/act'
-import type { StageKind } from '@/core/work/stageKind'
+import type { Act } from '@/core/acts/act'
+import type { StageKind } from '@/core/acts/stageKind'
 
 const idOf = (act: Act): EstimateId => `seconds${act.charAt(0).toUpperCase()}${act.slice(1)}` as EstimateId
 

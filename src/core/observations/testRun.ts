@@ -1,6 +1,6 @@
 import { questionOf } from '@/core/cards/cardsOf'
 import type { Job } from '@/core/job/job'
-import { stepsLeft } from '@/core/bay/stepsLeft'
+import { stepsLeft } from '@/core/rescheduling/stepsLeft'
 import type { Plan, Step } from '@/core/plan/plan'
 import type { Answer } from '@/core/run/answer'
 import type { RunEvent } from '@/core/run/runEvent'

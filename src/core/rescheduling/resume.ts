@@ -1,5 +1,5 @@
 import type { Job } from '@/core/job/job'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 import { takesOff, type Plan, type SequenceEntry, type Step } from '@/core/plan/plan'
 import type { Lag, Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { scheduleOf } from '@/core/sequence/problem/schedule'

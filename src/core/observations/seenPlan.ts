@@ -6,7 +6,7 @@ import { stageSteps } from '@/core/steps/stageSteps'
 import { jobStep } from '@/core/steps/jobSteps'
 import { wheelStepId } from '@/core/plan/stepId'
 import type { Position } from '@/core/wheel/position'
-import type { Act } from '@/core/work/act'
+import type { Act } from '@/core/acts/act'
 
 /** A stage with a price and amount, put into the plan's books. */
 export function withStage(plan: Plan, job: Job, stage: Stage): Plan {

@@ -5,7 +5,7 @@ import { estimate } from '@/core/estimates/houseEstimates'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
-import { cleansWheel } from '@/core/work/stageKind'
+import { cleansWheel } from '@/core/acts/stageKind'
 
 /** What a visit did to the protection that was on. */
 export interface Wash {

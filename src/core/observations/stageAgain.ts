@@ -1,5 +1,5 @@
-import { millilitresAtCorner } from '@/core/effort/amounts'
-import { stageSeconds } from '@/core/effort/operatorTime'
+import { millilitresAtCorner } from '@/core/operator-time/amounts'
+import { stageSeconds } from '@/core/operator-time/operatorTime'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import { workableRecipe } from '@/core/stages/recipes'

@@ -14,7 +14,7 @@ import { answerOf, leadTo, type Refusal } from '../refusal'
 /** Saves a mixed bottle, takes its concentrate off the stock and opens its label. */
 export const keepBottle = action('owner', [bottleInput], async (input): Promise<Refusal> => {
   const mixed = await answerOf(async () => mixBottle(await database(), input, currentTime()))
-  return mixed.value === undefined ? { problems: mixed.problems } : leadTo(`/bench/${mixed.value}`)
+  return mixed.value === undefined ? { problems: mixed.problems } : leadTo(`/mixing/${mixed.value}`)
 })
 
 /** Marks a bottle as empty. */
@@ -25,7 +25,7 @@ export const markEmpty = action(
     const { problems } = await answerOf(async () =>
       succeed(await emptyBottle(await database(), id, currentTime())),
     )
-    revalidatePath('/bench')
+    revalidatePath('/mixing')
     return { problems }
   },
 )

@@ -9,7 +9,7 @@ import { database } from '@/data/connection'
 import { listFullBottles } from '@/data/queries/bottles'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
-import { MixingBench } from '@/ui/bench/MixingBench'
+import { MixingBench } from '@/ui/mixing/MixingBench'
 import { formatAgo, formatMillilitres } from '@/i18n/format'
 import { keepBottle, markEmpty } from './actions'
 import { ActionButton } from '@/ui/form/ActionButton'
@@ -69,7 +69,7 @@ export default async function BenchPage({
               return (
                 <li key={bottle.id} className="row-item tool-row">
                   <div>
-                    <Link href={`/bench/${bottle.id}`}>{bottle.productName}</Link>
+                    <Link href={`/mixing/${bottle.id}`}>{bottle.productName}</Link>
                     <br />
                     <span className="soft">
                       {writeDilution({ from: bottle.fraction, to: bottle.fraction }, settings.dilutionStyle)},{' '}
