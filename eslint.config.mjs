@@ -81,10 +81,10 @@ const sequenceZones = inOrder('./src/core/sequence', [
 ])
 
 /** Functions in whose last digit two engines may differ: a plan has to be the same in the browser and on the server. */
-const unsteady = [
+const engineDependent = [
   "MemberExpression[object.name='Math'][property.name=/^(exp|expm1|log|log2|log10|log1p|pow|sin|cos|tan|asin|acos|atan|atan2|cbrt|hypot)$/]",
   "BinaryExpression[operator='**']",
-].map((selector) => ({ selector, message: 'Use core/quantity/steady, or multiply.' }))
+].map((selector) => ({ selector, message: 'Use core/quantity/portableMath, or multiply.' }))
 
 /** The clock is a port: a test chooses the day. */
 const askTheClock = [
@@ -174,7 +174,7 @@ export default tseslint.config(
           selector: "NewExpression[callee.name='Date'][arguments.length=0]",
           message: 'The core is told the time.',
         },
-        ...unsteady,
+        ...engineDependent,
       ],
     },
   },
@@ -208,10 +208,10 @@ export default tseslint.config(
   {
     files: ['src/contracts/**/*.ts'],
     ignores: ['src/contracts/**/*.test.ts'],
-    rules: { 'no-restricted-syntax': ['error', ...unsteady, ...askTheClock] },
+    rules: { 'no-restricted-syntax': ['error', ...engineDependent, ...askTheClock] },
   },
   {
-    files: ['src/core/quantity/steady.ts'],
+    files: ['src/core/quantity/portableMath.ts'],
     rules: { 'no-restricted-syntax': 'off' },
   },
   {

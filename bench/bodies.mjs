@@ -13,7 +13,7 @@ import { dayBegun } from './mixedWork.mjs'
 const sentBytes = 200_000_000
 const chunk = Buffer.alloc(1 << 16, 'x')
 const atOnce = [1, 8]
-const mostGrowthMegabytes = 80
+const maxGrowthMegabytes = 80
 /** Over TLS with the shop's own certificate. */
 const trusting = { rejectUnauthorized: false }
 
@@ -92,7 +92,7 @@ export async function benchBodies() {
     return [
       {
         what: 'memory while bodies without a length are sent, of what it may grow',
-        ratio: (highest - before) / mostGrowthMegabytes,
+        ratio: (highest - before) / maxGrowthMegabytes,
         most: 1,
         detail: `${before.toFixed(0)} MB before, ${highest.toFixed(0)} MB at most`,
       },

@@ -21,7 +21,7 @@ import {
 
 const sets = 200
 const hourMilliseconds = 3_600_000
-const mostGrowth = 1.05
+const maxGrowth = 1.05
 /** How often each is asked for besides what people read and save, ms. */
 const every = { plan: 20_000, photograph: 30_000, backup: 600_000, look: 5_000 }
 
@@ -71,7 +71,7 @@ export async function benchHour() {
       {
         what: 'memory of the server in the last quarter of an hour of mixed work / in the second',
         ratio: quarters[3] / quarters[1],
-        most: mostGrowth,
+        most: maxGrowth,
         detail: `${quarters.map((one) => one.toFixed(0)).join(', ')} MB in the quarters`,
       },
     ]

@@ -1,5 +1,5 @@
 // Shops made up day by day from the story of the forecast, with the truth kept beside; each story breaks it in another way.
-import { Draws } from '@/core/sequence/problem/draws'
+import { Draws } from '@/core/sequence/problem/seededRandom'
 import { testEstimates } from '@/core/protection/testEstimates'
 import type { ShopRecord, WornLayer, WornLook, WornSet, WornWash } from '@/core/protection/record'
 

@@ -50,9 +50,9 @@ async function minuteRows(address, who, pauses, how) {
     say(
       `${name}: ${times.length} written, median ${median(times).toFixed(0)} ms, 95 of 100 within ${percentile(times, 0.95).toFixed(0)} ms`,
     )
-  const row = (what, times, mostMilliseconds) => ({
-    what: `${what}, ${how}, 95 of 100 / ${mostMilliseconds} ms`,
-    ratio: percentile(times, 0.95) / mostMilliseconds,
+  const row = (what, times, maxMilliseconds) => ({
+    what: `${what}, ${how}, 95 of 100 / ${maxMilliseconds} ms`,
+    ratio: percentile(times, 0.95) / maxMilliseconds,
     most: 1,
     detail: `${percentile(times, 0.95).toFixed(0)} ms`,
   })

@@ -1,5 +1,5 @@
 // Two people under tight limits: what the plan's page gets, against a long look. Prints a line an instance, then JSON.
-import { Draws } from '@/core/sequence/problem/draws'
+import { Draws } from '@/core/sequence/problem/seededRandom'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem/problem'
 import { planEffort, solveWithin } from '@/core/order/orderPlan'
 

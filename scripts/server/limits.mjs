@@ -9,9 +9,9 @@ const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
 /** Requests in ten seconds; a page and all it is drawn with are about forty. */
 const most = { desk: 6000, lan: 600 }
 /** Requests that are open at once. */
-const mostOpen = { desk: 256, lan: 64 }
+const maxOpen = { desk: 256, lan: 64 }
 /** Backups are large, everything else is not, bytes. */
-const mostBytes = (path) => (isUpload(path) ? 500_000_000 : 5_000_000)
+const maxBytes = (path) => (isUpload(path) ? 500_000_000 : 5_000_000)
 
 /** How long a sender that sends too much may go on after the answer, ms. Cut off in the middle it would not read the answer. */
 const letFinishMilliseconds = 2000
@@ -95,13 +95,13 @@ export async function mayGoOn(request, response, door, peer, ended) {
     return false
   }
   const length = Number(request.headers['content-length'] ?? 0)
-  if (length > mostBytes(path)) {
+  if (length > maxBytes(path)) {
     await refuseBody(
       request,
       response,
       413,
       `${length} bytes`,
-      `At most ${mostBytes(path)} bytes are taken here.`,
+      `At most ${maxBytes(path)} bytes are taken here.`,
     )
     return false
   }
@@ -114,7 +114,7 @@ export async function mayGoOn(request, response, door, peer, ended) {
     if (left > 0) open.set(who, left)
     else open.delete(who)
   })
-  if (own > mostOpen[door]) {
+  if (own > maxOpen[door]) {
     refuse(response, 429, `${own} requests at once`, 'Wait until some of them are answered.', 1)
     return false
   }

@@ -32,7 +32,7 @@ function begin(page) {
  * Comes at once for a save and all that is no page; for a page when one of those before it is drawn.
  * @param ended comes once the request is answered or given up
  */
-export async function savesFirst(request, ended) {
+export async function writePriority(request, ended) {
   if (!isPage(request)) return
   await new Promise((go) => {
     const page = { ended, go }

@@ -1,8 +1,8 @@
 import { beforeEach, afterEach, describe, expect, it, vi } from 'vitest'
 
-const { pagesAtOnce, savesFirst } = (await import('./savesFirst.mjs' as string)) as {
+const { pagesAtOnce, writePriority } = (await import('./writePriority.mjs' as string)) as {
   pagesAtOnce: number
-  savesFirst(request: object, ended: Promise<unknown>): Promise<void>
+  writePriority(request: object, ended: Promise<unknown>): Promise<void>
 }
 
 beforeEach(() => {
@@ -22,7 +22,7 @@ function come(request: object) {
   let answer = (): void => undefined
   const ended = new Promise<void>((resolve) => (answer = resolve))
   const own = { begun: false, answer: () => answer() }
-  void savesFirst(request, ended).then(() => (own.begun = true))
+  void writePriority(request, ended).then(() => (own.begun = true))
   return own
 }
 const pass = (milliseconds = 0) => vi.advanceTimersByTimeAsync(milliseconds)

@@ -12,7 +12,7 @@ import { environmentOrEnd } from '../lib/environment.mjs'
 import { isForwarding, isOwnHeader, originBehind } from './origin.mjs'
 import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
 import { ownAddresses, ownHostNames } from './network.mjs'
-import { savesFirst } from './savesFirst.mjs'
+import { writePriority } from './writePriority.mjs'
 import { trustPage } from './trustPage.mjs'
 
 // Everything this process writes is for its owner alone.
@@ -79,7 +79,7 @@ const through = (door, handle) => async (request, response) => {
       const came = request.headers['x-even-spoke-door']
       logAnswer(log, request, response, came, ended)
       if (!(await mayGoOn(request, response, came, request.headers['x-even-spoke-peer'], ended))) return
-      await savesFirst(request, ended)
+      await writePriority(request, ended)
     }
     await handle(request, response)
   } catch (error) {

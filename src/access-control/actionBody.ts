@@ -1,7 +1,7 @@
 import type { Refused } from './siteCheck'
 
 /** Larger than any form; imports come as text within it. */
-const mostBytes = 4_500_000
+const maxBytes = 4_500_000
 
 const unreadable = (found: string): Omit<Refused, 'status'> & { readonly status: 400 | 413 | 415 } => ({
   status: 400,
@@ -59,13 +59,13 @@ export async function actionRefusal(body: Request): Promise<ReturnType<typeof un
   const type = body.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase() ?? ''
   if (!body.headers.has('next-action')) return { ...unreadable(type.slice(0, 60)), status: 415 }
   const length = Number(body.headers.get('content-length') ?? 0)
-  if (length > mostBytes) return { ...unreadable(`${length} bytes`), status: 413 }
+  if (length > maxBytes) return { ...unreadable(`${length} bytes`), status: 413 }
   try {
     if (type === 'multipart/form-data') {
       return isReadableForm(await body.formData()) ? null : unreadable('a value that is not there')
     }
     const text = await body.text()
-    if (text.length > mostBytes) return { ...unreadable(`${text.length} bytes`), status: 413 }
+    if (text.length > maxBytes) return { ...unreadable(`${text.length} bytes`), status: 413 }
     const sent: unknown = JSON.parse(text)
     if (!Array.isArray(sent)) return unreadable('no list of arguments')
     const partNamed: PartNamed = (name) => (name === '0' ? sent : undefined)

@@ -8,9 +8,9 @@ import { readLimitedText } from './api/readLimitedText'
 export async function readJson<Schema extends GenericSchema>(
   request: Request,
   schema: Schema,
-  mostBytes = 10_000,
+  maxBytes = 10_000,
 ): Promise<Result<InferOutput<Schema>>> {
-  const text = await readLimitedText(request, mostBytes)
+  const text = await readLimitedText(request, maxBytes)
   if (!text.ok) return text
   const json = readJsonText(text.value)
   return json.ok ? parse(schema, json.value) : json

@@ -18,8 +18,8 @@ import {
 import { list, numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
 
 /** As many as a plan can weigh; a cabinet holds no more in use, so that every plan can be made. */
-export const mostProducts = 500
-export const mostTools = 200
+export const maxProducts = 500
+export const maxTools = 200
 
 const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
 export const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))

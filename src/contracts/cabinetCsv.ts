@@ -16,9 +16,9 @@ import { readTableText, writeTableText } from './tableText'
 export const longestCabinetBytes = 2_000_000
 
 /** More no shop has, archived ones counted. */
-const mostRows = 5000
+const maxRows = 5000
 /** Nobody mends more at once; then the rest is not looked at. */
-const mostProblems = 200
+const maxProblems = 200
 
 const ratingColumns = soils.map((soil) => `rating ${soil}`)
 const columns = [
@@ -220,18 +220,18 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
   }
   if (table.data.length === 0)
     return fail({ path: '', found: 'no rows', mend: 'The table has a header but no products.' })
-  if (table.data.length > mostRows)
+  if (table.data.length > maxRows)
     return fail({
       path: '',
       found: `${table.data.length} rows`,
-      mend: `A cabinet has at most ${mostRows} products. Choose another file.`,
+      mend: `A cabinet has at most ${maxRows} products. Choose another file.`,
     })
   const decimal = decimalMarkOf(numberCells(table.data))
   const problems: Problem[] = []
   const products: ReadProduct[] = []
   const ids = new Map<string, number>()
   for (const [index, row] of table.data.entries()) {
-    if (problems.length >= mostProblems) break
+    if (problems.length >= maxProblems) break
     const line = index + 2
     const unclear = unclearIn(row, line, decimal)
     const read = parse(productFile, productOfRow(row, currency, decimal))

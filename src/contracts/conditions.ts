@@ -5,7 +5,7 @@ import type { SunPosition } from '@/core/conditions/sun'
 import { exposures } from '@/core/conditions/exposure'
 import { positions } from '@/core/wheel/position'
 import { list, numberFrom, oneOf, wholeNumberFrom } from './fields'
-import { cos } from '@/core/quantity/steady'
+import { cos } from '@/core/quantity/portableMath'
 
 /** Where the shop stands, for the sun. */
 export const placeFile = v.strictObject({

@@ -22,7 +22,7 @@ import { wheelGeometry } from '@/core/wheel-geometry'
 import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
 import { conditionsFile, conditionsOf } from './conditions'
-import { idsOnce, mostProducts, mostTools, productFile, productOf, toolFile, toolOf } from './cabinet'
+import { idsOnce, maxProducts, maxTools, productFile, productOf, toolFile, toolOf } from './cabinet'
 import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
@@ -112,7 +112,7 @@ export const testSpotsFile = list(
   'At most 500 test spots.',
 )
 
-const productIds = list(shortText('product id', 60), mostProducts, `At most ${mostProducts} products.`)
+const productIds = list(shortText('product id', 60), maxProducts, `At most ${maxProducts} products.`)
 
 const wishesEntries = v.strictObject({
   prefer: v.optional(oneOf(planNames), 'gentlest'),
@@ -184,14 +184,14 @@ export const jobFile = v.strictObject({
   crew: v.optional(v.strictObject({ people: v.optional(wholeNumberFrom(1, 2, 'people'), 1) }), {}),
   cabinet: v.optional(
     v.pipe(
-      list(productFile, mostProducts, `At most ${mostProducts} products.`),
+      list(productFile, maxProducts, `At most ${maxProducts} products.`),
       v.minLength(1, 'The cabinet is empty. Add products, or leave it out to use the starter products.'),
       v.check((list) => idsOnce(list), 'Two products share an id.'),
     ),
   ),
   tools: v.optional(
     v.pipe(
-      list(toolFile, mostTools, `At most ${mostTools} tools.`),
+      list(toolFile, maxTools, `At most ${maxTools} tools.`),
       v.check((list) => idsOnce(list), 'Two tools share an id.'),
     ),
   ),

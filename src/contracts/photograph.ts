@@ -8,10 +8,10 @@ export const photographSizes = ['whole', 'small'] as const
 export type PhotographSize = (typeof photographSizes)[number]
 
 /** Of the file that is sent; a browser shrinks it before. */
-export const mostPhotographBytes = 800_000
+export const maxPhotoBytes = 800_000
 
 /** Sixty years. */
-const mostAgeSeconds = 60 * 366 * 86_400
+const maxAgeSeconds = 60 * 366 * 86_400
 
 /** A photograph of wheels of a set, as a JPEG file in Base64. */
 export const photographInput = v.strictObject({
@@ -20,13 +20,10 @@ export const photographInput = v.strictObject({
   /** Empty: of the whole set. */
   positions: v.optional(list(oneOf(positions), positions.length, 'At most one entry a wheel.'), []),
   /** Since it was taken, which may have been long before it is chosen. */
-  secondsAgo: secondsAgo(mostAgeSeconds),
+  secondsAgo: secondsAgo(maxAgeSeconds),
   jpeg: v.pipe(
     v.string(),
-    v.maxLength(
-      Math.ceil(mostPhotographBytes / 3) * 4,
-      `Send a picture of at most ${mostPhotographBytes} bytes.`,
-    ),
+    v.maxLength(Math.ceil(maxPhotoBytes / 3) * 4, `Send a picture of at most ${maxPhotoBytes} bytes.`),
     v.base64('Send the picture in Base64.'),
   ),
 })

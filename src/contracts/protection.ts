@@ -20,13 +20,13 @@ const wheels = v.pipe(
 const who = v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name to 80 characters.')), '')
 
 /** Longest wait of a look on a device without any network, s. */
-const mostWaitSeconds = 90 * 86_400
+const maxWaitSeconds = 90 * 86_400
 
 /** A look at the protection of some wheels. */
 export const lookInput = v.strictObject({
   requestId,
   positions: wheels,
-  secondsAgo: secondsAgo(mostWaitSeconds),
+  secondsAgo: secondsAgo(maxWaitSeconds),
   beading: lookGrade,
   release: v.optional(v.nullable(lookGrade), null),
   slickness: v.optional(v.nullable(lookGrade), null),

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import type { Result } from '@/core/result'
-import { checkProblem, mostOperations, mostPlaces } from '@/core/sequence/problem/checkProblem'
+import { checkProblem, maxOperations, maxPlaces } from '@/core/sequence/problem/checkProblem'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { list, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
@@ -8,7 +8,7 @@ import { parse } from './problems'
 
 export const sequenceFormat = 'wheel-rcpsp-max/1'
 
-const tooManyPlaces = `At most ${mostPlaces} wheels in one job; split it.`
+const tooManyPlaces = `At most ${maxPlaces} wheels in one job; split it.`
 const seconds = wholeNumberFrom(0, 1_000_000, 'seconds')
 const index = wholeNumberFrom(0, 10_000)
 
@@ -20,13 +20,13 @@ export const sequenceFile = v.object({
   max_workers_per_wheel: v.optional(wholeNumberFrom(1, 10), 2),
   tool_change_s: v.optional(seconds, 0),
   single_tools: v.optional(list(v.string(), 100, 'At most 100 tools.'), []),
-  wheels: v.pipe(list(v.string(), mostPlaces, tooManyPlaces), v.minLength(1, 'Give at least one wheel.')),
-  walk_s: list(list(seconds, mostPlaces, tooManyPlaces), mostPlaces, tooManyPlaces),
+  wheels: v.pipe(list(v.string(), maxPlaces, tooManyPlaces), v.minLength(1, 'Give at least one wheel.')),
+  walk_s: list(list(seconds, maxPlaces, tooManyPlaces), maxPlaces, tooManyPlaces),
   ops: v.pipe(
     list(
       v.object({ id: index, wheel: index, name: v.string(), dur_s: seconds, tool: v.string() }),
-      mostOperations,
-      `At most ${mostOperations} operations in one job; split it.`,
+      maxOperations,
+      `At most ${maxOperations} operations in one job; split it.`,
     ),
     v.minLength(1, 'Give at least one operation.'),
   ),

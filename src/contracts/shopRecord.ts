@@ -168,7 +168,7 @@ function contradictions(file: RecordFile): Problem[] {
 }
 
 /** So many problems say enough. */
-const mostProblems = 20
+const maxProblems = 20
 
 const recordOf = (file: RecordFile): ShopRecord => ({
   now: new Date(file.now),
@@ -193,7 +193,7 @@ export function readRecord(input: unknown): Result<ShopRecord> {
   const file = parse(recordFile, input)
   if (!file.ok) return file
   const problems = contradictions(file.value)
-  return problems.length > 0 ? failWith(problems.slice(0, mostProblems)) : succeed(recordOf(file.value))
+  return problems.length > 0 ? failWith(problems.slice(0, maxProblems)) : succeed(recordOf(file.value))
 }
 
 export function readRecordText(text: string): Result<ShopRecord> {

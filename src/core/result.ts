@@ -17,18 +17,18 @@ export const succeed = <T>(value: T): Result<T> => ({ ok: true, value })
 export const fail = (...problems: Problem[]): Result<never> => ({ ok: false, problems })
 
 /** More than these nobody reads. */
-const mostProblems = 20
+const maxProblems = 20
 
 /** For lists of any length: nothing is spread over the stack, and what is too much to read is counted. */
 export function failWith(problems: readonly Problem[]): Result<never> {
-  const rest = problems.length - mostProblems
+  const rest = problems.length - maxProblems
   if (rest <= 0) return { ok: false, problems }
   const counted = {
     path: '',
     found: `${problems.length} problems`,
     mend: `Mend these first; ${rest} more follow.`,
   }
-  return { ok: false, problems: [...problems.slice(0, mostProblems), counted] }
+  return { ok: false, problems: [...problems.slice(0, maxProblems), counted] }
 }
 
 const longestShown = 60

@@ -23,7 +23,7 @@ const types: pg.CustomTypesConfig = {
   }) as pg.CustomTypesConfig['getTypeParser'],
 }
 
-const mostConnections = 10
+const maxConnections = 10
 const connectMilliseconds = 5000
 /** A server that stops answering without a word is given up after so long, ms. */
 const statementMilliseconds = 15_000
@@ -318,7 +318,7 @@ export async function openServer(
     )
   const pool = new pg.Pool({
     connectionString: url,
-    max: mostConnections,
+    max: maxConnections,
     connectionTimeoutMillis: connectMilliseconds,
     statement_timeout: statementMilliseconds,
     query_timeout: answerMilliseconds,

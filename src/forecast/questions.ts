@@ -30,4 +30,4 @@ export const questions = {
 
 export type Questions = typeof questions
 export type Asked<Name extends keyof Questions> = Parameters<Questions[Name]>[1]
-export type Told<Name extends keyof Questions> = ReturnType<Questions[Name]>
+export type Evidence<Name extends keyof Questions> = ReturnType<Questions[Name]>

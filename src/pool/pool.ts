@@ -5,7 +5,7 @@ import { tasks, type Tasks } from './tasks'
 /** One core is kept for those who only read or tap. */
 const threads = Math.max(1, availableParallelism() - 1)
 /** So many wait for a thread; whoever comes later is told when to come again. */
-const mostWaiting = 4
+const maxWaiting = 4
 /** Longer than this nothing takes, ms; then its thread is ended. */
 const longestMilliseconds = 60_000
 /** So long a plan takes at most, as a rule, s. */
@@ -22,7 +22,7 @@ function pool(): Piscina | null {
     filename,
     minThreads: 1,
     maxThreads: threads,
-    maxQueue: mostWaiting,
+    maxQueue: maxWaiting,
     idleTimeout: 60_000,
   })
   return shared.evenSpokePool
@@ -47,7 +47,7 @@ export async function inPool<Name extends keyof Tasks>(
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
   const running = pool()
   if (!running) return (await tasks[name](input as never)) as Awaited<ReturnType<Tasks[Name]>>
-  if (running.queueSize >= mostWaiting)
+  if (running.queueSize >= maxWaiting)
     throw new PoolFull(Math.ceil((usualSeconds * (running.queueSize + 1)) / threads))
   const limit = AbortSignal.timeout(longestMilliseconds)
   return (await running.run(input, {

@@ -1,6 +1,6 @@
 import type { FactsChange, ForecastBasis } from '@/forecast/shopForecast'
 import { Forecaster, knowsOther, type News } from '@/forecast/forecaster'
-import type { Asked, Questions, Told } from '@/forecast/questions'
+import type { Asked, Questions, Evidence } from '@/forecast/questions'
 import { winterMonths } from '@/core/soils/winter'
 import type { Settings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
@@ -99,7 +99,7 @@ async function tellNews(database: Database, telling: Telling): Promise<void> {
 }
 
 /** A thread that came anew knows nothing; it is told again, but not for ever. */
-const mostTellings = 3
+const maxTellings = 3
 
 /**
  * Asks the forecast of all sets. The first question reads all sets; after that only those that have changed are read, and, but for the
@@ -110,17 +110,17 @@ export async function askForecast<Name extends keyof Questions>(
   now: Date,
   name: Name,
   asked: Asked<Name>,
-): Promise<Told<Name>> {
+): Promise<Evidence<Name>> {
   const basis = basisOf(await readSettings(database), now)
   const telling = tellingOf(database)
-  for (let round = 0; round < mostTellings; round += 1) {
+  for (let round = 0; round < maxTellings; round += 1) {
     const told = (telling.turn = telling.turn.catch(() => undefined).then(() => tellNews(database, telling)))
     await told
     const { records } = telling
     const answer = await onForecaster('ask', { records, name, basis, asked }, () =>
       telling.here.ask({ records, name, basis, asked }),
     )
-    if (answer !== knowsOther) return answer as Told<Name>
+    if (answer !== knowsOther) return answer as Evidence<Name>
     telling.number = null
   }
   throw new Error('The forecast was lost again and again.')

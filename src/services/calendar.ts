@@ -7,7 +7,7 @@ import { listDue } from './due'
 /** Beyond this a calendar only fills up, days. */
 const farthestDays = 400
 /** A large shop has thousands: a phone's calendar takes the next ones, and the rest as it comes nearer. */
-const mostDue = 1000
+const maxDue = 1000
 const day = 86_400_000
 
 /** The shop's calendar: the next things that fall due and the jobs that have an hour. */
@@ -21,7 +21,7 @@ export async function shopCalendar(database: Database, now: Date): Promise<strin
   return inPool('writeCalendar', {
     shopName,
     now,
-    due: due.filter(({ at }) => at <= until).slice(0, mostDue),
+    due: due.filter(({ at }) => at <= until).slice(0, maxDue),
     jobs: open.flatMap(({ id, vehicleName, wheelSetName, headline, operatorSeconds, plannedFor }) =>
       plannedFor ? [{ id, vehicleName, wheelSetName, headline, operatorSeconds, plannedFor }] : [],
     ),

@@ -4,7 +4,7 @@
  */
 export async function readUpTo(
   body: ReadableStream<Uint8Array> | null,
-  mostBytes: number,
+  maxBytes: number,
 ): Promise<Uint8Array | null> {
   const reader = body?.getReader()
   const chunks: Uint8Array[] = []
@@ -13,7 +13,7 @@ export async function readUpTo(
     const { done, value } = await reader.read()
     if (done) break
     size += value.byteLength
-    if (size > mostBytes) {
+    if (size > maxBytes) {
       await reader.cancel()
       return null
     }

@@ -13,7 +13,7 @@ const longestDelayMilliseconds = 24 * 3_600_000
 /** Clocks of two devices never agree to the tick, ms. */
 const clockToleranceMilliseconds = 10_000
 /** No job has so many: something taps by itself. */
-const mostEvents = 5000
+const maxEvents = 5000
 /** How often a tap is worked out again because another device was quicker. */
 const mostTries = 20
 
@@ -22,7 +22,7 @@ export const jobEnded = 'jobEnded'
 
 /** Why a tap cannot be; null: it can. */
 function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInput): Result<null> | null {
-  if (events.length >= mostEvents)
+  if (events.length >= maxEvents)
     return fail({
       path: 'id',
       found: `${events.length} taps`,

@@ -15,7 +15,7 @@ export interface RunningJob {
 }
 
 /** A shop works on a few jobs at once; a plan takes up to a megabyte. */
-const mostKept = 8
+const maxKept = 8
 
 const kept = new WeakMap<Database, Map<string, RunningJob>>()
 
@@ -31,7 +31,7 @@ export function keepRunning(database: Database, jobId: string, job: RunningJob):
   jobs.delete(jobId)
   jobs.set(jobId, job)
   for (const oldest of jobs.keys()) {
-    if (jobs.size <= mostKept) return
+    if (jobs.size <= maxKept) return
     jobs.delete(oldest)
   }
 }

@@ -5,7 +5,7 @@ import type { Database } from '@/data/database'
 import { readStoredSettings, writeSettings } from '@/data/queries/settings'
 
 /** Others may save between reading and writing, but not for ever. */
-const mostRounds = 5
+const maxRounds = 5
 
 const shownAs = (value: unknown): string =>
   value === undefined || value === null
@@ -24,7 +24,7 @@ export async function saveSettings(
   seen: Settings,
   wanted: Settings,
 ): Promise<Result<Settings>> {
-  for (let round = 0; round < mostRounds; round += 1) {
+  for (let round = 0; round < maxRounds; round += 1) {
     const { settings, version } = await readStoredSettings(database)
     const { value, clashes } = mergeChanges(seen, wanted, settings)
     if (clashes.length > 0)

@@ -1,10 +1,10 @@
 import { fail, succeed, type Result } from '@/core/result'
 
 /** Of a larger body this much is read and dropped, so that an honest client still hears the answer; then it is cut off. */
-const mostDrainedBytes = 64_000_000
+const maxDrainedBytes = 64_000_000
 
 /** Reads a request body but keeps nothing of one that is larger than allowed. */
-export async function readLimitedText(request: Request, mostBytes: number): Promise<Result<string>> {
+export async function readLimitedText(request: Request, maxBytes: number): Promise<Result<string>> {
   const reader = request.body?.getReader()
   let chunks: Uint8Array[] = []
   let size = 0
@@ -12,13 +12,13 @@ export async function readLimitedText(request: Request, mostBytes: number): Prom
     const { done, value } = await reader.read()
     if (done) break
     size += value.byteLength
-    if (size <= mostBytes) chunks.push(value)
+    if (size <= maxBytes) chunks.push(value)
     else chunks = []
-    if (size > mostDrainedBytes) {
+    if (size > maxDrainedBytes) {
       await reader.cancel()
       break
     }
   }
-  if (size <= mostBytes) return succeed(Buffer.concat(chunks).toString('utf8'))
-  return fail({ path: '', found: `more than ${mostBytes} bytes`, mend: `Send at most ${mostBytes} bytes.` })
+  if (size <= maxBytes) return succeed(Buffer.concat(chunks).toString('utf8'))
+  return fail({ path: '', found: `more than ${maxBytes} bytes`, mend: `Send at most ${maxBytes} bytes.` })
 }

@@ -1,7 +1,7 @@
 import { secondsOf, minorOf } from './cost'
 import type { Need } from './need'
 import type { Option } from './option'
-import { mostOptions, promising } from './promising'
+import { maxOptions, promising } from './promising'
 import type { SearchRules } from './stages'
 import { undominated } from './undominated'
 
@@ -18,7 +18,7 @@ export function keptOptions(options: readonly Option[], need: Need, { pinned }: 
   const allowed = options.flatMap(({ judgement }, at) => (judgement.verdict === 'no' ? [] : [at]))
   const optionsAt = (list: readonly number[]): Option[] => list.map((at) => options[at] as Option)
   const efficient = undominated(optionsAt(allowed), need, pinned).map((index) => allowed[index] as number)
-  const tooMany = efficient.length > mostOptions
+  const tooMany = efficient.length > maxOptions
   const kept = tooMany
     ? promising(optionsAt(efficient), need, pinned).map((index) => efficient[index] as number)
     : efficient

@@ -20,7 +20,7 @@ const nothing: Found = { stages: [], cost: noCost }
 const sumOf = (cost: Cost): number => cost.reduce((sum, value) => sum + value, 0)
 
 /** Keeps the fronts of several groups from multiplying without end; the extremes and the balanced ones stay. */
-const mostKept = 60
+const maxKept = 60
 
 const carries = (one: WholeChoice, other: WholeChoice): boolean =>
   ((other.recipe ?? 0n) & ~(one.recipe ?? 0n)) === 0n
@@ -78,7 +78,7 @@ export function combine(
     next.sort((a, b) => score(a.cost) - score(b.cost) || sumOf(a.cost) - sumOf(b.cost))
     const front: WholeChoice[] = []
     for (const one of next) {
-      if (front.length === mostKept) break
+      if (front.length === maxKept) break
       // What another plan carries, the next group can have for nothing: only then it stands for this one.
       if (!front.some((kept) => noMoreThan(kept.cost, one.cost) && carries(kept, one))) front.push(one)
     }

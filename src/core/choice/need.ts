@@ -5,7 +5,7 @@ import { amountOfGrade, type Soil } from '@/core/soils/soil'
 import type { Zone } from '@/core/wheel/zone'
 import { isPolishedMetal } from './polishedMetal'
 import type { WheelGroup } from './wheelGroup'
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 
 /** Soils that chemistry takes off a wheel; grit goes with the rinse. */
 export const wheelSoils = ['film', 'freshDust', 'bondedDust', 'tar', 'mineral', 'organic'] as const satisfies readonly Soil[] // prettier-ignore

@@ -3,7 +3,7 @@ import { bondedIndex, filmIndex, type Need } from './need'
 import type { Option } from './option'
 import { roleBitsOf } from './role'
 import { SearchTable } from './searchTable'
-import { hair, mostStages, type Found, type SearchRules } from './stages'
+import { hair, maxStages, type Found, type SearchRules } from './stages'
 
 /** What is known on the way to a plan: how far it is, what is pinned or filled already, and what came last. */
 interface Beginning {
@@ -34,7 +34,7 @@ export class PlanSearch {
   private readonly required: Float64Array
   private readonly sums: readonly Float64Array[]
   private readonly costs: readonly Float64Array[]
-  private readonly stages = new Int32Array(mostStages)
+  private readonly stages = new Int32Array(maxStages)
   private readonly least = new Float64Array(costCount)
   private readonly pinBits: readonly number[]
   private readonly roleBits: readonly number[]
@@ -51,8 +51,8 @@ export class PlanSearch {
     this.front = guesses
     this.table = new SearchTable(options, rules.dryStart, need.required)
     this.required = Float64Array.from(need.required, (wanted) => wanted - hair)
-    this.sums = Array.from({ length: mostStages + 1 }, () => new Float64Array(this.table.soils))
-    this.costs = Array.from({ length: mostStages + 1 }, () => new Float64Array(costCount))
+    this.sums = Array.from({ length: maxStages + 1 }, () => new Float64Array(this.table.soils))
+    this.costs = Array.from({ length: maxStages + 1 }, () => new Float64Array(costCount))
     const pinned = rules.pinned.filter((id) => options.some(({ product }) => product.id === id))
     // One bit a pinned product; most options have none.
     this.pinBits = options.map(({ product }) =>

@@ -2,7 +2,7 @@ import { roleBitsOf } from './role'
 import { filmIndex, type Need } from './need'
 import { type Cost, addCost, noCost, noMoreThan } from './cost'
 import type { Option } from './option'
-import { effectOf, hair, mostStages, type SearchRules } from './stages'
+import { effectOf, hair, maxStages, type SearchRules } from './stages'
 
 /** Weights on seconds, minor units, wear and risk that pull a quick guess in different directions. */
 const pulls: readonly Cost[] = [
@@ -15,9 +15,9 @@ const pulls: readonly Cost[] = [
 ]
 
 /** An exhaustive search over more undominated options than this would keep a person waiting. */
-export const mostOptions = 90
+export const maxOptions = 90
 /** So many of a larger cabinet are weighed: out of hundreds they are the best, and much alike. */
-const mostPromising = 30
+const maxPromising = 30
 
 /**
  * The most promising of many options: for each pull those that do most of the need for their cost, and for each soil
@@ -42,7 +42,7 @@ export function promising(options: readonly Option[], need: Need, pinned: readon
   for (const pull of pulls) {
     const price = ({ cost }: Option) => cost.reduce((sum, one, kind) => sum + one * (pull[kind] ?? 0), 1e-3)
     for (const index of bestFirst((option) => (worth(option) * worth(option)) / price(option)).slice(0, 8)) {
-      if (kept.size >= mostPromising) break
+      if (kept.size >= maxPromising) break
       kept.add(index)
     }
   }
@@ -62,7 +62,7 @@ export function firstGuesses(
     const stages: number[] = []
     let sums: readonly number[] = need.required.map(() => 0)
     let cost = noCost
-    while (stages.length < mostStages) {
+    while (stages.length < maxStages) {
       let best = { index: -1, value: 0, effect: sums }
       options.forEach((option, index) => {
         const filled = stages.reduce((bits, at) => bits | roleBitsOf(options[at] as Option), 0)

@@ -6,8 +6,8 @@ import { wheelSoils, type Need } from './need'
 import type { Option } from './option'
 import { roles, type Role } from './role'
 import { searchPlans } from './search'
-import { effectOf, mostStages, type SearchRules } from './stages'
-import { mostOptions, promising } from './promising'
+import { effectOf, maxStages, type SearchRules } from './stages'
+import { maxOptions, promising } from './promising'
 
 interface Small {
   readonly removes: readonly number[]
@@ -43,7 +43,7 @@ function bruteForce(options: readonly Option[], need: Need, rules: SearchRules):
     const meets = sums.every((sum, soil) => sum >= (need.required[soil] ?? 0) - 1e-9)
     const pins = pinned.every((id) => stages.some((at) => options[at]?.product.id === id))
     if (stages.length > 0 && meets && pins) met.push(cost)
-    if (stages.length === mostStages) return
+    if (stages.length === maxStages) return
     options.forEach((option, at) => {
       if (option.judgement.verdict === 'no') return
       const isPinned = pinned.includes(option.product.id)
@@ -154,7 +154,7 @@ describe('the search', () => {
               sums = sums.map((sum, soil) => sum + (effect?.[soil] ?? 0))
             })
             sums.forEach((sum, soil) => expect(sum).toBeGreaterThanOrEqual((need.required[soil] ?? 0) - 1e-9))
-            expect(stages.length).toBeLessThanOrEqual(mostStages)
+            expect(stages.length).toBeLessThanOrEqual(maxStages)
           }
         },
       ),
@@ -176,6 +176,6 @@ describe('the search', () => {
     const found = searchPlans(many, need, rules)
     expect(found.length).toBeGreaterThan(0)
     for (const { stages } of found) expect(stages.map((at) => many[at]?.product.id)).toContain('p3')
-    expect(promising(many, need, ['p3']).length).toBeLessThan(mostOptions)
+    expect(promising(many, need, ['p3']).length).toBeLessThan(maxOptions)
   })
 })

@@ -4,7 +4,7 @@ import type { Need } from './need'
 import type { Option } from './option'
 import { PlanSearch } from './planSearch'
 import { firstGuesses } from './promising'
-import { mostStages, type Found, type SearchRules } from './stages'
+import { maxStages, type Found, type SearchRules } from './stages'
 
 /**
  * All efficient ordered plans of up to four stages that meet the need: exhaustive, with pruning that loses none.
@@ -16,10 +16,10 @@ export function searchPlans(options: readonly Option[], need: Need, rules: Searc
   const pinned = kept.options.some(({ product }) => rules.pinned.includes(product.id))
   const search = new PlanSearch(kept.options, need, rules, firstGuesses(kept.options, need, rules, pinned))
   // Short plans first: they cost least and cut the long ones off early.
-  for (let limit = 1; limit <= mostStages; limit += 1) {
+  for (let limit = 1; limit <= maxStages; limit += 1) {
     // Out of hundreds three stages nearly always do; a fourth is tried only where they do not.
-    const isEnough = search.front.some(({ stages }) => stages.length < mostStages)
-    if (kept.tooMany && limit === mostStages && isEnough) break
+    const isEnough = search.front.some(({ stages }) => stages.length < maxStages)
+    if (kept.tooMany && limit === maxStages && isEnough) break
     search.upTo(limit)
   }
   return search.front

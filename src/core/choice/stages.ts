@@ -2,7 +2,7 @@ import { bondedIndex, type Need } from './need'
 import type { Cost } from './cost'
 import type { Option } from './option'
 
-export const mostStages = 4
+export const maxStages = 4
 
 export interface SearchRules {
   /** Iron removers wait until the film is off (a shop school). */

@@ -1,5 +1,5 @@
 import { fail, showFound, succeed, type Result } from '@/core/result'
-import { exp, log } from '@/core/quantity/steady'
+import { exp, log } from '@/core/quantity/portableMath'
 
 /** Two readings of a brake, some minutes apart. */
 export interface BrakeReadings {

@@ -1,5 +1,5 @@
 import type { Position } from '@/core/wheel/position'
-import { cos, exp, power, sin } from '@/core/quantity/steady'
+import { cos, exp, power, sin } from '@/core/quantity/portableMath'
 
 /** Where the sun stands. */
 export interface SunPosition {

@@ -1,6 +1,6 @@
 import type { Delivery } from '@/core/chemistry/family'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import { power } from '@/core/quantity/steady'
+import { power } from '@/core/quantity/portableMath'
 
 /**
  * Evaporation from a wet surface, kg/m²h. Uno, ACI Materials Journal 95-M34 (1998):

@@ -5,7 +5,7 @@ import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import { millilitresAtCorner } from '@/core/operator-time/amounts'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
 import { wheelZones } from '@/core/wheel/zone'
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 import { referenceWheel } from './referenceWheel'
 
 /** One package of a product on the same dirt: what a clean wheel costs with it. */
@@ -28,7 +28,7 @@ export const comparedSoils = ['freshDust', 'bondedDust', 'film', 'tar', 'mineral
 export type ComparedSoil = (typeof comparedSoils)[number]
 
 /** More rounds are no way to clean a wheel. */
-const mostRounds = 3
+const maxRounds = 3
 /** A bucket serves four wheels. */
 const wheelsPerBucket = 4
 
@@ -55,7 +55,7 @@ export function cleanWheelCosts(
           own,
         )
         const rounds = Math.max(1, Math.ceil(wanted / each - 1e-9))
-        if (rounds > mostRounds) return []
+        if (rounds > maxRounds) return []
         const mix =
           product.delivery === 'bucket'
             ? (bucketLitres * 1000) / wheelsPerBucket

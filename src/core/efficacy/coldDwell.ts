@@ -1,5 +1,5 @@
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
-import { power } from '@/core/quantity/steady'
+import { power } from '@/core/quantity/portableMath'
 
 /** Below this, °C, time is given before anything else is changed. House estimate. */
 export const coldBelowCelsius = 12

@@ -3,7 +3,7 @@ import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Soil } from '@/core/soils/soil'
-import { exp, power } from '@/core/quantity/steady'
+import { exp, power } from '@/core/quantity/portableMath'
 
 /** How a product is used in one stage. */
 export interface Use {

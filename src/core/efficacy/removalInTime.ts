@@ -1,6 +1,6 @@
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import { estimate } from '@/core/estimates/houseEstimates'
-import { power } from '@/core/quantity/steady'
+import { power } from '@/core/quantity/portableMath'
 import type { Soil } from '@/core/soils/soil'
 import { removalExponent, type Use } from './removal'
 

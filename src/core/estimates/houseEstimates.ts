@@ -1,4 +1,4 @@
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 
 /** A coefficient that nobody published: a value to start from. Its name and its reason stand in `messages/en/estimates.json`. A shop can put its own in its place. */
 export interface Estimate {

@@ -1,5 +1,5 @@
 import type { Foam } from '@/core/run/answer'
-import { log, power } from '@/core/quantity/steady'
+import { log, power } from '@/core/quantity/portableMath'
 
 /** What a foam says of the browning that is left, on the doubling scale; cream is bare enough. */
 export const foamAmounts: Record<Foam, number> = { white: 0.5, cream: 1, tan: 2, brown: 4 }
@@ -8,7 +8,7 @@ export const foamAmounts: Record<Foam, number> = { white: 0.5, cream: 1, tan: 2,
 const leastFall = 0.9
 
 /** More than this nobody scrubs. */
-const mostRounds = 6
+const maxRounds = 6
 
 /**
  * How many rounds more until the foam is cream, from a geometric fall a round: the last amount times the mean ratio to the power
@@ -23,7 +23,7 @@ export function roundsMore(seen: readonly Foam[]): number | null {
   if (amounts.length < 2) return null
   const ratio = power(last / first, 1 / (amounts.length - 1))
   if (ratio > leastFall) return null
-  return Math.min(mostRounds, Math.ceil(log(foamAmounts.cream / last) / log(ratio) - 1e-9))
+  return Math.min(maxRounds, Math.ceil(log(foamAmounts.cream / last) / log(ratio) - 1e-9))
 }
 
 /** Whether the last rounds brought nothing: the foam is as brown as before. */

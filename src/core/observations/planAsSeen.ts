@@ -37,7 +37,7 @@ function see(
 }
 
 /** Plans that were worked out before: a run is replayed with every tap. */
-const mostKnown = 500
+const maxKnown = 500
 
 /** All that an answer's effect depends on beside the answers before it. */
 function keyOf({ stepId, answer, settledBefore }: Answered): string {
@@ -49,7 +49,7 @@ function keyOf({ stepId, answer, settledBefore }: Answered): string {
 }
 
 /**
- * The plan of a job as what was seen changes it. Rounds are added or fall away, what stayed gets its next rung, a product that
+ * The plan of a job as what was seen changes it. Rounds are added or fall away, what stayed gets its next escalation, a product that
  * marked is replaced; what was worked stays. The same answers give the same plan, in the browser and on the server.
  */
 export function planAsSeen(job: Job, plan: Plan): PlanAsSeen {
@@ -62,7 +62,7 @@ export function planAsSeen(job: Job, plan: Plan): PlanAsSeen {
       key += keyOf(answered)
       given.set(answered.stepId, answered.answer)
       const next = known.get(key) ?? see(job, now, answered, given, unaware)
-      if (known.size >= mostKnown) known.clear()
+      if (known.size >= maxKnown) known.clear()
       known.set(key, next)
       now = next
     }

@@ -2,15 +2,15 @@ import { takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import type { Foam } from '@/core/run/answer'
 import { foamAmounts, hasStalled, roundsMore } from './foamRounds'
 import { capital } from '@/core/words/sayPlan'
-import { nextRung } from './rung'
+import { nextRung } from './escalation'
 import { addedSteps, insertAfter, laterAt, leftOut, rinseOf, withSight, withStage } from './seenPlan'
 import type { Sighting } from './sighting'
-import { rungStage, stageAgain } from './stageAgain'
+import { escalationStage, stageAgain } from './stageAgain'
 
 /** More than this the hands and the rubber give up. */
-const mostRounds = 5
+const maxRounds = 5
 /** So many different things are tried on one tyre in one visit. */
-const mostProducts = 3
+const maxProducts = 3
 
 const isTyre = (plan: Plan, id: string | null): boolean =>
   plan.stages.some((stage) => stage.id === id && stage.kind === 'tyre')
@@ -81,7 +81,7 @@ export function seeFoam(seen: Sighting<'foam'>): Plan {
   if (hasStalled(foams)) return changed(seen, planned, foams)
   if (planned.length > 0)
     return withSight(plan, step.id, `${foamText(foam)}: the next round follows.${sayForecast(foams)}`)
-  if (foams.length >= mostRounds)
+  if (foams.length >= maxRounds)
     return withSight(
       plan,
       step.id,
@@ -104,23 +104,23 @@ function changed(seen: Sighting<'foam'>, planned: readonly Step[], foams: readon
   const { job, plan, step, corner, answer, settled } = seen
   const here = new Set(plan.steps.filter((one) => one.corner === step.corner).map(({ stageId }) => stageId))
   const tried = plan.stages.filter(({ id, kind }) => kind === 'tyre' && here.has(id))
-  const rung = nextRung(job, { corner, zone: 'tyre', soil: 'tyreBrowning', tried })
+  const escalation = nextRung(job, { corner, zone: 'tyre', soil: 'tyreBrowning', tried })
   const said = `${foamText(answer.foam)} again: it does not fall.`
-  if (!rung)
+  if (!escalation)
     return withSight(
       plan,
       step.id,
       `${said} Nothing in the cabinet goes further; a stronger cleaner for rubber would.`,
     )
-  if (foams.length >= mostRounds || tried.length >= mostProducts)
+  if (foams.length >= maxRounds || tried.length >= maxProducts)
     return withSight(plan, step.id, `${said} Leave it for another day, and do not dress over it.`)
   const without = leftOut(
     plan,
     planned.map(({ id }) => id),
     settled,
   )
-  const because = `${said} ${capital(rung.why)}`
-  return withRound(seen, without, rungStage(job, rung, corner, roundId(seen, foams)), because)
+  const because = `${said} ${capital(escalation.why)}`
+  return withRound(seen, without, escalationStage(job, escalation, corner, roundId(seen, foams)), because)
 }
 
 /** Stable whatever is seen at the other wheels: the wheel and the number of the round. */

@@ -4,7 +4,7 @@ import type { Sighting } from './sighting'
 import { stageAgain } from './stageAgain'
 
 /** What still bleeds after this many applications sits too deep for them. */
-const mostApplications = 3
+const maxApplications = 3
 
 /** Where it still bleeds, once more; where it is done, no second application. */
 export function seeIron({ job, plan, step, corner, answer, settled }: Sighting<'iron'>): Plan {
@@ -23,7 +23,7 @@ export function seeIron({ job, plan, step, corner, answer, settled }: Sighting<'
   const applications = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'iron').length
   const off = [step.stageId, ...(step.alsoStops ?? [])]
   const stage = plan.stages.find(({ id, kind }) => kind === 'iron' && off.includes(id))
-  if (!stage || applications >= mostApplications)
+  if (!stage || applications >= maxApplications)
     return withSight(
       plan,
       step.id,

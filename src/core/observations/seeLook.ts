@@ -5,10 +5,10 @@ import { zoneNames } from '@/core/wheel/zone'
 import { listed } from '@/core/words/listed'
 import { capital } from '@/core/words/sayPlan'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/acts/stageKind'
-import { nextRung, type Rung } from './rung'
+import { nextRung, type Escalation } from './escalation'
 import { addedSteps, furtherLook, insertAfter, spotSteps, withSight, withStage } from './seenPlan'
 import type { Sighting } from './sighting'
-import { rungStage } from './stageAgain'
+import { escalationStage } from './stageAgain'
 
 /** What drips first, then the trade's order on the wheel. */
 const inOrder: readonly StageKind[] = ['arch', 'tyre', 'wash', 'waterless', 'iron', 'mineral', 'tar']
@@ -25,46 +25,46 @@ function triedAt(plan: Plan, step: Step, zone: Stayed['zone']): Stage[] {
   )
 }
 
-const sameUse = (a: Rung, b: Rung): boolean =>
+const sameUse = (a: Escalation, b: Escalation): boolean =>
   a.kind === b.kind && a.product.id === b.product.id && a.fraction === b.fraction
 
 /** Spots that want the same are one stage. */
-function joined(rungs: readonly Rung[]): Rung[] {
-  return rungs
-    .reduce<Rung[]>((all, rung) => {
-      const at = all.findIndex((one) => sameUse(one, rung))
+function joined(escalations: readonly Escalation[]): Escalation[] {
+  return escalations
+    .reduce<Escalation[]>((all, escalation) => {
+      const at = all.findIndex((one) => sameUse(one, escalation))
       const known = all[at]
-      if (!known) return [...all, rung]
-      const zones = [...new Set([...known.zones, ...rung.zones])]
+      if (!known) return [...all, escalation]
+      const zones = [...new Set([...known.zones, ...escalation.zones])]
       const tools = [
         ...known.tools,
-        ...rung.tools.filter(({ tool }) => !known.tools.some((one) => one.tool === tool)),
+        ...escalation.tools.filter(({ tool }) => !known.tools.some((one) => one.tool === tool)),
       ]
-      return all.with(at, { ...known, zones, tools, why: `${known.why} ${rung.why}` })
+      return all.with(at, { ...known, zones, tools, why: `${known.why} ${escalation.why}` })
     }, [])
     .sort((a, b) => inOrder.indexOf(a.kind) - inOrder.indexOf(b.kind))
 }
 
-/** What stayed gets the next rung at once, and another look after it. */
+/** What stayed gets the next escalation at once, and another look after it. */
 export function seeLook({ job, plan, step, corner, answer }: Sighting<'look'>): Plan {
   const { stayed } = answer
   if (stayed.length === 0) return withSight(plan, step.id, 'Nothing stayed.')
   const found = stayed.map((one) => ({
     one,
-    rung: nextRung(job, { corner, ...one, tried: triedAt(plan, step, one.zone) }),
+    escalation: nextRung(job, { corner, ...one, tried: triedAt(plan, step, one.zone) }),
   }))
-  const rungs = joined(found.flatMap(({ rung }) => (rung ? [rung] : [])))
-  const kept = found.filter(({ rung }) => rung === null).map(({ one }) => stayedText(one))
+  const escalations = joined(found.flatMap(({ escalation }) => (escalation ? [escalation] : [])))
+  const kept = found.filter(({ escalation }) => escalation === null).map(({ one }) => stayedText(one))
   const said = [
-    ...rungs.map(({ why }) => capital(why)),
+    ...escalations.map(({ why }) => capital(why)),
     ...(kept.length > 0
       ? [`Nothing in the cabinet may go further on ${listed(kept)}: it stays, and is written down.`]
       : []),
   ].join(' ')
-  if (rungs.length === 0) return withSight(plan, step.id, said)
+  if (escalations.length === 0) return withSight(plan, step.id, said)
   const looks = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'look').length
-  const booked = rungs.map((rung, at) =>
-    rungStage(job, rung, corner, `${rung.kind}-${step.corner}-look${looks}-${at + 1}`),
+  const booked = escalations.map((escalation, at) =>
+    escalationStage(job, escalation, corner, `${escalation.kind}-${step.corner}-look${looks}-${at + 1}`),
   )
   const withAll = booked.reduce((all, stage) => withStage(all, job, stage), plan)
   const steps = booked.flatMap((stage) =>

@@ -13,7 +13,7 @@ import { optionText } from '@/core/words/explain'
 import { replaceStage } from './replaceStage'
 import { insertAfter, leftOut, withSight } from './seenPlan'
 import type { Sighting } from './sighting'
-import { stepsUp } from './wheelRung'
+import { stepsUp } from './wheelEscalation'
 
 /** The stage an answer speaks of. */
 export const triedStage = (plan: Plan, step: Step, stageId?: string): Stage | undefined => {
@@ -52,7 +52,7 @@ function mainSoil(job: Job, stage: Stage): WheelSoil | null {
   return most && weight(most) > 0 ? most : null
 }
 
-/** Fine: goes on. Nothing came off: one rung up. Marked: that product stops here, and something milder takes its place. */
+/** Fine: goes on. Nothing came off: one escalation up. Marked: that product stops here, and something milder takes its place. */
 export function seeTestSpot(seen: Sighting<'testSpot'>): Plan {
   const { plan, step, answer } = seen
   const stage = triedStage(plan, step, answer.stageId)

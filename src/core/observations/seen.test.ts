@@ -137,7 +137,7 @@ describe('the second look', () => {
     }).state
   }
 
-  it('brings the next rung for what stayed, then another look, before anything is sealed', () => {
+  it('brings the next escalation for what stayed, then another look, before anything is sealed', () => {
     const state = stayedOnce([{ zone: 'barrel', soil: 'bondedDust' }])
     const added = addedAt(state, 'frontLeft')
     expect(added.map(({ act }) => act)).toEqual(['spray', 'agitate', 'rinse', 'lookAgain'])
@@ -234,7 +234,7 @@ describe('a test spot', () => {
     expect(state.clocks).toEqual([])
   })
 
-  it('on which nothing came off goes one rung up or says why not', () => {
+  it('on which nothing came off goes one escalation up or says why not', () => {
     const state = say('nothing')
     const sight = state.plan.steps.find(({ id }) => id === first?.id)?.sight ?? ''
     expect(sight).toMatch(/Nothing came off with|Nothing stronger than/)

@@ -4,7 +4,7 @@ import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import { workableRecipe } from '@/core/stages/recipes'
 import { stageOf } from '@/core/stages/stageDraft'
-import type { Rung } from './rung'
+import type { Escalation } from './escalation'
 
 const priced = (stage: Stage, job: Job): Stage => {
   const product = job.cabinet.find(({ id }) => id === stage.productId)
@@ -39,6 +39,6 @@ export function stageAgain(job: Job, stage: Stage, corner: Corner, id: string, w
   )
 }
 
-/** A rung of the ladder as a stage at one wheel. */
-export const rungStage = (job: Job, rung: Rung, corner: Corner, id: string): Stage =>
-  priced({ ...stageOf({ ...rung, corners: [corner] }, 0, job), id }, job)
+/** A escalation of the ladder as a stage at one wheel. */
+export const escalationStage = (job: Job, escalation: Escalation, corner: Corner, id: string): Stage =>
+  priced({ ...stageOf({ ...escalation, corners: [corner] }, 0, job), id }, job)

@@ -11,10 +11,10 @@ export type Clock = (orders: readonly (readonly number[])[], bySeconds: number) 
 const usualCases = 30
 
 /** Times orders of one or two people, each fixed, against each other. */
-export function clockOf(problem: SequenceProblem, mostCases = usualCases): Clock {
+export function clockOf(problem: SequenceProblem, maxCases = usualCases): Clock {
   const annealer = new Annealer(prepare(problem))
   return ([first = [], second = []], bySeconds) => {
-    const pair = annealer.pair([first, second], Math.ceil(bySeconds) + 1, Infinity, mostCases)
+    const pair = annealer.pair([first, second], Math.ceil(bySeconds) + 1, Infinity, maxCases)
     if (!pair) return null
     const isSecond = new Set(second)
     const operations = [...first, ...second].sort(

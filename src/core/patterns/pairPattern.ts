@@ -26,7 +26,7 @@ const effortOfPair = 4000
 /** What the turns of a pair may take longer than the shortest for being calm, the calmest first. */
 const calmerFor = [1.09, 1.06, 1.04, 1.02, 1]
 /** Ways to settle who has a single tool first: few orders are looked into, so there is time for more. */
-const mostCases = 600
+const maxCases = 600
 /** Long over: what is not part of the pair is done for it. */
 const longAgo = -100_000
 
@@ -40,7 +40,7 @@ export function pairPattern(
   walks: readonly Pattern['walks'][],
   bySeconds: number,
 ): PairPattern | null {
-  const patient = clockOf(problem, mostCases)
+  const patient = clockOf(problem, maxCases)
   const turnsOf = new Map<string, readonly (readonly Turn[])[]>()
   const found = walks.flatMap((own): PairPattern[] => {
     const pair = own[0]?.slice(0, 2) ?? []

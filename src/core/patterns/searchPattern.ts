@@ -13,11 +13,11 @@ export interface TimedPattern {
 }
 
 /** More comings to a wheel than this nobody keeps in mind. */
-const mostBlocks = 5
+const maxBlocks = 5
 /** Operations put on a clock for one number of blocks: what is kept of the number before is cut to it. */
 const timedAtOnce = 150_000
 /** Ways round that are looked into with more than one block. */
-const mostWalks = 1
+const maxWalks = 1
 const followings: readonly Behind[] = [0, 1, 2, 'round']
 /** Orders that are so much too long are not followed further. */
 const hopeless = 1.35
@@ -61,7 +61,7 @@ export function searchPattern(
   // One block is one wheel after the other.
   let begun = walks.map((pair): Pattern => ({ walks: pair, blocks: [{ move: 0, behind: 0 }], turn: [0] }))
   let shortestSeconds = Infinity
-  for (let blocks = 1; blocks <= mostBlocks; blocks += 1) {
+  for (let blocks = 1; blocks <= maxBlocks; blocks += 1) {
     const level = begun.flatMap(time).sort(shortestFirst)
     // A block more means as many changes more as there are wheels.
     const [calmest] = level
@@ -72,7 +72,7 @@ export function searchPattern(
     const each = followings.length * chains.moves.length * (blocks + 1) * problem.operations.length
     const kept = Math.max(2, Math.floor(timedAtOnce / each))
     begun = level
-      .slice(0, blocks === 1 ? Math.min(kept, mostWalks) : kept)
+      .slice(0, blocks === 1 ? Math.min(kept, maxWalks) : kept)
       .flatMap(({ pattern }) => splitOnceMore(pattern, chains.moves.length, chains.wheels.length))
   }
   return { calmest: null, shortestSeconds }

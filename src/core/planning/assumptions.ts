@@ -1,7 +1,7 @@
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { hotBrakes } from '@/core/conditions/brakesNow'
 import { sayMinutes } from '@/core/timing/stageTiming'
-import { mostOptions } from '@/core/choice/promising'
+import { maxOptions } from '@/core/choice/promising'
 import { hottestMeasured, surfaceOfCorner } from '@/core/conditions/conditions'
 import type { Corner, Job } from '@/core/job/job'
 import { listed } from '@/core/words/listed'
@@ -48,7 +48,7 @@ export function assumptionsOf(job: Job, choices: readonly GroupChoice[]): string
           `The wheels were not measured: reckoned at ${Math.round(hottestReckoned(job))} °C from air, sun and wind. A reading overrides it.`,
         ]
       : []),
-    ...(choices.some(({ options }) => options.length > 2 * mostOptions)
+    ...(choices.some(({ options }) => options.length > 2 * maxOptions)
       ? [
           'The cabinet is very large: where hundreds of uses compete, only the most promising were weighed in every order. Archive what you do not use.',
         ]

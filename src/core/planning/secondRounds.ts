@@ -2,7 +2,7 @@ import { afterRounds, secondsOfAct } from '@/core/operator-time/operatorTime'
 import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import type { SecondRound, SoilCourse, Stage } from '@/core/plan/plan'
-import { exp, log } from '@/core/quantity/steady'
+import { exp, log } from '@/core/quantity/portableMath'
 import { amountOfGrade } from '@/core/soils/soil'
 import { cleansWheel } from '@/core/acts/stageKind'
 

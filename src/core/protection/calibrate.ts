@@ -1,4 +1,4 @@
-import { exp, log } from '@/core/quantity/steady'
+import { exp, log } from '@/core/quantity/portableMath'
 import { outlookOf, spreadOfUse, type LayerOutlook } from './outlook'
 import { followSet, type Followed, type Following } from './followed'
 import { learnFrom } from './learn'
@@ -23,7 +23,7 @@ export interface Calibration {
 const cutDays = [100, 200, 300] as const
 const horizonDays = 100
 /** So many sets say enough. */
-const mostSets = 60
+const maxSets = 60
 /** Without a past the house trusts itself so far: spread of the logarithm of `widen`. */
 const trust = 0.25
 /** Never narrower: a lucky year is no knowledge. */
@@ -119,7 +119,7 @@ export function calibrate(
   products: readonly WornProduct[],
   following: Following,
 ): Calibration {
-  const some = records.filter(({ looks }) => looks.length > 0).slice(0, mostSets)
+  const some = records.filter(({ looks }) => looks.length > 0).slice(0, maxSets)
   const later = cutDays.flatMap((days) =>
     laterLooks(some, products, following, following.now - days * millisecondsPerDay),
   )

@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 import type { Band } from './forecast'
 import { tenth } from './forecast'
 import { shopCovariance } from './information'

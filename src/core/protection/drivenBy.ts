@@ -52,7 +52,7 @@ export function drivenBy(
 }
 
 /** Nobody drives farther in a day. */
-const mostKilometresADay = 2500
+const maxKilometresPerDay = 2500
 
 /** Whether a reading can be: an odometer only goes forward, and not by more than anybody drives. */
 export function checkReading(
@@ -77,7 +77,7 @@ export function checkReading(
     return refuse(`It stands at ${Math.round(after.kilometres)} km later; this reading must be lower.`)
   if (before) {
     const days = Math.max(1, (at.getTime() - before.at.getTime()) / millisecondsPerDay)
-    if ((kilometres - before.kilometres) / days > mostKilometresADay)
+    if ((kilometres - before.kilometres) / days > maxKilometresPerDay)
       return refuse(
         `That would be ${Math.round((kilometres - before.kilometres) / days)} km a day since the last reading, ${Math.round(before.kilometres)} km. Count the digits.`,
       )

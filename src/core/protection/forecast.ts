@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 import { calibrate, type Calibration } from './calibrate'
 import { farthestDays } from './exposure'
 import { followSet, recordsOf, type Followed, type FollowedSet, type Following } from './followed'
@@ -43,7 +43,7 @@ export const dueShares = { topUp: 0.75, renew: 1 } as const
 export const tenth = 1.2815515655
 /** Days are found to so little. */
 const nearEnoughDays = 0.02
-const mostTurns = 60
+const maxTurns = 60
 
 /** The instant at which a share of a layer's life is used, never later than what anybody plans. */
 export function instantOfUse(
@@ -60,7 +60,7 @@ export function instantOfUse(
   let [atLow, atHigh] = [used(low), used(high)]
   if (atHigh < 0) return high
   // Illinois: a secant that keeps the zero between its ends.
-  for (let turn = 0; turn < mostTurns && high - low > nearEnoughDays * millisecondsPerDay; turn += 1) {
+  for (let turn = 0; turn < maxTurns && high - low > nearEnoughDays * millisecondsPerDay; turn += 1) {
     const at = turn % 4 === 3 ? (low + high) / 2 : low + ((high - low) * -atLow) / (atHigh - atLow)
     const here = used(at)
     if (Math.abs(here) < 1e-7) return at

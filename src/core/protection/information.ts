@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
-import type { Told } from './told'
+import type { Evidence } from './evidence'
 import { ofSet } from './unknowns'
 
 /**
@@ -33,7 +33,7 @@ export function priorInformation(setWeights: Float64Array, shopWeights: Float64A
 }
 
 /** Adds what the looks at one set tell. */
-export function addInformation({ own, between, shop }: Information, set: number, told: Told): void {
+export function addInformation({ own, between, shop }: Information, set: number, told: Evidence): void {
   const { spots, information } = told
   const count = ofSet + spots.length
   const cell = (row: number, column: number): number => information[row * count + column] ?? 0

@@ -12,7 +12,7 @@ import type { FollowedSet } from './followed'
 import type { WearEstimates, WornProduct } from './record'
 import { farthest, Stride } from './stride'
 import { settled } from './settle'
-import type { Told } from './told'
+import type { Evidence } from './evidence'
 
 /** The most likely values of all unknowns, and how they hang together. */
 export interface Learnt {
@@ -22,20 +22,20 @@ export interface Learnt {
   readonly estimates: WearEstimates
 }
 
-const mostTurns = 30
+const maxTurns = 30
 /** Values are found to so little, natural logarithm; less well where they only tell what is worth learning. */
 const nearEnough = { open: { sets: 0.1, shop: 0.1 }, held: { sets: 0.004, shop: 0.001 } } as const
 /** In a large shop no set hangs on the others by more: so many times less well. */
 const easyNear = 6
 
 /** What the looks at each set told last. */
-export type ToldBefore = ReadonlyMap<FollowedSet, Told>
+export type EvidenceBefore = ReadonlyMap<FollowedSet, Evidence>
 
 interface Gathered {
   readonly slopeOfSets: Float64Array
   readonly slopeOfShop: Float64Array
   readonly information: Information
-  readonly told: ToldBefore
+  readonly told: EvidenceBefore
 }
 
 /** Slopes and expected information of all looks and priors together; settles each set's own values on the way. */
@@ -44,14 +44,14 @@ function gather(
   unknowns: Unknowns,
   values: Values,
   estimates: WearEstimates,
-  before: ToldBefore,
+  before: EvidenceBefore,
   near: number,
 ): Gathered {
   const { setWeights, shopWeights } = unknowns
   const slopeOfSets = new Float64Array(setWeights.length)
   const slopeOfShop = shopWeights.map((weight, at) => -weight * (values.ofShop[at] ?? 0))
   const information = priorInformation(setWeights, shopWeights)
-  const told = new Map<FollowedSet, Told>()
+  const told = new Map<FollowedSet, Evidence>()
   sets.forEach((set, at) => {
     const one = settled(set, at, unknowns, values, estimates, before.get(set), near)
     told.set(set, one)
@@ -68,7 +68,7 @@ function gather(
 
 /** With what the looks at each set told last. */
 export interface LearntWith extends Learnt {
-  readonly told: ToldBefore
+  readonly told: EvidenceBefore
 }
 
 function learnWith(
@@ -76,7 +76,7 @@ function learnWith(
   unknowns: Unknowns,
   estimates: WearEstimates,
   start: Values,
-  before: ToldBefore,
+  before: EvidenceBefore,
   near: { readonly sets: number; readonly shop: number },
 ): LearntWith {
   const values = { ofSets: Float64Array.from(start.ofSets), ofShop: Float64Array.from(start.ofShop) }
@@ -88,7 +88,7 @@ function learnWith(
     told = gathered.told
     const step = solve(gathered.information, gathered.slopeOfSets, gathered.slopeOfShop)
     const isNear = farthest(step.ofSets) < near.sets && farthest(step.ofShop) < near.shop
-    if (isNear || turn === mostTurns)
+    if (isNear || turn === maxTurns)
       return { unknowns, values, covariance: covarianceOf(gathered.information), told, estimates }
     stride.move(values, step)
   }
@@ -181,7 +181,7 @@ export function learnFrom(
   )
   const isLarge = sets.length > 2 * fewSets
   const known = start ?? (isLarge ? learnFrom(someOf(sets), products, estimates) : undefined)
-  const untold: ToldBefore = new Map()
+  const untold: EvidenceBefore = new Map()
   const open = learnWith(
     sets,
     unknowns,

@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 
 /**
  * Share of a normal distribution below a value in spreads. Abramowitz and Stegun 7.1.26, absolute error below 1.5e-7.

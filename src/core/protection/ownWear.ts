@@ -1,4 +1,4 @@
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 import type { Followed } from './followed'
 import type { WearEstimates } from './record'
 import { gradingOf, seenLikelihood } from './seenGrades'

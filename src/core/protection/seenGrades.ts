@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 import { gradesOf, likelihoodOf, type Grades, type Showing } from './look'
 import type { LookGrade } from './record'
 import type { LayerValues } from './unknowns'

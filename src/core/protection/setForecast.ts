@@ -5,7 +5,7 @@ import { ownBlock } from './information'
 import type { LearntWith } from './learn'
 import { outlooksOf, type LayerOutlook } from './outlook'
 import { millisecondsPerDay } from './seasons'
-import type { Told } from './told'
+import type { Evidence } from './evidence'
 import { usedBy, wearingOf } from './used'
 
 /** A date as it is expected, and what it lies between in eight of ten cases. */
@@ -32,7 +32,7 @@ export interface SetForecast {
   /** What it was made with. */
   readonly made: {
     readonly from: FollowedSet
-    readonly told: Told | undefined
+    readonly told: Evidence | undefined
     /** The set's own block of information. */
     readonly own: Float64Array
     readonly ofShop: Float64Array

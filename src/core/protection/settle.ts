@@ -1,9 +1,9 @@
 import type { FollowedSet } from './followed'
 import type { WearEstimates } from './record'
-import { fitOf, stillTold, toldBy, type Told } from './told'
+import { fitOf, stillTold, toldBy, type Evidence } from './evidence'
 import { ofSet, type Unknowns, type Values } from './unknowns'
 
-const mostTurns = 12
+const maxTurns = 12
 const farthestStep = 0.4
 
 /** How much sooner a set may wear, natural logarithm: where to begin. */
@@ -35,7 +35,7 @@ function likeliest(
 }
 
 /** A step that made the looks less likely is halved, at most so often. */
-const mostHalvings = 5
+const maxHalvings = 5
 
 /**
  * Moves a set's own two values to where its looks and priors are most likely, those of the shop as they are; what the looks tell there.
@@ -48,9 +48,9 @@ export function settled(
   unknowns: Unknowns,
   values: Values,
   estimates: WearEstimates,
-  before: Told | undefined,
+  before: Evidence | undefined,
   near: number,
-): Told {
+): Evidence {
   const { ofSets } = values
   if (before && stillTold(before, at, values)) return before
   const [one, two] = [at * ofSet, at * ofSet + 1]
@@ -65,11 +65,11 @@ export function settled(
     const [a, b] = [ofSets[one] ?? 0, ofSets[two] ?? 0]
     const [stepA, stepB] = ownStep(told, weightA, weightB, a, b)
     const far = Math.max(Math.abs(stepA), Math.abs(stepB))
-    if (far < near || turn === mostTurns) return told
+    if (far < near || turn === maxTurns) return told
     if (turn === 0) fit = fitAt(a, b)
     let share = Math.min(1, farthestStep / far)
     let next = fitAt(a + share * stepA, b + share * stepB)
-    for (let halving = 0; next < fit && halving < mostHalvings; halving += 1) {
+    for (let halving = 0; next < fit && halving < maxHalvings; halving += 1) {
       share /= 2
       next = fitAt(a + share * stepA, b + share * stepB)
     }
@@ -82,7 +82,7 @@ export function settled(
 
 /** The step that information and slopes of a set's own two values ask for. */
 function ownStep(
-  { slopes, information }: Told,
+  { slopes, information }: Evidence,
   weightA: number,
   weightB: number,
   valueA: number,

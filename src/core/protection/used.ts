@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 import type { Wear } from './exposure'
 import type { LayerValues } from './unknowns'
 

@@ -1,4 +1,4 @@
-import { exp } from '@/core/quantity/steady'
+import { exp } from '@/core/quantity/portableMath'
 import { instantOfUse } from './forecast'
 import type { Followed } from './followed'
 import type { LayerOutlook } from './outlook'

@@ -1,4 +1,4 @@
-import { log10 } from './steady'
+import { log10 } from './portableMath'
 
 /** Rounds to a multiple of `step` (> 0), halves away from zero. */
 export const roundToStep = (value: number, step: number): number => {

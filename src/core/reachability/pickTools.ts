@@ -19,7 +19,7 @@ const smallOnLargeSeconds = 20
 /** What is thicker than the gap works the windows from the front alone, s. House estimate. */
 const tooThickSeconds = 15
 /** More than so many tools are not weighed against each other; those that serve fewer zones are left out. */
-const mostWeighed = 12
+const maxWeighed = 12
 
 /** A shop that works the face by brush does so where there is one, s: more than any other tool saves. */
 const againstTheShopSeconds = 60
@@ -132,7 +132,7 @@ function worthWeighing(
     .filter((tool, at) => zonesOf(tool) > 0 && !isSpare(tool, at))
     .map((tool, at) => ({ tool, at, zones: zonesOf(tool) }))
     .sort((a, b) => b.zones - a.zones || a.at - b.at)
-    .slice(0, mostWeighed)
+    .slice(0, maxWeighed)
     .map(({ tool }) => tool)
 }
 

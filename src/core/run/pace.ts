@@ -2,7 +2,7 @@ import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
 import { stagesOfStep, type Act, type Step } from '@/core/plan/plan'
 import type { Paces } from '@/core/pace/paces'
 import type { RunState } from './runState'
-import { exp, log } from '@/core/quantity/steady'
+import { exp, log } from '@/core/quantity/portableMath'
 
 /** One step as it was worked. */
 export interface LoggedTime {

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/sequence/problem/packed'
 import { annealRounds } from '@/core/sequence/twoPeople/annealRounds'
 import { LayeredSearch } from '@/core/sequence/layers/layeredSearch'
 import { Search, silently, type Standing } from '@/core/sequence/search/search'
-import { manners } from '@/core/sequence/search/manners'
+import { searchProfiles } from '@/core/sequence/search/searchProfiles'
 import { improve } from '@/core/sequence/search/improve'
 import { bestRound } from '@/core/sequence/layers/onePlace'
 import { prepare, type Prepared } from '@/core/sequence/problem/prepared'
@@ -21,7 +21,7 @@ export const usualEffort = 120_000
 /** So few operations are searched through as a whole, wherever they are. */
 const smallCount = 14
 /** The last manner lets everything be, so that what it cuts is a bound. */
-const freeManner = manners.length - 1
+const freeManner = searchProfiles.length - 1
 const widths = [60, 120, 240, 480, 960, 1920, 4000, 8000, 16_000]
 const narrow = 50
 /** Less effort than this is a moment. */
@@ -73,7 +73,7 @@ export function* solveSequence(
   const wider = search.isQuick ? [...quickWidths, ...widths] : widths
   const tiny = search.isQuick && !isSmall ? [itemAt(quickWidths, 0), ...tinyWidths] : tinyWidths
   for (const width of isTiny ? tiny : wider) {
-    for (const [at, manner] of manners.entries()) {
+    for (const [at, manner] of searchProfiles.entries()) {
       if (isOver()) return end(false)
       if (isTiny && width > narrow && at !== freeManner) continue
       // Where an order is known already the most careful manner finds no better one.

@@ -4,7 +4,7 @@ import { discFactors, padFactors, type Brakes } from '@/core/wheel/brakes'
 import { axleOf, type Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { amountOfGrade, grades, type Grade, type Soil } from './soil'
-import { log, power } from '@/core/quantity/steady'
+import { log, power } from '@/core/quantity/portableMath'
 
 /** What happened since the wheels were last clean. */
 export interface SinceClean {

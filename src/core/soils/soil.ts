@@ -1,4 +1,4 @@
-import { power } from '@/core/quantity/steady'
+import { power } from '@/core/quantity/portableMath'
 
 export const soils = [
   'grit', 'film', 'freshDust', 'bondedDust', 'tar', 'mineral', 'organic', 'tyreBrowning',

@@ -22,7 +22,7 @@ import { pickTool, type ToolSite } from '@/core/reachability/pickTool'
 import { millilitresAtCorner } from '@/core/operator-time/amounts'
 import { stageSeconds } from '@/core/operator-time/operatorTime'
 import type { StageKind } from '@/core/plan/plan'
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 
 /** Chemistry for rubber or liner on some wheels. */
 export interface RubberStage {
@@ -44,7 +44,7 @@ export const soilsOf: Record<'tyre' | 'arch', readonly Soil[]> = {
 }
 
 /** More rounds than this on one visit and the hands give up before the rubber. */
-const mostRounds = 5
+const maxRounds = 5
 
 /** A product at a strength that could clean it, with what that would take. */
 export interface RubberCandidate extends RubberStage {
@@ -125,7 +125,7 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
   const surfaceCelsius = surfaceCelsiusOf(job)
   const use = { product, fraction, dwellSeconds: actingSeconds, surfaceCelsius }
   const needed = roundsNeeded(use, site, job)
-  const rounds = Math.min(mostRounds, needed)
+  const rounds = Math.min(maxRounds, needed)
   const warm = roundsNeeded({ ...use, surfaceCelsius: Math.max(20, surfaceCelsius) }, site, job)
   const millilitres = corners.reduce(
     (sum, corner) => sum + rounds * millilitresAtCorner(product, corner, [surface], job.estimates),
@@ -145,8 +145,8 @@ function candidateOf(product: Product, site: RubberSite, job: Job, fraction: num
     rounds,
     judgement,
     why: '',
-    enough: needed <= mostRounds,
-    coldRounds: rounds - Math.min(mostRounds, warm),
+    enough: needed <= maxRounds,
+    coldRounds: rounds - Math.min(maxRounds, warm),
     isMadeForIt: surface === 'arch' || ratingOf(product, 'tyreBrowning') >= browningOf(corners),
     seconds: corners.reduce((sum, corner) => sum + stageSeconds(surface, rounds, corner, job), 0),
     minor: (millilitres * fraction * product.packPriceMinor) / product.packMillilitres,

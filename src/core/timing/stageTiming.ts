@@ -27,7 +27,7 @@ export interface ContactWork {
 export const sectionCounts = [1, 2, 3, 4] as const
 export const sectionNames = ['whole wheel', 'half', 'third', 'quarter'] as const
 /** More mists than this are a sign that it does not work. */
-const mostMists = 3
+const maxMists = 3
 
 /**
  * The least split that stays wet: after the dwell the brush has to have been everywhere before the film is dry, and all of it
@@ -37,11 +37,11 @@ const mostMists = 3
 export function leastSplit(
   work: ContactWork,
   wetLimit: number,
-  mostSections: number = sectionCounts.length,
+  maxSections: number = sectionCounts.length,
 ): { sections: number; mists: number } | null {
-  for (const sections of sectionCounts.slice(0, mostSections)) {
+  for (const sections of sectionCounts.slice(0, maxSections)) {
     const contact = Math.ceil(work.contactSeconds / sections)
-    for (let mists = 0; mists <= mostMists; mists += 1) {
+    for (let mists = 0; mists <= maxMists; mists += 1) {
       const total = work.dwellMinSeconds + contact + 2 * work.toolChangeSeconds
       // Each mist begins the clock anew; the last stretch holds the brush.
       const stretch = mists === 0 ? total : contact + 2 * work.toolChangeSeconds + work.mistSeconds
@@ -154,7 +154,7 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     return {
       ...known,
       sections: 4,
-      mists: mostMists,
+      mists: maxMists,
       isNotNow: true,
       text: `Not now: at ${degrees} it ${limit}, less than a quarter of the wheel takes.${asFoam(stage, corner, work, null, job)}`,
     }
@@ -301,7 +301,7 @@ function unsplitTiming(
           : `${stays}: a little at a time, wiped before it is dry.`,
     }
   // What dries under the brush is misted as one goes; before it only the dwell has to be bridged.
-  const mists = (split ?? leastSplit({ ...own, contactSeconds: 0 }, wetLimit, 1))?.mists ?? mostMists
+  const mists = (split ?? leastSplit({ ...own, contactSeconds: 0 }, wetLimit, 1))?.mists ?? maxMists
   return {
     ...whole,
     mists,

@@ -13,7 +13,7 @@ import { strictness } from '@/core/rules/rule'
 import { gradeNames, soilNames } from '@/core/soils/soil'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { GroupStage } from '@/core/choice/wheelStages'
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 
 /** The worst there is of a soil on a group, in words: "heavy road film". */
 export function soilText({ group }: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {

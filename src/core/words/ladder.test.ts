@@ -4,12 +4,12 @@ import { chooseForGroup } from '@/core/choice/chooseForGroup'
 import { optionsFor } from '@/core/choice/option'
 import { groupWheels } from '@/core/choice/wheelGroup'
 import { anyPoorJob } from '@/core/job/testAnyJob'
-import { ladderOf, rungsOf } from './ladder'
+import { ladderOf, escalationsOf } from './ladder'
 
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
 
 it(
-  'each rung does more than the one before, none is named twice, and the last is to stop',
+  'each escalation does more than the one before, none is named twice, and the last is to stop',
   () => {
     fc.assert(
       fc.property(anyPoorJob, (job) => {
@@ -17,15 +17,15 @@ it(
         const used = choices.flatMap(({ plans, options }) =>
           (plans[0]?.stages ?? []).flatMap((at) => options[at]?.product.id ?? []),
         )
-        const rungs = rungsOf(choices, used)
-        if (!rungs) return
-        const all = [...(rungs.used ? [rungs.used] : []), ...rungs.next]
-        for (const [at, option] of rungs.next.entries()) {
-          const before = all[all.length - rungs.next.length + at - 1]
-          if (before) expect(rungs.does(option)).toBeGreaterThan(rungs.does(before))
+        const escalations = escalationsOf(choices, used)
+        if (!escalations) return
+        const all = [...(escalations.used ? [escalations.used] : []), ...escalations.next]
+        for (const [at, option] of escalations.next.entries()) {
+          const before = all[all.length - escalations.next.length + at - 1]
+          if (before) expect(escalations.does(option)).toBeGreaterThan(escalations.does(before))
           expect(option.judgement.verdict).not.toBe('no')
         }
-        expect(new Set(rungs.next.map(({ product }) => product.id)).size).toBe(rungs.next.length)
+        expect(new Set(escalations.next.map(({ product }) => product.id)).size).toBe(escalations.next.length)
         expect(ladderOf(choices, used).at(-1)?.text).toBe('Stop there.')
       }),
       { numRuns: 80 * times },

@@ -21,13 +21,13 @@ const hasPolishedMetal = ({ group }: GroupChoice): boolean =>
     Object.values(finishes).some(({ finish }) => finish === 'polishedBare'),
   )
 
-/** So much more a rung does at least than the one before it. House estimate. */
+/** So much more a escalation does at least than the one before it. House estimate. */
 const worthARung = 1.02
-/** Rungs that are named; after them one stops. */
-const mostRungs = 3
+/** Escalations that are named; after them one stops. */
+const maxRungs = 3
 
 /** What is tried one after the other on the soil that asks for most. */
-export interface Rungs {
+export interface Escalations {
   readonly soil: WheelSoil
   /** What the plan uses already; null where it does nothing about the soil. */
   readonly used: Option | null
@@ -38,10 +38,13 @@ export interface Rungs {
 }
 
 /**
- * The rungs from what the plan uses to the strongest that all wheels stand, mildest first; null where nothing asks for more.
+ * The escalations from what the plan uses to the strongest that all wheels stand, mildest first; null where nothing asks for more.
  * @param usedIds products of the plan
  */
-export function rungsOf(choices: readonly GroupChoice[], usedIds: readonly string[]): Rungs | null {
+export function escalationsOf(
+  choices: readonly GroupChoice[],
+  usedIds: readonly string[],
+): Escalations | null {
   const top = hardest(choices)
   if (!top) return null
   const { choice, soil, at } = top
@@ -61,7 +64,7 @@ export function rungsOf(choices: readonly GroupChoice[], usedIds: readonly strin
     const before = next.at(-1) ?? mine
     const isNamed = next.some(({ product }) => product.id === option.product.id)
     const isSameMix = option.product.id === mine?.product.id && option.fraction <= mine.fraction
-    if (isNamed || isSameMix || next.length + (mine ? 1 : 0) >= mostRungs) continue
+    if (isNamed || isSameMix || next.length + (mine ? 1 : 0) >= maxRungs) continue
     if (does(option) > (before ? does(before) * worthARung : 0)) next.push(option)
   }
   return { soil, used: mine ?? null, next, does }
@@ -69,9 +72,9 @@ export function rungsOf(choices: readonly GroupChoice[], usedIds: readonly strin
 
 /** What to try next where the test spot or the first wheel does not come clean, mildest first. */
 export function ladderOf(choices: readonly GroupChoice[], usedIds: readonly string[]): LadderStep[] {
-  const rungs = rungsOf(choices, usedIds)
-  if (!rungs) return []
-  const { soil, used, next } = rungs
+  const escalations = escalationsOf(choices, usedIds)
+  if (!escalations) return []
+  const { soil, used, next } = escalations
   const care = ({ judgement }: Option): string =>
     judgement.verdict === 'withCare' ? ` ${judgement.rules[0]?.care ?? ''}` : ''
   return [

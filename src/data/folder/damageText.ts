@@ -15,7 +15,7 @@ export const describeCopy = ({ madeAt, rows }: GoodCopy): string =>
   `from ${when(madeAt)} (${contents.map(([table, one, many]) => `${rows[table] ?? 0} ${rows[table] === 1 ? one : many}`).join(', ')})`
 
 /** More lines than these tell nothing more. */
-const mostProblems = 6
+const maxProblems = 6
 
 /**
  * What a person reads whose data cannot be opened or is not whole.
@@ -28,10 +28,10 @@ export function damageText(
   opens: boolean,
 ): string {
   const [newest] = copies
-  const rest = problems.length - mostProblems
+  const rest = problems.length - maxProblems
   return [
     `The data in ${folder} is damaged. Nothing was changed.`,
-    ...problems.slice(0, mostProblems).map((problem) => `  ${problem}`),
+    ...problems.slice(0, maxProblems).map((problem) => `  ${problem}`),
     ...(rest > 0 ? [`  and ${rest} more`] : []),
     newest
       ? `The last good copy is ${describeCopy(newest)}. \`npm start -- --last-good\` puts it in place; the damaged data is set aside, not deleted.`

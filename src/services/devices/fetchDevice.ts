@@ -15,7 +15,7 @@ export class DeviceAnswer extends Error {}
  */
 export async function fetchDevice(
   address: string | URL,
-  { milliseconds = patienceMilliseconds, bytes: mostBytes = deviceBytes } = {},
+  { milliseconds = patienceMilliseconds, bytes: maxBytes = deviceBytes } = {},
 ): Promise<string> {
   const response = await fetch(address, {
     signal: AbortSignal.timeout(milliseconds),
@@ -28,7 +28,7 @@ export async function fetchDevice(
       response.status >= 300 && response.status < 400 ? 'a redirect' : `status ${response.status}`,
     )
   }
-  const body = await readUpTo(response.body, mostBytes)
-  if (!body) throw new DeviceAnswer(`more than ${mostBytes / 1024} kB`)
+  const body = await readUpTo(response.body, maxBytes)
+  if (!body) throw new DeviceAnswer(`more than ${maxBytes / 1024} kB`)
   return Buffer.from(body).toString('utf8')
 }

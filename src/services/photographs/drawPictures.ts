@@ -6,7 +6,7 @@ import { inTurn } from './drawingQueue'
 /** Pixels of the longer side, and how much of the detail is kept: what a screen shows, no more. */
 const drawn = { whole: { pixels: 1280, quality: 76 }, small: { pixels: 320, quality: 66 } }
 /** Larger pictures no phone takes; a small file may pretend to be one. */
-const mostPixels = 60_000_000
+const maxPixels = 60_000_000
 
 /** Beginnings of the files that are read. Nothing else is given to the decoder: some kinds run scripts or fetch other files. */
 const signatures: readonly (readonly [at: number, bytes: string])[] = [
@@ -52,8 +52,8 @@ async function drawNow(file: Uint8Array): Promise<Result<Drawn>> {
   try {
     // Sizes stand at the beginning: what is too large is refused before anything is decoded.
     const { width, height } = await sharp(file, { limitInputPixels: false }).metadata()
-    if (width * height > mostPixels) return unreadable
-    const picture = sharp(file, { limitInputPixels: mostPixels, failOn: 'error' })
+    if (width * height > maxPixels) return unreadable
+    const picture = sharp(file, { limitInputPixels: maxPixels, failOn: 'error' })
       .autoOrient()
       .flatten({ background: '#fff' })
     const { data, info } = await drawAt(picture, drawn.whole).toBuffer({ resolveWithObject: true })

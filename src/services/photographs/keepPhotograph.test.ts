@@ -16,7 +16,7 @@ import {
 import { addWheelSet } from '@/data/queries/wheelSets'
 import { inTurn, isDrawingQueueFull } from './drawingQueue'
 import { keepPhotograph } from './keepPhotograph'
-import { makePhotographRoom, mostPhotographBytesOfAll, photographRoom } from './photographRoom'
+import { makePhotographRoom, maxPhotoBytesTotal, photographRoom } from './photographRoom'
 
 const now = new Date('2026-06-10T09:00:00Z')
 let database: Database
@@ -148,7 +148,7 @@ describe('a photograph', () => {
   it('that finds no room is refused; one that is there already is not', async () => {
     const input = photograph({ jpeg: await sideways(40, 30) })
     await keepPhotograph(database, setId, input, now)
-    await database.query('update photograph set size_bytes = $1', [mostPhotographBytesOfAll])
+    await database.query('update photograph set size_bytes = $1', [maxPhotoBytesTotal])
     const another = photograph({ jpeg: input.jpeg })
     const kept = await keepPhotograph(database, setId, another, now)
     expect(!kept.ok && kept.problems[0]?.mend).toContain('Delete old ones')

@@ -8,7 +8,7 @@ import {
   isPhotographOfAnotherSet,
 } from '@/data/queries/photographs'
 import { setWithWheels } from '../setWithWheels'
-import { mostPhotographBytesOfAll } from './photographRoom'
+import { maxPhotoBytesTotal } from './photographRoom'
 import { drawPictures } from './drawPictures'
 
 /** Keeps a photograph of wheels of a set. */
@@ -33,11 +33,11 @@ export async function keepPhotograph(
   const { pictures, ...size } = drawn.value
   return database.transaction(async (transaction) => {
     const { bytes } = await countPhotographs(transaction)
-    if (bytes + pictures.whole.byteLength + pictures.small.byteLength > mostPhotographBytesOfAll)
+    if (bytes + pictures.whole.byteLength + pictures.small.byteLength > maxPhotoBytesTotal)
       return fail({
         path: 'jpeg',
         found: `${Math.round(bytes / 1e6)} MB of photographs`,
-        mend: `There is room for ${mostPhotographBytesOfAll / 1e6} MB of photos. Delete old ones under Settings, Backups, then send it again.`,
+        mend: `There is room for ${maxPhotoBytesTotal / 1e6} MB of photos. Delete old ones under Settings, Backups, then send it again.`,
       })
     await addPhotograph(
       transaction,

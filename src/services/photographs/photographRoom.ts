@@ -3,16 +3,16 @@ import type { Database } from '@/data/database'
 import { countPhotographs, removePhotographsBefore, type PhotographCount } from '@/data/queries/photographs'
 
 /** Room for all photographs of a shop: some two thousand. A backup holds them all, and is made whole in memory. */
-export const mostPhotographBytesOfAll = 400_000_000
+export const maxPhotoBytesTotal = 400_000_000
 
 /** What is taken, of how much. */
 export interface PhotographRoom extends PhotographCount {
-  readonly mostBytes: number
+  readonly maxBytes: number
 }
 
 export const photographRoom = async (database: Database): Promise<PhotographRoom> => ({
   ...(await countPhotographs(database)),
-  mostBytes: mostPhotographBytesOfAll,
+  maxBytes: maxPhotoBytesTotal,
 })
 
 /**

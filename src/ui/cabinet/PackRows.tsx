@@ -4,7 +4,7 @@ import type { ProductValues } from './productValues'
 
 type Packs = ProductValues['otherPacks']
 
-const mostPacks = 8
+const maxPacks = 8
 
 interface PackRowsProps {
   readonly packs: Packs
@@ -48,7 +48,7 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
           </button>
         </div>
       ))}
-      {packs.length < mostPacks && (
+      {packs.length < maxPacks && (
         <button
           type="button"
           className="link-button"

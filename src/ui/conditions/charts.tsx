@@ -100,7 +100,7 @@ interface DayCurvesProps {
 }
 
 /** Minutes beyond this are as good as any. */
-const mostMinutes = 12
+const maxMinutes = 12
 
 /** Surface temperature and wet limit by the hour, for the warmer and the cooler side; good hours are shaded. */
 export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds }: DayCurvesProps) {
@@ -169,7 +169,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
       minutes: {
         position: 'right',
         min: 0,
-        max: mostMinutes,
+        max: maxMinutes,
         title: { display: true, text: t('conditions.day.staysWet'), color: ink },
         ticks: { color: ink },
         grid: { display: false },
@@ -204,7 +204,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
               yAxisID: 'minutes',
               data: hours.map(({ hour, wetLimitSeconds }) => ({
                 x: hour,
-                y: Math.min(mostMinutes, (wetLimitSeconds ?? mostMinutes * 60) / 60),
+                y: Math.min(maxMinutes, (wetLimitSeconds ?? maxMinutes * 60) / 60),
               })),
               borderColor: tones[at],
               borderWidth: 1.5,

@@ -1,7 +1,7 @@
-import { mostPhotographBytes } from '@/contracts/photograph'
+import { maxPhotoBytes } from '@/contracts/photograph'
 
 /** Of the longer side; the server keeps no more. */
-const mostPixels = 1280
+const maxPixels = 1280
 /** How much of the detail is kept; less where a picture is too large all the same. */
 const qualities = [0.86, 0.7, 0.5]
 
@@ -15,7 +15,7 @@ const jpegOf = (canvas: HTMLCanvasElement, quality: number): Promise<Blob | null
 export async function shrink(file: Blob): Promise<Blob | null> {
   try {
     const picture = await createImageBitmap(file, { imageOrientation: 'from-image' })
-    const scale = Math.min(1, mostPixels / Math.max(picture.width, picture.height))
+    const scale = Math.min(1, maxPixels / Math.max(picture.width, picture.height))
     const canvas = document.createElement('canvas')
     canvas.width = Math.max(1, Math.round(picture.width * scale))
     canvas.height = Math.max(1, Math.round(picture.height * scale))
@@ -23,7 +23,7 @@ export async function shrink(file: Blob): Promise<Blob | null> {
     picture.close()
     for (const quality of qualities) {
       const jpeg = await jpegOf(canvas, quality)
-      if (jpeg && jpeg.size <= mostPhotographBytes) return jpeg
+      if (jpeg && jpeg.size <= maxPhotoBytes) return jpeg
     }
     return null
   } catch {

@@ -5,7 +5,7 @@ import { eventOfTap } from './jobTaps'
 
 const prefix = 'even-spoke.stored.'
 /** Jobs of which a device keeps what was stored. */
-const mostJobs = 5
+const maxJobs = 5
 
 interface Kept {
   readonly at: number
@@ -52,7 +52,7 @@ export function keepStored(store: Storage | null, jobId: string, events: readonl
     const older = keysOf(store)
       .map((key) => ({ key, at: read(store.getItem(key))?.at ?? 0 }))
       .sort((a, b) => b.at - a.at)
-      .slice(mostJobs)
+      .slice(maxJobs)
     for (const { key } of older) store.removeItem(key)
   } catch {
     // A device that keeps nothing works as long as there is a network.

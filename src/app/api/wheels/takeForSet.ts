@@ -9,7 +9,7 @@ import { readJson } from '../../readJson'
 
 interface Taking<Schema extends GenericSchema, Value> {
   readonly schema: Schema
-  readonly mostBytes: number
+  readonly maxBytes: number
   readonly keep: (
     database: Database,
     id: string,
@@ -24,11 +24,11 @@ const refused = (status: number, problems: readonly Problem[]) => Response.json(
 export async function takeForSet<Schema extends GenericSchema, Value>(
   request: Request,
   id: string,
-  { schema, mostBytes, keep }: Taking<Schema, Value>,
+  { schema, maxBytes, keep }: Taking<Schema, Value>,
 ): Promise<Response> {
   const named = JSON.stringify(id.slice(0, 40))
   if (!isUuid(id)) return refused(404, [{ path: 'id', found: named, mend: 'This wheel set does not exist.' }])
-  const read = await readJson(request, schema, mostBytes)
+  const read = await readJson(request, schema, maxBytes)
   if (!read.ok) return refused(422, read.problems)
   try {
     const kept = await keep(await database(), id, read.value, currentTime())

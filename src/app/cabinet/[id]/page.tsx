@@ -27,7 +27,7 @@ interface Props {
 
 const movementsShown = 8
 /** With all of them asked for; no more than a page can bear. */
-const mostMovements = 500
+const maxMovements = 500
 
 export default async function ProductPage({ params, searchParams }: Props) {
   const t = await getTranslations()
@@ -37,7 +37,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
   const product = await findProduct(db, id)
   if (!product) notFound()
   const { currency } = await readSettings(db)
-  const shown = (await searchParams).movements === 'all' ? mostMovements : movementsShown
+  const shown = (await searchParams).movements === 'all' ? maxMovements : movementsShown
   const movements = await listMovements(db, id, shown + 1)
   return (
     <>
@@ -67,8 +67,8 @@ export default async function ProductPage({ params, searchParams }: Props) {
         <Movements movements={movements.slice(0, shown)} now={currentTime()} />
         {movements.length > shown && (
           <p className="py-2">
-            {shown === mostMovements ? (
-              t('cabinet.stock.lastMovements', { count: mostMovements })
+            {shown === maxMovements ? (
+              t('cabinet.stock.lastMovements', { count: maxMovements })
             ) : (
               <Link href={`/cabinet/${pathOfId(id)}?movements=all`}>{t('cabinet.stock.earlier')}</Link>
             )}

@@ -76,7 +76,7 @@ export default async function BackupsPage() {
           <p className="py-2">
             {t('photos.room.used', {
               used: formatMegabytes(room.bytes),
-              limit: formatMegabytes(room.mostBytes),
+              limit: formatMegabytes(room.maxBytes),
               oldest: room.oldestAt ? formatDay(room.oldestAt, currentTime()) : 'none',
             })}
           </p>

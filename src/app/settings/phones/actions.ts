@@ -21,7 +21,7 @@ import { answerOf, refuse, type Refusal } from '../../refusal'
 import { qrOf } from '../../qrOf'
 
 /** Opens the program to the shop's network, now and at every start; or shuts it. */
-export const letNetworkIn = action(
+export const allowNetwork = action(
   'owner',
   [v.boolean('Give true or false.')],
   async (isOpen): Promise<Refusal> => {
@@ -67,7 +67,7 @@ export const newPairingCode = action(
 )
 
 /** Revokes a device's access, at once. */
-export const putOut = action(
+export const revokeDevice = action(
   'owner',
   [uuidOf('Choose a device from the list.')],
   async (id): Promise<Refusal> => {

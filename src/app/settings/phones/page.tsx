@@ -13,7 +13,7 @@ import { PairingPanel } from '@/ui/pairing/PairingPanel'
 import { PassphraseForm } from '@/ui/pairing/PassphraseForm'
 import { TrustSteps } from '@/ui/pairing/TrustSteps'
 import { qrOf } from '../../qrOf'
-import { changePassphrase, letNetworkIn, newPairingCode, putOut } from './actions'
+import { changePassphrase, allowNetwork, newPairingCode, revokeDevice } from './actions'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('access.phones.title')
@@ -39,7 +39,7 @@ export default async function PhonesPage() {
         </div>
         {canOpenNetwork() && (
           <ActionButton
-            action={letNetworkIn.bind(null, !address)}
+            action={allowNetwork.bind(null, !address)}
             className={address ? 'btn btn-outline-secondary' : 'btn btn-primary'}
           >
             {address ? t('access.phones.block') : t('access.phones.allow')}
@@ -113,7 +113,7 @@ export default async function PhonesPage() {
                   </span>
                   {!revokedAt && (
                     <ActionButton
-                      action={putOut.bind(null, id)}
+                      action={revokeDevice.bind(null, id)}
                       className="btn btn-quiet"
                       label={t('access.devices.revokeDevice', { device: name })}
                     >

@@ -1,5 +1,5 @@
 import type { Deadlines } from './deadlines'
-import { mostOpen, none, unreachable, type Layer } from './layer'
+import { maxOpen, none, unreachable, type Layer } from './layer'
 import { byteAt, intAt, itemAt, Squares } from '@/core/sequence/problem/packed'
 import type { PassState } from './passState'
 import type { Prepared } from '@/core/sequence/problem/prepared'
@@ -234,7 +234,7 @@ export class Appender {
         isPlaced = true
       } else open += 1
       if (!this.matters(to, other, variable, work)) continue
-      if (kept === mostOpen) return false
+      if (kept === maxOpen) return false
       variables[1 + people + kept] = variable
       to.open.put(to.size, kept, other)
       kept += 1

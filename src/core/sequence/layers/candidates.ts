@@ -17,7 +17,7 @@ export class Candidates {
   add(rank: number, parent: number, operation: number, worker: number, sure: number): void {
     if (this.count === this.parent.length) this.grow()
     // One number for rank and place in the list sorts much faster than pairs, and equal ranks keep their order.
-    this.ranks[this.count] = Math.round(rank * 2) * mostCandidates + this.count
+    this.ranks[this.count] = Math.round(rank * 2) * maxCandidates + this.count
     this.parent[this.count] = parent
     this.operation[this.count] = operation
     this.worker[this.count] = worker
@@ -28,7 +28,7 @@ export class Candidates {
   /** Places in the lists, the most promising first. */
   inOrder(): Int32Array {
     const ranks = this.ranks.slice(0, this.count).sort()
-    return Int32Array.from(ranks, (one) => one % mostCandidates)
+    return Int32Array.from(ranks, (one) => one % maxCandidates)
   }
 
   private grow(): void {
@@ -45,4 +45,4 @@ export class Candidates {
   }
 }
 
-const mostCandidates = 4_194_304
+const maxCandidates = 4_194_304

@@ -1,8 +1,8 @@
 import { itemAt } from '@/core/sequence/problem/packed'
 import type { Ground } from './ground'
-import { mostOpen, none, type Layer } from './layer'
+import { maxOpen, none, type Layer } from './layer'
 import { toolIndex, type Prepared } from '@/core/sequence/problem/prepared'
-import { power } from '@/core/quantity/steady'
+import { power } from '@/core/quantity/portableMath'
 
 /** Writes the one state a pass begins from: what is done and wet already, where the people are and when they can begin. */
 export function writeFirstState(ground: Ground, layer: Layer, hidden: Uint8Array): void {
@@ -53,6 +53,6 @@ function openAtFirst({ problem, after, isDone }: Prepared): number[] {
       ? [id]
       : [],
   )
-  if (open.length > mostOpen) throw new Error(`More than ${mostOpen} chemicals wet at once`)
+  if (open.length > maxOpen) throw new Error(`More than ${maxOpen} chemicals wet at once`)
   return open.sort((a, b) => a - b)
 }

@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/sequence/problem/packed'
 import { Appender } from './append'
 import { Deadlines } from './deadlines'
-import { mostOpen } from './layer'
+import { maxOpen } from './layer'
 import type { Prepared } from '@/core/sequence/problem/prepared'
 import { PlaceProgress } from './progress'
 import { kindsOfPlaces, symmetriesOf } from './symmetry'
@@ -34,7 +34,7 @@ export function groundOf(prepared: Prepared): Ground {
   )
   const shortestWayIn = waysInto.map((ways) => shortest(ways, 0))
   const singles = [...prepared.isSingle].flatMap((single, tool) => (single ? [tool] : []))
-  const side = 1 + prepared.people + mostOpen
+  const side = 1 + prepared.people + maxOpen
   const deadlines = new Deadlines(prepared, places, shortestWayIn, side)
   return {
     prepared,

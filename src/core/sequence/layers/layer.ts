@@ -7,7 +7,7 @@ export const boundless = 1_000_000_000
 export const unreachable = -500_000_000
 
 /** Operations whose end still matters to something later; a state with more is cut off. */
-export const mostOpen = 16
+export const maxOpen = 16
 
 /** The states of one layer, side by side in flat lists. */
 export class Layer {
@@ -48,7 +48,7 @@ export class Layer {
     this.personPlace = new Rows(room, people)
     this.personTool = new Rows(room, people)
     this.openCount = new Uint8Array(room)
-    this.open = new Rows(room, mostOpen)
+    this.open = new Rows(room, maxOpen)
     this.net = new Squares(room, side)
     this.awaySum = new Int32Array(room)
     this.remaining = new Int32Array(room)

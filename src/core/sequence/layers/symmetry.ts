@@ -2,7 +2,7 @@ import { itemAt } from '@/core/sequence/problem/packed'
 import type { Prepared } from '@/core/sequence/problem/prepared'
 
 /** More are not worth their bookkeeping; any subset is as valid. */
-const mostSymmetries = 31
+const maxSymmetries = 31
 
 /**
  * Ways to rename the places that change nothing: same work, same walks. Each maps a place to a place; the identity is left out.
@@ -14,7 +14,7 @@ export function symmetriesOf(prepared: Prepared): readonly (readonly number[])[]
   const standing = new Set((problem.peopleAtStart ?? []).map(({ place }) => place))
   const found: number[][] = []
   const extend = (image: number[]): void => {
-    if (found.length >= mostSymmetries) return
+    if (found.length >= maxSymmetries) return
     const place = image.length
     if (place === placeCount) {
       if (image.some((to, from) => to !== from)) found.push([...image])

@@ -3,7 +3,7 @@ import type { Prepared } from '@/core/sequence/problem/prepared'
 import type { PlaceProgress, Progress } from './progress'
 
 /** Beyond this many remembered cases the bound gives up and says 0, which is always valid. */
-const mostCases = 200_000
+const maxCases = 200_000
 
 /** A dwell that has not run out: the operation that waits for it (local number) and for how long. */
 export interface Wait {
@@ -61,7 +61,7 @@ export class PlaceWaste {
     const key = keyOf(waits)
     const known = cases.get(key)
     if (known !== undefined) return known
-    if (this.count > mostCases) return 0
+    if (this.count > maxCases) return 0
     let least = Infinity
     if (tool >= 0 && this.walkIn !== Infinity) least = this.walkIn + this.fromArrival(state)
     const { duration, change, after } = this.prepared

@@ -1,8 +1,8 @@
 import { intAt, itemAt } from '@/core/sequence/problem/packed'
-import { Draws } from '@/core/sequence/problem/draws'
+import { Draws } from '@/core/sequence/problem/seededRandom'
 import { Merger } from './merge'
 import type { Prepared } from '@/core/sequence/problem/prepared'
-import { log, power } from '@/core/quantity/steady'
+import { log, power } from '@/core/quantity/portableMath'
 
 /** Two people's orders with their clock. */
 export interface Pair {
@@ -64,9 +64,9 @@ export class Annealer {
     orders: Pair['orders'],
     belowSeconds: number,
     belowCost = Infinity,
-    mostCases = patientCases,
+    maxCases = patientCases,
   ): Pair | null {
-    const startSeconds = this.merger.merge(orders[0], orders[1], belowSeconds, mostCases)
+    const startSeconds = this.merger.merge(orders[0], orders[1], belowSeconds, maxCases)
     const made = startSeconds && this.pairAt(orders, startSeconds)
     return made && made.cost < belowCost ? made : null
   }
@@ -93,10 +93,10 @@ export class Annealer {
       if (!orders) continue
       const heat = from.makespanSeconds * hot * power(cold / hot, at / tries)
       const mayCost = -heat * log(draws.share())
-      const mostCost = here.cost + mayCost
+      const maxCost = here.cost + mayCost
       // What the other end may fall to is not known before; a tenth is allowed for.
       const others = 0.9 * (here.cost - here.makespanSeconds)
-      const next = this.pair(orders, Math.ceil(mostCost - others) + 1, mostCost, quickCases)
+      const next = this.pair(orders, Math.ceil(maxCost - others) + 1, maxCost, quickCases)
       if (!next) continue
       here = next
       if (next.makespanSeconds >= least) continue

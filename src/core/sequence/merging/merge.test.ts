@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Annealer } from './anneal'
-import { Draws } from '@/core/sequence/problem/draws'
+import { Draws } from '@/core/sequence/problem/seededRandom'
 import { Merger } from './merge'
 import { prepare } from '@/core/sequence/problem/prepared'
 import type { SequenceProblem } from '@/core/sequence/problem/problem'

@@ -3,7 +3,7 @@ import type { Prepared } from '@/core/sequence/problem/prepared'
 import { setupSeconds, type Operation } from '@/core/sequence/problem/problem'
 
 /** So many delays per operation mean a deadline that cannot be kept. */
-const mostDelaysPerOperation = 5
+const maxDelaysPerOperation = 5
 
 /** Who has a single tool, or a place, before whom; a list from the latest decision back. */
 interface Settled {
@@ -91,13 +91,13 @@ export class Merger {
 
   /**
    * Starts (seconds, by operation) of two orders that end before `below`; null where none was found.
-   * @param mostCases cases looked into before it gives up
+   * @param maxCases cases looked into before it gives up
    */
   merge(
     first: readonly number[],
     second: readonly number[],
     below: number,
-    mostCases: number,
+    maxCases: number,
   ): Int32Array | null {
     const { prepared } = this
     const start = this.fresh
@@ -116,7 +116,7 @@ export class Merger {
     const ours = this.sharedOf(first)
     const theirs = this.sharedOf(second)
     const cases: Case[] = [{ start: start.slice(), endSeconds, depth: 0, settled: null }]
-    for (let tried = 0; tried < mostCases && cases.length > 0; tried += 1) {
+    for (let tried = 0; tried < maxCases && cases.length > 0; tried += 1) {
       const here = takeBest(cases)
       const meeting = this.firstMeeting(here.start, ours, theirs)
       if (!meeting) return here.start
@@ -209,7 +209,7 @@ export class Merger {
       const known = intAt(thenOf, one.first)
       if (known < 0 || intAt(workUntil, one.then) < intAt(workUntil, known)) thenOf[one.first] = one.then
     }
-    let left = mostDelaysPerOperation * count
+    let left = maxDelaysPerOperation * count
     while (this.waiting > 0) {
       const id = intAt(queue, this.head)
       this.head = this.head + 1 === count ? 0 : this.head + 1
@@ -230,7 +230,7 @@ export class Merger {
       if (intAt(thenOf, id) >= 0) this.delay(intAt(thenOf, id), at + intAt(duration, id))
     }
     for (let one = settled; one; one = one.before) thenOf[one.first] = -1
-    this.looks += mostDelaysPerOperation * count - left
+    this.looks += maxDelaysPerOperation * count - left
     return this.holds
   }
 

@@ -3,8 +3,8 @@ import { fail, failWith, showFound, succeed, type Problem, type Result } from '@
 import type { Lag, SequenceProblem } from './problem'
 
 /** More are not one job. */
-export const mostPlaces = 12
-export const mostOperations = 600
+export const maxPlaces = 12
+export const maxOperations = 600
 
 /** Whether a problem makes sense at all: its people, its places, and lags that do not contradict each other. */
 export function checkProblem(problem: SequenceProblem): Result<SequenceProblem> {
@@ -13,10 +13,10 @@ export function checkProblem(problem: SequenceProblem): Result<SequenceProblem> 
     problems.push({ path, found: showFound(found), mend })
   const { places, operations, lags, people } = problem
   if (people !== 1 && people !== 2) say('workers', people, 'Give 1 or 2 people.')
-  if (places.length > mostPlaces)
-    say('wheels', places.length, `At most ${mostPlaces} wheels in one job; split it.`)
-  if (operations.length > mostOperations)
-    say('ops', operations.length, `At most ${mostOperations} operations in one job; split it.`)
+  if (places.length > maxPlaces)
+    say('wheels', places.length, `At most ${maxPlaces} wheels in one job; split it.`)
+  if (operations.length > maxOperations)
+    say('ops', operations.length, `At most ${maxOperations} operations in one job; split it.`)
   operations.forEach(({ id, place }, at) => {
     if (id !== at) say(`ops[${at}].id`, id, 'Number the operations 0, 1, 2 … in the order of the list.')
     if (!places[place]) say(`ops[${at}].wheel`, place, `There are ${places.length} wheels, numbered from 0.`)

@@ -38,10 +38,10 @@ export const smallProblem = (changes: Partial<SequenceProblem> = {}, wheels = 2)
 }
 
 /** Small problems of every kind: few operations, any precedence, tight and loose limits, one or two people. */
-export const anyProblem = (mostOperations: number, people: 1 | 2): fc.Arbitrary<SequenceProblem> =>
+export const anyProblem = (maxOperations: number, people: 1 | 2): fc.Arbitrary<SequenceProblem> =>
   fc
     .record({
-      count: fc.integer({ min: 1, max: mostOperations }),
+      count: fc.integer({ min: 1, max: maxOperations }),
       places: fc.integer({ min: 1, max: 3 }),
       perPlace: fc.constantFrom(1, 2),
       change: fc.integer({ min: 0, max: 6 }),

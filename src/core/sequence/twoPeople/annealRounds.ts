@@ -21,7 +21,7 @@ const quickRounds = [
   { tries: 60_000, hot: 0.02, cold: 0.0005 },
 ]
 /** Rounds after which it is left to the layered search. */
-const mostRounds = 100
+const maxRounds = 100
 /** A pair so much longer than the best is not worked on, as a share. */
 const tooLong = 0.06
 
@@ -56,7 +56,7 @@ export function* annealRounds(search: Search, isOver: () => boolean): Generator<
     }
   if (pairs.length === 0 && plain) pairs.push(plain)
   const rounds = search.isQuick ? quickRounds : laterRounds
-  while (pairs.length > 0 && round < mostRounds && !isOver()) {
+  while (pairs.length > 0 && round < maxRounds && !isOver()) {
     yield* work(
       round % 2 === 0 && best ? best : (pairs[(round >> 1) % pairs.length] as Pair),
       rounds[round % rounds.length] as typeof firstRound,

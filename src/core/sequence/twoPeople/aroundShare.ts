@@ -1,7 +1,7 @@
 import { intAt, itemAt } from '@/core/sequence/problem/packed'
 import type { Pair } from '@/core/sequence/merging/anneal'
 import type { FoundOrder } from '@/core/sequence/problem/foundOrder'
-import { manners } from '@/core/sequence/search/manners'
+import { searchProfiles } from '@/core/sequence/search/searchProfiles'
 import type { Patience } from './patience'
 import { scheduleOf } from '@/core/sequence/problem/schedule'
 import type { Alternatives } from './shareOrders'
@@ -52,7 +52,7 @@ function* fitAround(
 ): Generator<Standing, Share | null> {
   const taken = takenBy(search, host)
   let best: Share | null = null
-  for (const manner of manners) {
+  for (const manner of searchProfiles) {
     if ((manner.mostWet ?? 0) > places.length) continue
     const pass = search.alone.pass({
       width: patience.around.width,

@@ -1,6 +1,6 @@
 import { intAt, itemAt } from '@/core/sequence/problem/packed'
 import { LayeredSearch } from '@/core/sequence/layers/layeredSearch'
-import { manners } from '@/core/sequence/search/manners'
+import { searchProfiles } from '@/core/sequence/search/searchProfiles'
 import type { FoundOrder } from '@/core/sequence/problem/foundOrder'
 import { quick, type Patience } from './patience'
 import { prepare } from '@/core/sequence/problem/prepared'
@@ -74,7 +74,7 @@ function* moreOrders(
   const found: FoundOrder[] = []
   let spent = 0
   for (const width of patience.poolWidths)
-    for (const manner of manners) {
+    for (const manner of searchProfiles) {
       if ((manner.mostWet ?? 0) > problem.places.length) continue
       const pass = yield* silently(layers.pass({ width, ...manner, below: Infinity }), search)
       found.push(...pass.bestByTool.map((one) => one.found))

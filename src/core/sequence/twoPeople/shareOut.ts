@@ -7,7 +7,7 @@ import { shifted } from '@/core/sequence/problem/shifted'
 import type { Search, Standing } from '@/core/sequence/search/search'
 
 /** Pairs of one way to share. */
-const mostPairs = 5
+const maxPairs = 5
 
 /**
  * Pairs of orders for two, made one after the other: the places are shared out, each share is put in order for one person alone,
@@ -55,7 +55,7 @@ function goodPairs(search: Search, ours: Alternatives, theirs: Alternatives, { p
       return best ? [best] : []
     })
     .sort((a, b) => a.makespanSeconds - b.makespanSeconds)
-    .slice(0, mostPairs)
+    .slice(0, maxPairs)
   if (pairs.length > 0 || !ours.orders[0] || !theirs.orders[0]) return pairs
   const late = shiftedPair(search, ours.orders[0].operations, theirs.orders[0].operations)
   return late ? [late] : []

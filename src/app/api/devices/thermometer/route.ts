@@ -1,7 +1,7 @@
 import { currentTime } from '@/clock'
 import { positions } from '@/core/wheel/position'
 import { simulatedSurface } from '@/services/devices/simulated'
-import { answerAs } from '../misbehave'
+import { answerAs } from '../simulatedFault'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

@@ -1,6 +1,6 @@
 import { currentTime } from '@/clock'
 import { simulatedWeather } from '@/services/devices/simulated'
-import { answerAs } from '../misbehave'
+import { answerAs } from '../simulatedFault'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

@@ -5,5 +5,5 @@ import { route } from '@/app/access'
 
 /** Keeps a look at some wheels; tells what it moved. */
 export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (request, { params }) => {
-  return takeForSet(request, (await params).id, { schema: lookInput, mostBytes: 10_000, keep: recordLook })
+  return takeForSet(request, (await params).id, { schema: lookInput, maxBytes: 10_000, keep: recordLook })
 })

@@ -1,4 +1,4 @@
-import { mostPhotographBytes, photographInput } from '@/contracts/photograph'
+import { maxPhotoBytes, photographInput } from '@/contracts/photograph'
 import { keepPhotograph } from '@/services/photographs/keepPhotograph'
 import { takeForSet } from '../../takeForSet'
 import { route } from '@/app/access'
@@ -8,7 +8,7 @@ export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (req
   return takeForSet(request, (await params).id, {
     schema: photographInput,
     // Base64 makes four bytes of three.
-    mostBytes: 1.4 * mostPhotographBytes,
+    maxBytes: 1.4 * maxPhotoBytes,
     keep: keepPhotograph,
   })
 })

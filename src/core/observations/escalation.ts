@@ -3,11 +3,11 @@ import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import type { Soil } from '@/core/soils/soil'
 import type { Zone } from '@/core/wheel/zone'
-import { rubberRung } from './rubberRung'
-import { wheelRung } from './wheelRung'
+import { rubberEscalation } from './rubberEscalation'
+import { wheelEscalation } from './wheelEscalation'
 
 /** What is done next at a spot that has not come clean. */
-export type Rung = Omit<StageDraft, 'corners'>
+export type Escalation = Omit<StageDraft, 'corners'>
 
 /** A spot, and the stages that were on it without taking it off, in the order they were worked. */
 export interface Spot {
@@ -18,15 +18,15 @@ export interface Spot {
 }
 
 /** One step up the ladder for a spot: the mildest that does more than what was tried; null where nothing may or can. */
-export function nextRung(job: Job, spot: Spot): Rung | null {
+export function nextRung(job: Job, spot: Spot): Escalation | null {
   switch (spot.zone) {
     case 'tyre':
     case 'arch':
-      return rubberRung(job, { ...spot, surface: spot.zone })
+      return rubberEscalation(job, { ...spot, surface: spot.zone })
     case 'rotor':
       return null
     default:
-      return wheelRung(job, spot)
+      return wheelEscalation(job, spot)
   }
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cos, exp, log, log10, power, sin, steady } from './steady'
+import { cos, exp, log, log10, portable, power, sin } from './portableMath'
 
 const any = fc.double({ min: -1e12, max: 1e12, noNaN: true })
 
@@ -8,7 +8,7 @@ describe('what engines agree on', () => {
   it('is within a millionth of a millionth of the value', () => {
     fc.assert(
       fc.property(any, (value) => {
-        expect(Math.abs(steady(value) - value)).toBeLessThanOrEqual(Math.abs(value) * 1e-12)
+        expect(Math.abs(portable(value) - value)).toBeLessThanOrEqual(Math.abs(value) * 1e-12)
       }),
     )
   })
@@ -16,7 +16,7 @@ describe('what engines agree on', () => {
   it('is the same once more', () => {
     fc.assert(
       fc.property(any, (value) => {
-        expect(steady(steady(value))).toBe(steady(value))
+        expect(portable(portable(value))).toBe(portable(value))
       }),
     )
   })
@@ -24,7 +24,7 @@ describe('what engines agree on', () => {
   it('keeps what is short: whole numbers, halves, powers of two', () => {
     fc.assert(
       fc.property(fc.integer({ min: -1e9, max: 1e9 }), (value) => {
-        expect(steady(value / 2)).toBe(value / 2)
+        expect(portable(value / 2)).toBe(value / 2)
       }),
     )
     for (let exponent = 0; exponent <= 31; exponent += 1) expect(power(2, exponent)).toBe(2 ** exponent)
@@ -38,11 +38,11 @@ describe('what engines agree on', () => {
     }
     const values = Array.from({ length: 5000 }, (_, at) => 0.37 + at * 0.0713)
     // A boundary of the rounding lies between them once in some thousands of times.
-    expect(values.filter((value) => steady(value) !== steady(nextTo(value))).length).toBeLessThan(8)
+    expect(values.filter((value) => portable(value) !== portable(nextTo(value))).length).toBeLessThan(8)
   })
 
   it.each([0, -0, Infinity, -Infinity, Number.MAX_VALUE])('leaves %d alone', (value) =>
-    expect(steady(value)).toBe(value),
+    expect(portable(value)).toBe(value),
   )
 
   it('holds for the functions', () => {

@@ -5,13 +5,13 @@ import { gradingOf, seenGrades, seenLikelihood, type Grading } from './seenGrade
 import type { Sight } from './sights'
 import { layerValues, ofSet, ofShop, type Unknowns, type Values } from './unknowns'
 import { usedBy, usedSlopes, wearingOf, type Wearing } from './used'
-import { log } from '@/core/quantity/steady'
+import { log } from '@/core/quantity/portableMath'
 
 /**
  * What the looks at one set tell: slopes of their likelihood and the expected information, over the set's own two unknowns and
  * then those of the shop it touches, its products first.
  */
-export interface Told {
+export interface Evidence {
   /** Where the touched unknowns of the shop stand. */
   readonly spots: readonly number[]
   readonly slopes: Float64Array
@@ -25,7 +25,7 @@ export interface Told {
 const unmoved = 3e-4
 
 /** Whether a set's looks tell the same with other values. */
-export function stillTold({ at, spots }: Told, set: number, values: Values): boolean {
+export function stillTold({ at, spots }: Evidence, set: number, values: Values): boolean {
   const isNear = (value: number | undefined, place: number): boolean =>
     Math.abs((value ?? 0) - (at[place] ?? 0)) < unmoved
   for (let row = 0; row < ofSet; row += 1) if (!isNear(values.ofSets[set * ofSet + row], row)) return false
@@ -112,7 +112,7 @@ const cellOf = (one: number, other: number): number => {
 }
 
 /** Adds what was gathered at one product to what the set tells. */
-function addProduct(told: Told, productPlace: number): void {
+function addProduct(told: Evidence, productPlace: number): void {
   const count = told.slopes.length
   const placeOf = (unknown: number): number =>
     unknown < ofSet ? unknown : unknown === ofSet ? productPlace : count - unknownCount + unknown
@@ -134,7 +134,7 @@ export function toldBy(
   unknowns: Unknowns,
   values: Values,
   estimates: WearEstimates,
-): Told {
+): Evidence {
   const products = unknowns.productAt.size
   const spots = seen.map(({ productId }) => unknowns.productAt.get(productId) ?? 0)
   for (let shop = 0; shop < ofShop; shop += 1) spots.push(products + shop)

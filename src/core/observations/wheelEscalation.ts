@@ -12,7 +12,7 @@ import { zoneTools } from '@/core/stages/stageDraft'
 import { zoneNames } from '@/core/wheel/zone'
 import { optionText } from '@/core/words/explain'
 import type { StageKind } from '@/core/acts/stageKind'
-import { longerSeconds, mostTries, type Rung, type Spot } from './rung'
+import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
 
 const isWheelSoil = (soil: Spot['soil']): soil is WheelSoil => wheelSoils.some((one) => one === soil)
 
@@ -76,8 +76,8 @@ function onceMore(options: readonly Option[], soil: WheelSoil, tried: Spot['trie
     .sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))[0]
 }
 
-/** The next rung for a spot of a wheel. */
-export function wheelRung(job: Job, spot: Spot): Rung | null {
+/** The next escalation for a spot of a wheel. */
+export function wheelEscalation(job: Job, spot: Spot): Escalation | null {
   const { zone, soil, tried } = spot
   const alone = isWheelSoil(soil) ? spotGroup(job, spot) : null
   if (!alone || !isWheelSoil(soil)) return null

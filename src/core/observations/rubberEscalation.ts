@@ -10,7 +10,7 @@ import {
 } from '@/core/stages/rubberCandidates'
 import { zoneTools } from '@/core/stages/stageDraft'
 import { sayDilution } from '@/core/dilution'
-import { longerSeconds, mostTries, type Rung, type Spot } from './rung'
+import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
 
 interface RubberSpot extends Spot {
   readonly surface: 'tyre' | 'arch'
@@ -22,8 +22,8 @@ const strengthOf = (product: RubberCandidate['product'], fraction: number): numb
 const nameOf = ({ product, fraction }: RubberCandidate): string =>
   fraction === 1 ? product.name : `${product.name} at ${sayDilution(fraction)}`
 
-/** The next rung for rubber or liner: stronger, else another cleaner, else the same left longer. */
-export function rubberRung(job: Job, { corner, surface, soil, tried }: RubberSpot): Rung | null {
+/** The next escalation for rubber or liner: stronger, else another cleaner, else the same left longer. */
+export function rubberEscalation(job: Job, { corner, surface, soil, tried }: RubberSpot): Escalation | null {
   if (!soilsOf[surface].includes(soil)) return null
   const spot = { ...corner, loads: { [surface]: { [soil]: 2 } } } as const
   const all = new RubberCandidates({ ...job, corners: [spot] }).of(surface, [spot])
