@@ -139,7 +139,7 @@ test('what is refused stays on the device until a person decides', async ({ page
   await expect(page.getByRole('alert').filter({ hasText: 'Not accepted: a protection check' })).toBeVisible()
   await page.goto('/due')
   await expect(page.getByRole('button', { name: say('outbox.sendAgain') })).toBeVisible()
-  await page.getByRole('button', { name: say('photos.delete') }).click()
+  await page.getByRole('button', { name: say('outbox.delete') }).click()
   await expect(page.locator('.device-taps')).toHaveCount(0)
 })
 

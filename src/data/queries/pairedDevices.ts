@@ -65,7 +65,7 @@ export async function addPairedDevice(
   ])
 }
 
-export async function revokeDevice(database: Queryable, id: string, now: Date): Promise<void> {
+export async function revokePairedDevice(database: Queryable, id: string, now: Date): Promise<void> {
   await database.query('update paired_device set revoked_at = $2 where id = $1 and revoked_at is null', [
     id,
     now,

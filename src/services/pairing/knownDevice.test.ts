@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { Database } from '@/data/database'
 import { openInMemory } from '@/data/openInMemory'
-import { addPairedDevice, revokeDevice } from '@/data/queries/pairedDevices'
+import { addPairedDevice, revokePairedDevice } from '@/data/queries/pairedDevices'
 import { knownDevice } from './knownDevice'
 import { hashOf } from './secrets'
 
@@ -17,7 +17,7 @@ it('a device that is put out is out within a second, though the clock is set bac
   await addPairedDevice(database, { name: 'Phone', tokenHash: hashOf(token), role: 'bay' })
   const known = await knownDevice(database, token, now)
   const anHourBefore = new Date(now.getTime() - 3_600_000)
-  await revokeDevice(database, known?.id ?? '', anHourBefore)
+  await revokePairedDevice(database, known?.id ?? '', anHourBefore)
   const began = performance.now()
   let device = await knownDevice(database, token, anHourBefore)
   while (device && performance.now() - began < 2000) {

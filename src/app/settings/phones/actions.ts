@@ -10,7 +10,7 @@ import { uuidOf } from '@/contracts/fields'
 import { pairingInput, passphraseInput } from '@/contracts/pairing'
 import { database } from '@/data/connection'
 import { keepOpenToNetwork } from '@/data/queries/desk'
-import { revokeDevice } from '@/data/queries/pairedDevices'
+import { revokePairedDevice } from '@/data/queries/pairedDevices'
 import { deskCookie } from '@/access-control/caller'
 import { canOpenNetwork, networkAddress, openNetwork } from '@/services/pairing/network'
 import { beginPairing } from '@/services/pairing/pairDevice'
@@ -72,7 +72,7 @@ export const revokeDevice = action(
   [uuidOf('Choose a device from the list.')],
   async (id): Promise<Refusal> => {
     const answer = await answerOf(async () => {
-      await revokeDevice(await database(), id, currentTime())
+      await revokePairedDevice(await database(), id, currentTime())
       return succeed(null)
     })
     revalidatePath('/settings/phones')
