@@ -32,9 +32,9 @@ async function workUntilFoam(page) {
   await openJob(page)
   await page.goto(`${page.url()}/run`)
   await page.locator('.run[data-live=true]').waitFor()
-  const foam = page.getByRole('group', { name: 'Foam' })
+  const foam = page.getByRole('group', { name: message('bay.foam.label') })
   for (let taps = 0; taps < 40 && !(await foam.isVisible()); taps += 1) await tapOnce(page)
-  await page.getByRole('button', { name: 'Brown' }).click()
+  await page.getByRole('button', { name: message('bay.foam.brown') }).click()
   await page.locator('.run-sight').waitFor()
   while (!(await foam.isVisible())) await tapOnce(page)
   await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
@@ -46,7 +46,7 @@ async function workUntilWet(page, more) {
   const done = page.locator('.run-acts [data-best]')
   await page.locator('.run[data-live=true]').waitFor()
   for (let taps = 0, wetAt = null; wetAt === null || taps < wetAt + more; taps += 1) {
-    if (wetAt === null && (await done.textContent()) === 'Sprayed') wetAt = taps
+    if (wetAt === null && (await done.textContent()) === message('bay.button.acts.spray')) wetAt = taps
     await tapOnce(page)
   }
   await page.locator('.run-state [role=status]', { hasText: /^Step/ }).waitFor()
@@ -55,27 +55,27 @@ async function workUntilWet(page, more) {
 /** Plans a black set in the morning sun and shows its order in time. */
 async function planInTheSun(page) {
   await openSet(page, 'Halden')
-  await page.getByRole('link', { name: 'Plan a visit' }).click()
-  await page.getByLabel('Service').selectOption('decontaminate')
-  await page.getByRole('button', { name: 'Plan it' }).click()
+  await page.locator('a[href$="/intake"]').first().click()
+  await page.getByLabel(message('intake.service')).selectOption('decontaminate')
+  await page.getByRole('button', { name: message('intake.plan') }).click()
   await page.locator('.plan-answer').waitFor()
   const settle = async () => {
     await page.waitForTimeout(700)
     await page.locator('.plan[aria-busy=false]').waitFor()
   }
-  await page.locator('.deeper > summary', { hasText: 'Weather and hands' }).click()
-  for (const [label, value] of [
-    ['Air, °C', '22'],
-    ['Humidity, %', '50'],
-    ['Cloud, %', '10'],
+  await page.locator('.deeper > summary', { hasText: message('plan.conditions') }).click()
+  for (const [field, value] of [
+    ['airCelsius', '22'],
+    ['humidityPercent', '50'],
+    ['cloudPercent', '10'],
   ])
-    await page.getByLabel(label, { exact: true }).fill(value)
+    await page.getByLabel(message(`conditions.fields.${field}`), { exact: true }).fill(value)
   await settle()
-  await page.getByLabel('Begins').fill('2026-06-20T09:00')
-  await page.getByLabel('Stands in').selectOption('partSun')
-  await page.getByRole('button', { name: 'Two people' }).click()
+  await page.getByLabel(message('conditions.begins')).fill('2026-06-20T09:00')
+  await page.getByLabel(message('conditions.place')).selectOption('partSun')
+  await page.getByRole('button', { name: message('conditions.people.two') }).click()
   await settle()
-  await page.locator('.deeper > summary', { hasText: 'Timeline' }).click()
+  await page.locator('.deeper > summary', { hasText: message('plan.timeline.title') }).click()
   await page.evaluate(() =>
     document.querySelector('.timeline').parentElement.scrollIntoView({ block: 'start' }),
   )
@@ -110,15 +110,15 @@ const views = [
   { name: 'settings', go: (page) => page.goto('/settings') },
   { name: 'phones', go: async (page) => {
     await page.goto('/settings/phones')
-    await page.getByRole('button', { name: /network in$/ }).click()
-    await page.getByRole('button', { name: /^Bay/ }).click()
+    await page.getByRole('button', { name: message('access.phones.allow') }).click()
+    await page.getByRole('button', { name: message('access.roles.bay.choice') }).click()
     await page.locator('.pair-spoken').waitFor()
   } },
   { name: 'due', go: (page) => page.goto('/due') },
   { name: 'log', go: (page) => page.goto('/log') },
   { name: 'intake-phone', size: phone, go: async (page) => {
     await openSet(page, 'Mossen')
-    await page.getByRole('link', { name: 'Plan a visit' }).click()
+    await page.locator('a[href$="/intake"]').first().click()
     await page.waitForURL(/intake$/)
   } },
   { name: 'run-phone', size: phone, dark: true, go: (page) => workUntilWet(page, 1) },
@@ -130,6 +130,8 @@ const to = option('to') ?? join(root, 'docs', 'screenshots')
 const only = option('only')?.split(',')
 mkdirSync(to, { recursive: true })
 await ensureBuilt()
+const { tsImport } = await import('tsx/esm/api')
+const { say: message } = await tsImport('../e2e/words.ts', import.meta.url)
 const folder = mkdtempSync(join(tmpdir(), 'even-spoke-pictures-'))
 await must('The demo data', node([bin.tsx, 'src/demo/seed.ts'], { env: { EVEN_SPOKE_DATA: folder } }))
 const { child, address } = await serve({ dataFolder: folder, port: await freePort(4710) })

@@ -39,7 +39,8 @@ const whenText = (item: DueItem, now: Date, t: Translator): string => {
 /** From when to when it may fall due, and how sure that is; a date that is known says nothing more. */
 function rangeText({ band, sureness }: DueItem, now: Date, t: Translator): string {
   if (!band) return sureness === 'sure' ? '' : t(`due.sureness.${sureness}`)
-  const range = t('due.range', { from: formatDay(band.from, now), to: formatDay(band.until, now) })
+  const [from, to] = [formatDay(band.from, now), formatDay(band.until, now)]
+  const range = from === to ? from : t('due.range', { from, to })
   return sureness === 'sure'
     ? range
     : t('due.unsureRange', { range, sureness: t(`due.sureness.${sureness}`) })
