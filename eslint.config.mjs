@@ -49,7 +49,7 @@ const inOrder = (root, levels) =>
 
 const coreZones = inOrder('./src/core', [
   ['message'],
-  ['quantity', 'wheel', 'tyre', 'acts'],
+  ['message', 'quantity', 'wheel', 'tyre', 'acts'],
   ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
   ['soils', 'protection', 'tools', 'schools', 'pace'],
   ['chemistry', 'visit-kinds'],
