@@ -13,6 +13,7 @@ import { protectionFacts } from '@/core/protection/kinds'
 import { zoneReach } from '@/core/reachability/zoneReach'
 import { cleansWheel } from '@/core/acts/stageKind'
 import { axleOf } from '@/core/wheel/position'
+import { headlineOf, maxHeadlineCharacters } from '@/core/words/sayPlan'
 import { makePlan } from './makePlan'
 
 /** How many times the usual number of situations is tried: `PROPERTY_TIMES=20 npx vitest run …` looks further. */
@@ -53,6 +54,21 @@ describe('the plan of any job', () => {
         expect([0, new Set(there).size]).toContain(mine.length)
       }
   })
+
+  holds(
+    'says products, time and people in one line; with the minutes of more rounds too',
+    (plan, job) => {
+      if (plan.steps.length === 0 || !plan.stages.some(({ kind }) => cleansWheel(kind))) return
+      const { stages, operatorSeconds } = plan
+      const longest = headlineOf({ ...job, crew: { people: 2 } }, stages, operatorSeconds, 7_199, 599)
+      for (const headline of [plan.headline, longest]) {
+        expect(headline).toMatch(/^[^;]+\. About [^;]+, (one person|two people)\.$/)
+        expect(headline.length).toBeLessThanOrEqual(maxHeadlineCharacters)
+      }
+      expect(longest).toContain('2 h to 2 h 10 min')
+    },
+    160 * times,
+  )
 
   holds('looks again before it protects, and protects nothing that was not cleaned', (plan) => {
     const { steps, protections } = plan

@@ -42,7 +42,7 @@ describe('what is chosen', () => {
     expect(plan.stages.filter(({ kind }) => kind === 'iron').map(({ corners }) => corners)).toEqual([
       ['frontLeft', 'frontRight'],
     ])
-    expect(plan.headline).toContain('on the fronts only')
+    expect(plan.headline).toMatch(/ and iron remover\. About /)
   })
 
   it('never puts strong chemistry on bare or unknown metal', () => {

@@ -114,8 +114,23 @@ export function sayTime(seconds: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }
 
+/** A headline stands in two lines on a phone. */
+export const maxHeadlineCharacters = 89
+
+/** Products in the order of their use, named once; as many as there is room for, the others counted. */
+function productsOf(job: Job, stages: readonly Stage[], room: number): string {
+  const names = [...new Set(stages.filter(onWheel).map((stage) => whatIs(stage, job)))]
+  const said = names
+    .map((_, index) => {
+      const left = names.length - 1 - index
+      return listed([...names.slice(0, index + 1), ...(left > 0 ? [`${left} more`] : [])])
+    })
+    .reverse()
+  return said.find(({ length }) => length <= room) ?? said.at(-1) ?? ''
+}
+
 /**
- * The answer as a colleague would say it.
+ * The answer as a colleague would say it: products, time, people. Where and how often stands below it.
  * @param clockSeconds from the first look to the note, where the steps stand in an order; else hand time stands alone
  * @param moreSeconds that second rounds may take, if the look asks for them
  */
@@ -126,11 +141,11 @@ export function headlineOf(
   clockSeconds: number = operatorSeconds,
   moreSeconds = 0,
 ): string {
-  const summary = summaryOf(job, stages)
-  if (summary === '') return 'Nothing in the cabinet can wash these wheels.'
+  if (!stages.some(onWheel)) return 'Nothing in the cabinet can wash these wheels.'
   const [time, most] = [sayTime(clockSeconds), sayTime(clockSeconds + moreSeconds)]
-  const range = most === time ? '' : `, up to ${most}`
+  const range = most === time ? time : `${time} to ${most}`
   const isSprayedOnly = stages.filter(onWheel).every((stage) => stage.kind === 'wash' && !isByHand(stage))
-  const how = isSprayedOnly ? ', sprayed and rinsed only: no tool in the kit works these wheels' : ''
-  return `${capital(summary)}${how}. About ${time}${range}, ${job.crew.people === 1 ? 'one person' : 'two people'}.`
+  const how = isSprayedOnly ? ', sprayed and rinsed only' : ''
+  const rest = `${how}. About ${range}, ${job.crew.people === 1 ? 'one person' : 'two people'}.`
+  return `${capital(productsOf(job, stages, maxHeadlineCharacters - rest.length))}${rest}`
 }
