@@ -55,20 +55,16 @@ describe('the plan of any job', () => {
       }
   })
 
-  holds(
-    'says products, time and people in one line; with the minutes of more rounds too',
-    (plan, job) => {
-      if (plan.steps.length === 0 || !plan.stages.some(({ kind }) => cleansWheel(kind))) return
-      const { stages, operatorSeconds } = plan
-      const longest = headlineOf({ ...job, crew: { people: 2 } }, stages, operatorSeconds, 7_199, 599)
-      for (const headline of [plan.headline, longest]) {
-        expect(headline).toMatch(/^[^;]+\. About [^;]+, (one person|two people)\.$/)
-        expect(headline.length).toBeLessThanOrEqual(maxHeadlineCharacters)
-      }
-      expect(longest).toContain('2 h to 2 h 10 min')
-    },
-    160 * times,
-  )
+  holds('says products, time and people in one line; with the minutes of more rounds too', (plan, job) => {
+    if (!plan.stages.some(({ kind }) => cleansWheel(kind))) return
+    const { stages, operatorSeconds } = plan
+    const longest = headlineOf({ ...job, crew: { people: 2 } }, stages, operatorSeconds, 6_600, 1_200)
+    for (const headline of [plan.headline, longest]) {
+      expect(headline).toMatch(/^[^;]+\. About [^;]+, (one person|two people)\.$/)
+      expect(headline.length).toBeLessThanOrEqual(maxHeadlineCharacters)
+    }
+    expect(longest).toContain('1 h 50 min to 2 h 10 min')
+  })
 
   holds('looks again before it protects, and protects nothing that was not cleaned', (plan) => {
     const { steps, protections } = plan

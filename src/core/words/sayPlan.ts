@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/job'
 import { axleOf, inWalkingOrder, positionNames, type Position } from '@/core/wheel/position'
 import type { Stage } from '@/core/plan/plan'
 import { isByHand } from '@/core/plan/byHand'
-import { cleansWheel } from '@/core/acts/stageKind'
+import { cleansWheel, type StageKind } from '@/core/acts/stageKind'
 
 /** How a person names a group of wheels. */
 export function nameCorners(corners: readonly Position[], all: readonly Position[]): string {
@@ -117,15 +117,24 @@ export function sayTime(seconds: number): string {
 /** A headline stands in two lines on a phone. */
 export const maxHeadlineCharacters = 89
 
-/** Products in the order of their use, named once; as many as there is room for, the others counted. */
+/** What a stage is for, where there is no room for what it is. */
+const inShort: Partial<Record<StageKind, string>> = {
+  waterless: 'waterless wash',
+  wash: 'wash',
+  iron: 'iron',
+  mineral: 'scale',
+  tar: 'tar',
+}
+
+/** Products in the order of their use, each named once; where there are too many, in fewer words. */
 function productsOf(job: Job, stages: readonly Stage[], room: number): string {
-  const names = [...new Set(stages.filter(onWheel).map((stage) => whatIs(stage, job)))]
-  const said = names
-    .map((_, index) => {
-      const left = names.length - 1 - index
-      return listed([...names.slice(0, index + 1), ...(left > 0 ? [`${left} more`] : [])])
-    })
-    .reverse()
+  const ways: ((stage: Stage) => string)[] = [
+    (stage) => whatIs(stage, job),
+    ({ family }) => familyOf(family).name,
+    ({ family, kind }) => (kind === 'wash' ? 'wash' : familyOf(family).name),
+    ({ family, kind }) => inShort[kind] ?? familyOf(family).name,
+  ]
+  const said = ways.map((name) => listed([...new Set(stages.filter(onWheel).map(name))]))
   return said.find(({ length }) => length <= room) ?? said.at(-1) ?? ''
 }
 
