@@ -274,7 +274,7 @@ export async function fuzz(address, count, { seed = 'even', recorded = [] } = {}
   const home = await ask(address, { method: 'GET', path: '/wheels', headers: { host } })
   const ids = [...new Set(home.text.match(/[0-9a-f-]{36}/g) ?? [])].slice(0, 5)
   const idOf = (name) => Object.entries(manifest.node).find(([, one]) => one.exportedName === name)[0]
-  await atDesk(address, host, idOf('letNetworkIn'), [true])
+  await atDesk(address, host, idOf('allowNetwork'), [true])
   const pairing = idOf('newPairingCode')
   const app = {
     senders: sendersOf({
