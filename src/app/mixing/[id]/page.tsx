@@ -45,7 +45,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           </p>
         </div>
         <div className="chips">
-          <Link href="/bench" className="btn btn-outline-secondary">
+          <Link href="/mixing" className="btn btn-outline-secondary">
             {t('mixing.bottle.back')}
           </Link>
           <PrintButton />
