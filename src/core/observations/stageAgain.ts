@@ -39,6 +39,6 @@ export function stageAgain(job: Job, stage: Stage, corner: Corner, id: string, w
   )
 }
 
-/** A escalation of the ladder as a stage at one wheel. */
+/** An escalation of the ladder as a stage at one wheel. */
 export const escalationStage = (job: Job, escalation: Escalation, corner: Corner, id: string): Stage =>
   priced({ ...stageOf({ ...escalation, corners: [corner] }, 0, job), id }, job)

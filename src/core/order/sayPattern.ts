@@ -63,7 +63,7 @@ export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pa
     const own = pattern.turn
       .map((at) => inRounds[at])
       .filter((block) => block?.round === number && block.words !== '') as typeof inRounds
-    // Evidence from the block that begins a wheel on; what a turn works before it belongs to the next turn then.
+    // Said from the block that begins a wheel; what a turn works before it belongs to the next turn then.
     const from = own.findIndex((block) => own.every(({ move }) => block.move <= move))
     const base = own[from]?.behind ?? 0
     return [...own.slice(from), ...own.slice(0, from)]

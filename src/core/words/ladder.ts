@@ -21,7 +21,7 @@ const hasPolishedMetal = ({ group }: GroupChoice): boolean =>
     Object.values(finishes).some(({ finish }) => finish === 'polishedBare'),
   )
 
-/** So much more a escalation does at least than the one before it. House estimate. */
+/** How much more an escalation does, at least, than the one before it. House estimate. */
 const worthARung = 1.02
 /** Escalations that are named; after them one stops. */
 const maxRungs = 3

@@ -195,7 +195,7 @@ export class Outbox {
     }
     this.done.add(requestId)
     this.held.delete(requestId)
-    // Evidence before anything is waited for: nobody sees it neither waiting nor stored.
+    // Announced before the first await, so that nobody finds it neither waiting nor stored.
     this.tellOutcome(item, outcome)
     await this.forgotten(requestId)
   }
