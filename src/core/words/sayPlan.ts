@@ -114,7 +114,7 @@ export function sayTime(seconds: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }
 
-/** A headline stands in two lines on a phone. */
+/** Longer ones are not read at a glance. */
 export const maxHeadlineCharacters = 89
 
 /** What a stage is for, where there is no room for what it is. */
