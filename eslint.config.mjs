@@ -49,9 +49,9 @@ const inOrder = (root, levels) =>
 
 const coreZones = inOrder('./src/core', [
   ['message'],
-  ['message', 'quantity', 'wheel', 'tyre', 'acts'],
+  ['quantity', 'wheel', 'tyre', 'acts'],
   ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
-  ['soils', 'protection', 'tools', 'schools', 'pace'],
+  ['soils', 'protection', 'tools', 'methods', 'pace'],
   ['chemistry', 'visit-kinds'],
   ['conditions', 'efficacy'],
   ['rules'],
@@ -59,7 +59,7 @@ const coreZones = inOrder('./src/core', [
   ['plan', 'operator-time', 'reachability'],
   ['choice', 'cost'],
   ['timing'],
-  ['words'],
+  ['reasons'],
   ['stages', 'steps'],
   ['cards', 'passes'],
   ['planning', 'sequence', 'run'],

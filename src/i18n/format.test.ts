@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { formatClock, formatDuration, formatMillilitres, formatMoney } from './format'
+import { formatClock, formatDuration, formatDwell, formatMillilitres, formatMoney } from './format'
 
 test.each([
   [45, '45 s'],
@@ -27,3 +27,14 @@ test.each([
   [220.4, '220 ml'],
   [1250, '1.25 l'],
 ])('%d ml', (millilitres, text) => expect(formatMillilitres(millilitres)).toBe(text))
+
+test.each([
+  [45, '45 s'],
+  [89, '89 s'],
+  [90, '90 s'],
+  [200, '3.5 min'],
+  [599, '10 min'],
+  [600, '10 min'],
+  [2550, '43 min'],
+  [4000, '1 h 7 min'],
+])('a dwell of %i seconds reads %s', (seconds, text) => expect(formatDwell(seconds)).toBe(text))

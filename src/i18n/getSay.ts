@@ -5,5 +5,5 @@ import { sayer, type Say } from './sayer'
 /** Says what the core has to say, for pages and routes that wait for their data. */
 export async function getSay(): Promise<Say> {
   const [t, format] = await Promise.all([getTranslations(), getFormatter()])
-  return sayer({ t, list: (parts) => format.list(parts, { type: 'conjunction' }), now: currentTime() })
+  return sayer({ t, list: (parts, type) => format.list(parts, { type }), now: currentTime() })
 }

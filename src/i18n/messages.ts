@@ -9,16 +9,22 @@ import estimates from '../../messages/en/estimates.json'
 import frame from '../../messages/en/frame.json'
 import intake from '../../messages/en/intake.json'
 import log from '../../messages/en/log.json'
+import methods from '../../messages/en/methods.json'
 import mixing from '../../messages/en/mixing.json'
+import observations from '../../messages/en/observations.json'
+import order from '../../messages/en/order.json'
 import outbox from '../../messages/en/outbox.json'
 import photos from '../../messages/en/photos.json'
 import plan from '../../messages/en/plan.json'
 import protection from '../../messages/en/protection.json'
+import reasons from '../../messages/en/reasons.json'
+import ruleBook from '../../messages/en/ruleBook.json'
 import rules from '../../messages/en/rules.json'
 import settings from '../../messages/en/settings.json'
 import sheet from '../../messages/en/sheet.json'
 import terms from '../../messages/en/terms.json'
 import today from '../../messages/en/today.json'
+import steps from '../../messages/en/steps.json'
 import wheelSet from '../../messages/en/wheelSet.json'
 import wheels from '../../messages/en/wheels.json'
 
@@ -35,15 +41,21 @@ export const english = {
   frame,
   intake,
   log,
+  methods,
   mixing,
+  observations,
+  order,
   outbox,
   photos,
   plan,
   protection,
+  reasons,
+  ruleBook,
   rules,
   settings,
   sheet,
   terms,
+  steps,
   today,
   wheelSet,
   wheels,

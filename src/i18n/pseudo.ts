@@ -1,6 +1,5 @@
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser'
 import { printAST } from '@formatjs/icu-messageformat-parser/printer.js'
-import type { AbstractIntlMessages } from 'next-intl'
 
 const accents: Readonly<Record<string, string>> = {
   a: 'á',
@@ -49,12 +48,3 @@ function pseudoElement(element: MessageFormatElement): MessageFormatElement {
 
 /** A message in the language of the tests: `Save` is `⟦Sávé~~⟧`. */
 export const pseudoMessage = (message: string): string => `⟦${printAST(parse(message).map(pseudoElement))}⟧`
-
-/** All messages in the language of the tests. */
-export const pseudoMessages = (messages: AbstractIntlMessages): AbstractIntlMessages =>
-  Object.fromEntries(
-    Object.entries(messages).map(([key, value]) => [
-      key,
-      typeof value === 'string' ? pseudoMessage(value) : pseudoMessages(value),
-    ]),
-  )

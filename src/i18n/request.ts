@@ -6,6 +6,6 @@ import { english } from './messages'
 export default getRequestConfig(async () => {
   const locale = language()
   if (locale !== pseudoLanguage) return { locale, messages: english }
-  const { pseudoMessages } = await import('./pseudo')
-  return { locale, messages: pseudoMessages(english) }
+  const { readPseudoMessages } = await import('./pseudoMessages')
+  return { locale, messages: readPseudoMessages() }
 })

@@ -1,6 +1,7 @@
 import { createFormatter, createTranslator } from 'use-intl/core'
+import { sayDilution } from '@/core/dilution'
 import type { Message, Quantity, Said, Sayable } from '@/core/message/message'
-import { formatDay, formatDuration, formatMillilitres, formatMoney } from './format'
+import { formatDay, formatDuration, formatDwell, formatMillilitres, formatMoney } from './format'
 import type { Messages } from './messages'
 import type { Translator } from './translator'
 
@@ -9,31 +10,55 @@ export type Say = (said: Said) => string
 
 interface Speech {
   readonly t: Translator
-  readonly list: (parts: readonly string[]) => string
+  readonly list: (parts: readonly string[], kind: 'conjunction' | 'disjunction') => string
   /** A day of another year is said with its year. */
   readonly now: Date
 }
 
 function quantityText(quantity: Quantity, { now }: Speech): string {
   if ('seconds' in quantity) return formatDuration(quantity.seconds)
+  if ('dwellSeconds' in quantity) return formatDwell(quantity.dwellSeconds)
   if ('millilitres' in quantity) return formatMillilitres(quantity.millilitres)
+  if ('litres' in quantity) return formatMillilitres(1000 * quantity.litres)
+  if ('millimetres' in quantity) return `${Math.round(quantity.millimetres)} mm`
   if ('celsius' in quantity) return `${Math.round(quantity.celsius)} °C`
   if ('share' in quantity) return `${Math.round(quantity.share * 100)} %`
+  if ('dilution' in quantity) return sayDilution(quantity.dilution)
   if ('minor' in quantity) return formatMoney(quantity.minor, quantity.currency)
   return formatDay(quantity.day, now)
 }
 
 const isList = (value: Sayable): value is readonly Sayable[] => Array.isArray(value)
-const isMessage = (value: Message | Quantity): value is Message => 'key' in value
+
+/** The first letter of a name or a word; marks before it are left alone. */
+export const capitalised = (text: string): string =>
+  text.replace(/\p{L}|\p{N}/u, (letter) => letter.toUpperCase())
 
 function textOf(value: Sayable, speech: Speech): string {
   if (typeof value === 'string') return value
-  if (isList(value)) return speech.list(value.map((one) => textOf(one, speech)))
-  return isMessage(value) ? messageText(value, speech) : quantityText(value, speech)
+  if (isList(value))
+    return speech.list(
+      value.map((one) => textOf(one, speech)),
+      'conjunction',
+    )
+  if ('key' in value) return messageText(value, speech)
+  if ('capital' in value) return capitalised(textOf(value.capital, speech))
+  if ('shortest' in value) {
+    const ways = value.shortest.map((one) => textOf(one, speech))
+    return ways.find(({ length }) => length <= value.maxCharacters) ?? ways.at(-1) ?? ''
+  }
+  if ('either' in value)
+    return speech.list(
+      value.either.map((one) => textOf(one, speech)),
+      'disjunction',
+    )
+  return quantityText(value, speech)
 }
 
 /** Numbers and instants are the library's to write; everything else is text by now. */
-function messageText({ key, values = {} }: Message, speech: Speech): string {
+function messageText({ key, values = {}, text }: Message, speech: Speech): string {
+  // A later version has no such message any more.
+  if (text !== undefined && !speech.t.has(key)) return text
   const texts = Object.entries(values).map(([name, value]) => [
     name,
     typeof value === 'number' || value instanceof Date ? value : textOf(value, speech),
@@ -52,7 +77,7 @@ export function sayerOf(locale: string, messages: Messages, now: Date): Say {
   const format = createFormatter({ locale })
   return sayer({
     t: createTranslator({ locale, messages }) as Translator,
-    list: (parts) => format.list(parts, { type: 'conjunction' }),
+    list: (parts, type) => format.list(parts, { type }),
     now,
   })
 }

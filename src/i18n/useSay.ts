@@ -1,10 +1,21 @@
 import { useFormatter, useTranslations } from 'next-intl'
+import { useMemo } from 'react'
 import { currentTime } from '@/clock'
 import { sayer, type Say } from './sayer'
+import { spoken, type Spoken } from './spoken'
 
 /** Says what the core has to say, in the language of the page. */
 export function useSay(): Say {
   const t = useTranslations()
   const format = useFormatter()
-  return sayer({ t, list: (parts) => format.list(parts, { type: 'conjunction' }), now: currentTime() })
+  return useMemo(
+    () => sayer({ t, list: (parts, type) => format.list(parts, { type }), now: currentTime() }),
+    [t, format],
+  )
+}
+
+/** A value in which every message is text. */
+export function useSpoken<T>(value: T): Spoken<T> {
+  const say = useSay()
+  return useMemo(() => spoken(value, say), [value, say])
 }

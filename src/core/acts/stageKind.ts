@@ -4,20 +4,6 @@ export const stageKinds = [
 /** What a stage of chemistry is for, in working order. */
 export type StageKind = (typeof stageKinds)[number]
 
-export const stageNames: Record<StageKind, string> = {
-  presoak: 'Pre-soak',
-  arch: 'Arches',
-  tyre: 'Tyres',
-  waterless: 'Waterless',
-  wash: 'Wheel wash',
-  iron: 'Bonded dust',
-  mineral: 'Mineral scale',
-  tar: 'Tar',
-  polish: 'Metal polish',
-  protect: 'Protection',
-  dress: 'Tyre dressing',
-}
-
 /** Rubber and liners. */
 export const isOnRubber = (kind: StageKind): boolean => kind === 'arch' || kind === 'tyre'
 /** What stays on. */

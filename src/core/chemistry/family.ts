@@ -22,29 +22,12 @@ export type Trait = (typeof traits)[number]
 export const deliveries = ['trigger', 'pumpFoamer', 'lance', 'bucket', 'brush', 'cloth'] as const
 export type Delivery = (typeof deliveries)[number]
 
-export const deliveryNames: Record<Delivery, string> = {
-  trigger: 'trigger bottle',
-  pumpFoamer: 'pump foamer',
-  lance: 'foam lance',
-  bucket: 'bucket',
-  brush: 'brush',
-  cloth: 'cloth',
-}
-
 /** What a product does to protection that is already there. */
 export const protectionWears = ['none', 'hardly', 'some', 'strips'] as const
 export type ProtectionWear = (typeof protectionWears)[number]
-export const protectionWearNames: Record<ProtectionWear, string> = {
-  none: 'leaves protection alone',
-  hardly: 'hardly touches protection',
-  some: 'costs some protection',
-  strips: 'strips protection',
-}
-
 export type Surface = 'wheel' | 'tyre' | 'arch'
 
 interface FamilyBase extends Character {
-  readonly name: string
   /** Strength as used, share of concentrate; weaker end first. */
   readonly strength: { readonly from: number; readonly to: number }
   readonly dwellSeconds: { readonly min: number; readonly max: number }
@@ -52,8 +35,6 @@ interface FamilyBase extends Character {
   readonly surfaces: readonly Surface[]
   readonly traits: readonly Trait[]
   readonly hazards: readonly Hazard[]
-  /** What it is for, in a person's words. */
-  readonly purposeText: string
 }
 
 export const hazards = ['irritant', 'corrosive', 'fumes', 'flammable'] as const

@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import { familyOf } from './families'
 import type { Trait } from './family'
 import type { Product } from './product'
@@ -9,18 +10,13 @@ import type { Product } from './product'
 export const longestKinds = ['contact', 'wet'] as const
 export type LongestKind = (typeof longestKinds)[number]
 
-export const longestNames: Record<LongestKind, string> = {
-  contact: 'rinse within this time',
-  wet: 'keep it wet and reapply as you go',
-}
-
 const bites: readonly Trait[] = ['strongAcid', 'strongAlkali', 'solvent']
 
 /** What a label's longest time means at some places, and why it is stricter there than the product is by itself. */
 export interface Longest {
   readonly kind: LongestKind
   /** A clause; empty where it is as the product has it. */
-  readonly because: string
+  readonly because: Said
 }
 
 /** The kind of a product: its own, else by what its family does. House estimate. */

@@ -2,14 +2,6 @@
 export const movementKinds = ['bought', 'used', 'mixed', 'counted', 'corrected'] as const
 export type MovementKind = (typeof movementKinds)[number]
 
-export const movementNames: Record<MovementKind, string> = {
-  bought: 'Bought',
-  used: 'Used by a visit',
-  mixed: 'Mixed into a bottle',
-  counted: 'Counted',
-  corrected: 'Corrected',
-}
-
 /** Those a person enters; the others come from the work. */
 export const enteredMovements = ['bought', 'counted', 'corrected'] as const satisfies readonly MovementKind[]
 export type EnteredMovement = (typeof enteredMovements)[number]

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Cost } from './cost'
+import type { Cost } from './cost'
 import { describe, expect, it } from 'vitest'
 import { testJob } from '@/core/job/testJob'
 import type { GroupChoice } from './chooseForGroup'

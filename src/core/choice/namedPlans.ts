@@ -4,7 +4,7 @@ import { handSecondsAllowed, type Job, type PlanName } from '@/core/job/job'
 import type { GroupChoice } from './chooseForGroup'
 import { recipeOf } from './sharedRecipes'
 import { strongest } from './candidates'
-import { type Found } from './stages'
+import type { Found } from './stages'
 
 /** One plan for each group of wheels, and what they cost together. */
 export interface WholeChoice {

@@ -1,7 +1,7 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { removalInTime } from '@/core/efficacy/removalInTime'
-import { type Use } from '@/core/efficacy/removal'
+import type { Use } from '@/core/efficacy/removal'
 import { wearShare } from '@/core/efficacy/wear'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { surfaceCelsiusOf, type Corner, type Job } from '@/core/job/job'

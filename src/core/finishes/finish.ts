@@ -4,35 +4,8 @@ export const finishes = [
 ] as const // prettier-ignore
 export type Finish = (typeof finishes)[number]
 
-export const finishNames: Record<Finish, string> = {
-  paintedGloss: 'painted, gloss lacquer',
-  glossBlack: 'gloss black',
-  matte: 'matte or satin lacquer',
-  powderCoat: 'powder coat',
-  diamondCut: 'diamond-cut',
-  polishedBare: 'polished bare aluminium',
-  brushedBare: 'brushed or raw alloy',
-  anodised: 'anodised',
-  chrome: 'chrome plated',
-  carbonFibre: 'carbon fibre',
-  magnesium: 'magnesium',
-  paintedSteel: 'painted steel',
-  plasticTrim: 'plastic trim cover',
-  filmWrapped: 'film-wrapped or colour-dipped',
-  unknown: 'not known',
-}
-
 export const conditions = ['sound', 'chipped', 'peeling', 'corroded', 'curbRashed', 'unknown'] as const
 export type Condition = (typeof conditions)[number]
-
-export const conditionNames: Record<Condition, string> = {
-  sound: 'sound',
-  chipped: 'stone-chipped',
-  peeling: 'lacquer peeling',
-  corroded: 'corrosion under the edge',
-  curbRashed: 'curb rash',
-  unknown: 'not known',
-}
 
 /** Finishes with no lacquer between chemistry and metal. */
 export const bareFinishes: readonly Finish[] = [
@@ -69,10 +42,9 @@ export const isDelicate = (state: { finish: Finish; condition: Condition }): boo
   ['diamondCut', 'carbonFibre', 'plasticTrim'].includes(state.finish)
 
 /** Why a condition cannot be with a finish; null where it can. */
-export function contradiction(finish: Finish, condition: Condition): string | null {
-  if (condition === 'peeling' && bareFinishes.includes(finish) && finish !== 'chrome')
-    return `${finishNames[finish]} has no lacquer that could peel; choose the lacquered finish or another condition.`
+export function contradiction(finish: Finish, condition: Condition): 'noLacquer' | 'noCorrosion' | null {
+  if (condition === 'peeling' && bareFinishes.includes(finish) && finish !== 'chrome') return 'noLacquer'
   if (condition === 'corroded' && ['plasticTrim', 'filmWrapped', 'carbonFibre'].includes(finish))
-    return `${finishNames[finish]} does not corrode; choose the finish below it or another condition.`
+    return 'noCorrosion'
   return null
 }

@@ -12,7 +12,7 @@ import type { TestSpot } from './testSpot'
 import type { WheelGeometry } from '@/core/wheel-geometry'
 import type { ArchLiner, Position, VehicleKind } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
-import type { Schools } from '@/core/schools/schools'
+import type { Methods } from '@/core/methods/methods'
 
 /** One wheel as it stands before the work. */
 export interface Corner {
@@ -57,7 +57,7 @@ export interface Job {
   readonly crew: { readonly people: number }
   readonly cabinet: readonly Product[]
   readonly tools: readonly Tool[]
-  readonly schools: Schools
+  readonly schools: Methods
   readonly wishes: Wishes
   readonly estimates: OwnEstimates
   /** What the person's own logged times say against the house's hand times. */

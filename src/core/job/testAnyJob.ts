@@ -4,7 +4,7 @@ import type { FamilyId } from '@/core/chemistry/families'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { plainConditions } from '@/core/conditions/conditions'
 import { finishes as allFinishes, type Condition, type Finish } from '@/core/finishes/finish'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import type { Grade } from '@/core/soils/soil'
 import { starterTools } from '@/core/tools/starterTools'
 import { toolKinds, type ToolKind } from '@/core/tools/tool'
@@ -114,7 +114,7 @@ export function jobOf(one: Situation): Job {
       raining: one.raining,
     }),
     crew: { people: one.people },
-    schools: { ...defaultSchools, ...one.schools },
+    schools: { ...defaultMethods, ...one.schools },
     wishes: { prefer: one.prefer, pinned: [], forbidden: [] },
   })
 }

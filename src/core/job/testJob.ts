@@ -7,7 +7,7 @@ import { wheelGeometry, type WheelGeometry, type WheelMeasures } from '@/core/wh
 import type { Position } from '@/core/wheel/position'
 import { finishZones } from '@/core/wheel/zone'
 import { noWishes, type Corner, type Job } from './job'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 
 export function testWheel(changes: Partial<WheelMeasures> = {}): WheelGeometry {
   const made = wheelGeometry({
@@ -50,7 +50,7 @@ export const testJob = (corners: readonly Corner[], changes: Partial<Job> = {}):
   crew: { people: 1 },
   cabinet: starterCabinet,
   tools: starterTools,
-  schools: defaultSchools,
+  schools: defaultMethods,
   wishes: noWishes,
   estimates: {},
   pace: {},

@@ -1,3 +1,5 @@
+import type { Said } from '@/core/message/message'
+import { withName } from '@/core/message/withName'
 import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
 import type { Option } from '@/core/choice/option'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
@@ -14,7 +16,7 @@ export function replaceStage(
   job: Job,
   old: Stage,
   option: Option,
-  why: string,
+  why: Said,
   settled: ReadonlySet<string>,
 ): { readonly plan: Plan; readonly stage: Stage } {
   const begun = new Set(
@@ -48,7 +50,7 @@ export function replaceStage(
   }
   const isThere = ({ corner }: Step): boolean => corners.some(({ position }) => position === corner)
   const booked = withStage(plan, job, stage)
-  const named = (text: string): string => text.replaceAll(old.productName, stage.productName)
+  const named = (said: Said): Said => withName(said, old.productName, stage.productName)
   const renamed = (id: string): string => (id === old.id ? stage.id : id)
   const steps = booked.steps.map((step): Step => {
     const touches = step.stageId === old.id || takesOff(step, old.id) || step.alsoStarts?.includes(old.id)

@@ -1,7 +1,8 @@
+import { message, type Sayable } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { strengthOrder } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import { pickTool } from '@/core/reachability/pickTool'
-import { soilNames } from '@/core/soils/soil'
 import {
   RubberCandidates,
   rubberToolSite,
@@ -9,7 +10,6 @@ import {
   type RubberCandidate,
 } from '@/core/stages/rubberCandidates'
 import { zoneTools } from '@/core/stages/stageDraft'
-import { sayDilution } from '@/core/dilution'
 import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
 
 interface RubberSpot extends Spot {
@@ -19,8 +19,10 @@ interface RubberSpot extends Spot {
 const strengthOf = (product: RubberCandidate['product'], fraction: number): number =>
   strengthOrder(product.family) + fraction
 
-const nameOf = ({ product, fraction }: RubberCandidate): string =>
-  fraction === 1 ? product.name : `${product.name} at ${sayDilution(fraction)}`
+const nameOf = ({ product, fraction }: RubberCandidate): Sayable =>
+  fraction === 1
+    ? product.name
+    : message('reasons.product.mixed', { name: product.name, dilution: { dilution: fraction } })
 
 /** The next escalation for rubber or liner: stronger, else another cleaner, else the same left longer. */
 export function rubberEscalation(job: Job, { corner, surface, soil, tried }: RubberSpot): Escalation | null {
@@ -60,8 +62,17 @@ export function rubberEscalation(job: Job, { corner, surface, soil, tried }: Rub
     tools: zoneTools(new Map([[surface, tool]])),
     judgement: next.judgement,
     why: isLonger
-      ? `${soilNames[soil]} does not give way: ${next.product.name} once more, left ${min} s.`
-      : `${soilNames[soil]} does not give way: ${mine.some(({ productId }) => productId === next.product.id) ? 'stronger' : 'another cleaner'}, ${nameOf(next)}.`,
+      ? message('observations.look.rubberLonger', {
+          soil: { capital: term('soil', soil) },
+          product: next.product.name,
+          time: { dwellSeconds: min },
+        })
+      : message(
+          mine.some(({ productId }) => productId === next.product.id)
+            ? 'observations.look.rubberStronger'
+            : 'observations.look.rubberOther',
+          { soil: { capital: term('soil', soil) }, product: nameOf(next) },
+        ),
     care: [],
     rounds: 1,
   }

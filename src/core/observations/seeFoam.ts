@@ -1,7 +1,7 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
 import { takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import type { Foam } from '@/core/run/answer'
 import { foamAmounts, hasStalled, roundsMore } from './foamRounds'
-import { capital } from '@/core/words/sayPlan'
 import { nextRung } from './escalation'
 import { addedSteps, insertAfter, laterAt, leftOut, rinseOf, withSight, withStage } from './seenPlan'
 import type { Sighting } from './sighting'
@@ -46,14 +46,13 @@ function roundsLeft({ plan, step }: Sighting<'foam'>): Step[] {
   return [...own, ...rinses]
 }
 
-const sayForecast = (foams: readonly Foam[]): string => {
+const sayForecast = (foams: readonly Foam[]): Said => {
   const more = roundsMore(foams)
-  return more === null || more === 0
-    ? ''
-    : ` It falls: about ${more === 1 ? 'one round' : `${more} rounds`} more.`
+  return more === null || more === 0 ? '' : message('observations.foam.fewer', { rounds: more })
 }
 
-const foamText = (foam: Foam): string => `${capital(foam)} foam`
+const foamText = (foam: Foam): Message => message(`observations.foam.${foam}`)
+const startsWithFoam = (foam: Foam) => ({ foam: { capital: foamText(foam) } })
 
 /** White ends the rounds, brown and tan bring one more; where it does not fall, something else goes on. */
 export function seeFoam(seen: Sighting<'foam'>): Plan {
@@ -68,24 +67,32 @@ export function seeFoam(seen: Sighting<'foam'>): Plan {
       settled,
     )
     const isLess = planned.length > 0
-    return withSight(without, step.id, `White foam: the rubber is bare.${isLess ? ' No further round.' : ''}`)
+    return withSight(
+      without,
+      step.id,
+      message(isLess ? 'observations.foam.cleanNoMore' : 'observations.foam.clean'),
+    )
   }
   if (foamAmounts[foam] <= foamAmounts.cream)
     return withSight(
       plan,
       step.id,
       planned.length > 0
-        ? 'Cream foam: the round that is planned will do.'
-        : 'Cream foam: bare enough for a dressing.',
+        ? message('observations.foam.plannedIsEnough')
+        : message('observations.foam.cleanEnough'),
     )
   if (hasStalled(foams)) return changed(seen, planned, foams)
   if (planned.length > 0)
-    return withSight(plan, step.id, `${foamText(foam)}: the next round follows.${sayForecast(foams)}`)
+    return withSight(
+      plan,
+      step.id,
+      sentences(message('observations.foam.next', startsWithFoam(foam)), sayForecast(foams)),
+    )
   if (foams.length >= maxRounds)
     return withSight(
       plan,
       step.id,
-      `${foamText(foam)} after ${foams.length} rounds: leave it for another day, and do not dress over it.`,
+      message('observations.foam.giveUp', { foam: foamText(foam), rounds: foams.length }),
     )
   return oneMore(seen, foams)
 }
@@ -95,7 +102,10 @@ function oneMore(seen: Sighting<'foam'>, foams: readonly Foam[]): Plan {
   const { job, plan, step, corner, answer } = seen
   const stage = plan.stages.find(({ id }) => id === step.stageId)
   if (!stage) return plan
-  const because = `${foamText(answer.foam)}: one round more.${sayForecast(foams)}`
+  const because = sentences(
+    message('observations.foam.oneMore', startsWithFoam(answer.foam)),
+    sayForecast(foams),
+  )
   return withRound(seen, plan, stageAgain(job, stage, corner, roundId(seen, foams), because), because)
 }
 
@@ -105,21 +115,17 @@ function changed(seen: Sighting<'foam'>, planned: readonly Step[], foams: readon
   const here = new Set(plan.steps.filter((one) => one.corner === step.corner).map(({ stageId }) => stageId))
   const tried = plan.stages.filter(({ id, kind }) => kind === 'tyre' && here.has(id))
   const escalation = nextRung(job, { corner, zone: 'tyre', soil: 'tyreBrowning', tried })
-  const said = `${foamText(answer.foam)} again: it does not fall.`
+  const said = message('observations.foam.stalled', startsWithFoam(answer.foam))
   if (!escalation)
-    return withSight(
-      plan,
-      step.id,
-      `${said} Nothing in the cabinet goes further; a stronger cleaner for rubber would.`,
-    )
+    return withSight(plan, step.id, sentences(said, message('observations.foam.nothingStronger')))
   if (foams.length >= maxRounds || tried.length >= maxProducts)
-    return withSight(plan, step.id, `${said} Leave it for another day, and do not dress over it.`)
+    return withSight(plan, step.id, sentences(said, message('observations.foam.leaveIt')))
   const without = leftOut(
     plan,
     planned.map(({ id }) => id),
     settled,
   )
-  const because = `${said} ${capital(escalation.why)}`
+  const because = sentences(said, escalation.why)
   return withRound(seen, without, escalationStage(job, escalation, corner, roundId(seen, foams)), because)
 }
 
@@ -128,7 +134,7 @@ const roundId = ({ step }: Sighting<'foam'>, foams: readonly Foam[]): string =>
   `tyre-${step.corner}-round${foams.length + 1}`
 
 /** Puts a round in: in before the rinse that is due where that was chosen, else with a rinse of its own after it. */
-function withRound(seen: Sighting<'foam'>, plan: Plan, stage: Stage, because: string): Plan {
+function withRound(seen: Sighting<'foam'>, plan: Plan, stage: Stage, because: Said): Plan {
   const { job, step, corner, answer } = seen
   const booked = withStage(plan, job, stage)
   const rinse = step.stageId === null ? undefined : rinseOf(booked, step.id, step.stageId)

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Plan } from '@/core/plan/plan'
 import { addedSteps, insertAfter, laterAt, leftOut, withSight, withStage } from './seenPlan'
 import type { Sighting } from './sighting'
@@ -17,19 +18,19 @@ export function seeIron({ job, plan, step, corner, answer, settled }: Sighting<'
       planned.map(({ id }) => id),
       settled,
     )
-    return withSight(without, step.id, `Bled out.${planned.length > 0 ? ' No second application here.' : ''}`)
+    return withSight(
+      without,
+      step.id,
+      message(planned.length > 0 ? 'observations.iron.doneNoMore' : 'observations.iron.done'),
+    )
   }
-  if (planned.length > 0) return withSight(plan, step.id, 'Still bleeding: the next application follows.')
+  if (planned.length > 0) return withSight(plan, step.id, message('observations.iron.next'))
   const applications = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'iron').length
   const off = [step.stageId, ...(step.alsoStops ?? [])]
   const stage = plan.stages.find(({ id, kind }) => kind === 'iron' && off.includes(id))
   if (!stage || applications >= maxApplications)
-    return withSight(
-      plan,
-      step.id,
-      'It bleeds after three applications: what is left sits deep. Leave it for clay or another visit.',
-    )
-  const because = 'It still bleeds: once more, here only.'
+    return withSight(plan, step.id, message('observations.iron.deep'))
+  const because = message('observations.iron.again')
   const again = stageAgain(job, stage, corner, `iron-${step.corner}-again${applications}`, because)
   const booked = withStage(plan, job, again)
   return withSight(

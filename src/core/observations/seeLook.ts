@@ -1,9 +1,7 @@
+import { message, sentences, type Message } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import type { Plan, Stage, Step } from '@/core/plan/plan'
 import type { Stayed } from '@/core/run/answer'
-import { soilNames } from '@/core/soils/soil'
-import { zoneNames } from '@/core/wheel/zone'
-import { listed } from '@/core/words/listed'
-import { capital } from '@/core/words/sayPlan'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/acts/stageKind'
 import { nextRung, type Escalation } from './escalation'
 import { addedSteps, furtherLook, insertAfter, spotSteps, withSight, withStage } from './seenPlan'
@@ -13,7 +11,8 @@ import { escalationStage } from './stageAgain'
 /** What drips first, then the trade's order on the wheel. */
 const inOrder: readonly StageKind[] = ['arch', 'tyre', 'wash', 'waterless', 'iron', 'mineral', 'tar']
 
-export const stayedText = ({ zone, soil }: Stayed): string => `${soilNames[soil]} at the ${zoneNames[zone]}`
+export const stayedText = ({ zone, soil }: Stayed): Message =>
+  message('observations.look.stayed', { soil: term('soil', soil), zone: term('zone', zone) })
 
 /** Stages that were at a zone of a wheel before a step. */
 function triedAt(plan: Plan, step: Step, zone: Stayed['zone']): Stage[] {
@@ -40,7 +39,7 @@ function joined(escalations: readonly Escalation[]): Escalation[] {
         ...known.tools,
         ...escalation.tools.filter(({ tool }) => !known.tools.some((one) => one.tool === tool)),
       ]
-      return all.with(at, { ...known, zones, tools, why: `${known.why} ${escalation.why}` })
+      return all.with(at, { ...known, zones, tools, why: sentences(known.why, escalation.why) })
     }, [])
     .sort((a, b) => inOrder.indexOf(a.kind) - inOrder.indexOf(b.kind))
 }
@@ -48,19 +47,17 @@ function joined(escalations: readonly Escalation[]): Escalation[] {
 /** What stayed gets the next escalation at once, and another look after it. */
 export function seeLook({ job, plan, step, corner, answer }: Sighting<'look'>): Plan {
   const { stayed } = answer
-  if (stayed.length === 0) return withSight(plan, step.id, 'Nothing stayed.')
+  if (stayed.length === 0) return withSight(plan, step.id, message('observations.look.clean'))
   const found = stayed.map((one) => ({
     one,
     escalation: nextRung(job, { corner, ...one, tried: triedAt(plan, step, one.zone) }),
   }))
   const escalations = joined(found.flatMap(({ escalation }) => (escalation ? [escalation] : [])))
   const kept = found.filter(({ escalation }) => escalation === null).map(({ one }) => stayedText(one))
-  const said = [
-    ...escalations.map(({ why }) => capital(why)),
-    ...(kept.length > 0
-      ? [`Nothing in the cabinet may go further on ${listed(kept)}: it stays, and is written down.`]
-      : []),
-  ].join(' ')
+  const said = sentences(
+    ...escalations.map(({ why }) => why),
+    kept.length > 0 && message('observations.look.noneStronger', { places: kept }),
+  )
   if (escalations.length === 0) return withSight(plan, step.id, said)
   const looks = plan.steps.filter((one) => one.corner === step.corner && one.asks === 'look').length
   const booked = escalations.map((escalation, at) =>

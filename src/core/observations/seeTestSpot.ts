@@ -1,3 +1,5 @@
+import { message, sentences, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { wheelSoils, type WheelSoil } from '@/core/choice/need'
 import { optionsFor, type Option } from '@/core/choice/option'
@@ -9,7 +11,7 @@ import { isFinishing } from '@/core/acts/stageKind'
 import type { Job } from '@/core/job/job'
 import { testSpotId, triedStageIds } from '@/core/plan/stepId'
 import type { Plan, Stage, Step } from '@/core/plan/plan'
-import { optionText } from '@/core/words/explain'
+import { optionText } from '@/core/reasons/explain'
 import { replaceStage } from './replaceStage'
 import { insertAfter, leftOut, withSight } from './seenPlan'
 import type { Sighting } from './sighting'
@@ -59,7 +61,7 @@ export function seeTestSpot(seen: Sighting<'testSpot'>): Plan {
   if (!stage) return plan
   switch (answer.spot) {
     case 'fine':
-      return withSight(plan, step.id, `${stage.productName} leaves no mark: go on.`)
+      return withSight(plan, step.id, message('observations.testSpot.fine', { product: stage.productName }))
     case 'nothing':
       return goneUp(seen, stage)
     case 'marked':
@@ -77,9 +79,14 @@ function goneUp(seen: Sighting<'testSpot'>, stage: Stage): Plan {
     return withSight(
       plan,
       step.id,
-      `Nothing stronger than ${stage.productName} may go on here: its full dwell, and the brush.`,
+      message('observations.testSpot.nothingStronger', { product: stage.productName }),
     )
-  return inItsPlace(seen, stage, up, `Nothing came off with ${stage.productName}: ${optionText(up)}.`)
+  return inItsPlace(
+    seen,
+    stage,
+    up,
+    message('observations.testSpot.stronger', { product: stage.productName, other: optionText(up) }),
+  )
 }
 
 function stopped(seen: Sighting<'testSpot'>, stage: Stage): Plan {
@@ -94,9 +101,14 @@ function stopped(seen: Sighting<'testSpot'>, stage: Stage): Plan {
         product.id !== stage.productId && harshOf(cost) < limit && (at < 0 || (removes[at] ?? 0) > 0),
     )
     .sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))
-  const said = `${stage.productName} marked this finish: it goes on none of these wheels.`
+  const said = message('observations.testSpot.marked', { product: stage.productName })
   if (milder)
-    return inItsPlace(seen, stage, milder, `${said} ${optionText(milder)} instead; what it leaves stays.`)
+    return inItsPlace(
+      seen,
+      stage,
+      milder,
+      sentences(said, message('observations.testSpot.milder', { product: optionText(milder) })),
+    )
   const gone = plan.steps.filter(
     ({ stageId, act, alsoStops }) =>
       stageId === stage.id && (act !== 'rinse' || (alsoStops ?? []).length === 0),
@@ -108,12 +120,12 @@ function stopped(seen: Sighting<'testSpot'>, stage: Stage): Plan {
       settled,
     ),
     step.id,
-    `${said} Nothing milder in the cabinet does this work: it is left out, and what it was for stays.`,
+    sentences(said, message('observations.testSpot.noneMilder')),
   )
 }
 
 /** Another product for the same work on the same wheels; one that asks for it is tried first. */
-function inItsPlace(seen: Sighting<'testSpot'>, stage: Stage, option: Option, said: string): Plan {
+function inItsPlace(seen: Sighting<'testSpot'>, stage: Stage, option: Option, said: Said): Plan {
   const { job, plan, step, corner } = seen
   const put = replaceStage(plan, job, stage, option, said, seen.settled)
   const asks = put.stage.rules.some(({ testSpot }) => testSpot)
@@ -122,7 +134,10 @@ function inItsPlace(seen: Sighting<'testSpot'>, stage: Stage, option: Option, sa
   const again: Step = {
     ...step,
     id: testSpotId(corner.position, [put.stage]),
-    title: step.title.replace(/:.*$/, `: ${put.stage.productName}`),
+    title: message('steps.testSpot.title', {
+      wheel: term('wheel', corner.position),
+      products: [put.stage.productName],
+    }),
     cautions: put.stage.cautions,
     addedBecause: said,
   }

@@ -1,3 +1,5 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
+import { says } from '@/core/message/testSays'
 import { describe, expect, it } from 'vitest'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import type { Job } from '@/core/job/job'
@@ -67,9 +69,10 @@ describe('the foam of a tyre', () => {
     expect(new Set(used.map((stage) => `${stage?.productId} ${stage?.strength.to}`)).size).toBe(used.length)
     expect(used.length).toBeGreaterThan(1)
     expect(used.length).toBeLessThan(5)
-    expect(at(state, 'frontLeft').findLast(({ asks }) => asks === 'foam')?.sight).toMatch(
-      /another day|Nothing/,
-    )
+    const last = at(state, 'frontLeft').findLast(({ asks }) => asks === 'foam')?.sight
+    expect(
+      ['giveUp', 'nothingStronger', 'leaveIt'].some((key) => says(last, `observations.foam.${key}`)),
+    ).toBe(true)
   })
 
   it('put in before the rinse leaves with it', () => {
@@ -171,7 +174,7 @@ describe('the second look', () => {
   it('stops where nothing may go further, says so, and leaves it written', () => {
     const state = stayedOnce([{ zone: 'face', soil: 'tar' }], 9)
     const last = at(state, 'frontLeft').findLast(({ asks }) => asks === 'look')
-    expect(last?.sight).toMatch(/it stays, and is written down/)
+    expect(says(last?.sight, 'observations.look.noneStronger')).toBe(true)
     expect(at(state, 'frontLeft').filter(({ asks }) => asks === 'look').length).toBeLessThan(6)
   })
 
@@ -230,14 +233,18 @@ describe('a test spot', () => {
     const later = state.plan.steps.filter(({ stageId }) => stageId !== null)
     const products = later.map(({ stageId }) => state.plan.stages.find(({ id }) => id === stageId)?.productId)
     expect(products).not.toContain(stageOfFirst?.productId)
-    expect(state.plan.steps.find(({ id }) => id === first?.id)?.sight).toContain(stageOfFirst?.productName)
+    expect(sayInEnglish(state.plan.steps.find(({ id }) => id === first?.id)?.sight ?? '')).toContain(
+      stageOfFirst?.productName,
+    )
     expect(state.clocks).toEqual([])
   })
 
   it('on which nothing came off goes one escalation up or says why not', () => {
     const state = say('nothing')
     const sight = state.plan.steps.find(({ id }) => id === first?.id)?.sight ?? ''
-    expect(sight).toMatch(/Nothing came off with|Nothing stronger than/)
+    expect(
+      says(sight, 'observations.testSpot.stronger') || says(sight, 'observations.testSpot.nothingStronger'),
+    ).toBe(true)
     expect(state.clocks).toEqual([])
   })
 

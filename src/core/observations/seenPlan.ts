@@ -1,3 +1,4 @@
+import { message, type Said } from '@/core/message/message'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import { takesOff, type Plan, type SequenceEntry, type Stage, type Step } from '@/core/plan/plan'
@@ -37,7 +38,7 @@ export function withStage(plan: Plan, job: Job, stage: Stage): Plan {
 const smaller: readonly Act[] = ['spray', 'agitate', 'wipe', 'dry']
 
 /** A stage on a spot: worked in one go, in a part of the time, and seen at the look that follows. */
-export function spotSteps(plan: Plan, job: Job, stage: Stage, corner: Corner, because: string): Step[] {
+export function spotSteps(plan: Plan, job: Job, stage: Stage, corner: Corner, because: Said): Step[] {
   const whole = {
     ...plan,
     timings: plan.timings.map((one) => (one.stageId === stage.id ? { ...one, sections: 1, mists: 0 } : one)),
@@ -52,7 +53,7 @@ export function spotSteps(plan: Plan, job: Job, stage: Stage, corner: Corner, be
 }
 
 /** The steps of a stage at one wheel, with what brought them into the plan. */
-export function addedSteps(plan: Plan, job: Job, stage: Stage, corner: Corner, because: string): Step[] {
+export function addedSteps(plan: Plan, job: Job, stage: Stage, corner: Corner, because: Said): Step[] {
   let mists = 0
   const nextMist = (): number => (mists += 1)
   const { stages, timings } = plan
@@ -97,7 +98,7 @@ export function leftOut(plan: Plan, stepIds: readonly string[], settled: Readonl
 }
 
 /** The plan with a word on what was seen at a step. */
-export const withSight = (plan: Plan, stepId: string, sight: string): Plan => ({
+export const withSight = (plan: Plan, stepId: string, sight: Said): Plan => ({
   ...plan,
   steps: plan.steps.map((step) => (step.id === stepId ? { ...step, sight } : step)),
 })
@@ -115,10 +116,10 @@ export const rinseOf = (plan: Plan, stepId: string, stageId: string): Step | und
 
 /** A further look at a wheel: the second, the third, … */
 export const furtherLook = (job: Job, corner: Position, number: number, like: Step): Step => ({
-  ...jobStep(job, 'lookAgain', like.title, like.detail, like.why),
+  ...jobStep(job, 'lookAgain', like),
   id: wheelStepId(corner, `lookAgain${number}`),
   corner,
   operatorSeconds: like.operatorSeconds,
   asks: 'look',
-  addedBecause: 'Something stayed at the look before.',
+  addedBecause: message('observations.look.before'),
 })

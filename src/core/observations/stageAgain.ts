@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import { millilitresAtCorner } from '@/core/operator-time/amounts'
 import { stageSeconds } from '@/core/operator-time/operatorTime'
 import type { Corner, Job } from '@/core/job/job'
@@ -19,7 +20,7 @@ const priced = (stage: Stage, job: Job): Stage => {
 }
 
 /** One more round of a stage at one wheel. */
-export function stageAgain(job: Job, stage: Stage, corner: Corner, id: string, why: string): Stage {
+export function stageAgain(job: Job, stage: Stage, corner: Corner, id: string, why: Said): Stage {
   const product = job.cabinet.find((one) => one.id === stage.productId)
   const { from: fraction } = stage.strength
   const needed = product

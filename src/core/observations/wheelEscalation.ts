@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { harshOf } from '@/core/choice/cost'
 import { wheelSoils, type WheelSoil } from '@/core/choice/need'
 import { optionsFor, type Option } from '@/core/choice/option'
@@ -7,10 +9,8 @@ import { familyOf } from '@/core/chemistry/families'
 import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
 import { services } from '@/core/visit-kinds/service'
-import { soilNames } from '@/core/soils/soil'
 import { zoneTools } from '@/core/stages/stageDraft'
-import { zoneNames } from '@/core/wheel/zone'
-import { optionText } from '@/core/words/explain'
+import { optionText } from '@/core/reasons/explain'
 import type { StageKind } from '@/core/acts/stageKind'
 import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
 
@@ -90,7 +90,6 @@ export function wheelEscalation(job: Job, spot: Spot): Escalation | null {
   const { product, fraction, dwellSeconds, labelMaxSeconds, judgement } = option
   const shortest = Math.min(product.dwellSeconds.min, dwellSeconds)
   const before = coldDwellSeconds(shortest, dwellSeconds, surfaceCelsiusOf(job), job.estimates)
-  const where = `${soilNames[soil]} stayed at the ${zoneNames[zone]}`
   return {
     kind: kindOf(option),
     product,
@@ -102,10 +101,17 @@ export function wheelEscalation(job: Job, spot: Spot): Escalation | null {
     zones: [zone],
     tools: zoneTools(new Map([[zone, alone.group.tools.get(zone) ?? null]])),
     judgement,
-    why: again
-      ? `${where}: ${product.name} once more, ${familyOf(product.family).bleeds ? 'it often bleeds again' : 'its full dwell, then the brush'}.`
-      : `${where}: one step stronger, ${optionText(option)}.`,
+    why: sayWhy(spot, option, again !== undefined),
     care: [],
     rounds: 1,
   }
+}
+
+/** What comes next on a spot, and that something stayed there. */
+function sayWhy({ soil, zone }: Spot, option: Option, isAgain: boolean): Message {
+  const stayed = { soil: { capital: term('soil', soil) }, zone: term('zone', zone) }
+  if (!isAgain) return message('observations.look.stronger', { ...stayed, product: optionText(option) })
+  return familyOf(option.product.family).bleeds
+    ? message('observations.look.bleedsAgain', { ...stayed, product: option.product.name })
+    : message('observations.look.again', { ...stayed, product: option.product.name })
 }

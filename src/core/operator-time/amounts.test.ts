@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { familyIds, familyOf } from '@/core/chemistry/families'
@@ -99,9 +100,11 @@ describe('what a wheel takes of a mix', () => {
 describe('bottles and stock', () => {
   const loads = { barrel: { bondedDust: 3, film: 2 } } as const
   const job = testJob(fourCorners({ loads }))
-  const plan = makePlan(job)
+  const plan = inEnglish(makePlan(job))
   const withStock = (stock: (id: string) => number) =>
-    makePlan({ ...job, cabinet: job.cabinet.map((one) => ({ ...one, stockMillilitres: stock(one.id) })) })
+    inEnglish(
+      makePlan({ ...job, cabinet: job.cabinet.map((one) => ({ ...one, stockMillilitres: stock(one.id) })) }),
+    )
 
   it('the same mix in the same kind of bottle is made ready once', () => {
     const keys = plan.fills.map(
@@ -124,7 +127,7 @@ describe('bottles and stock', () => {
     const made = withStock((id) => (id === used.productId ? used.concentrateMillilitres - 7.5 : 1e6))
     expect(made.stages.some(({ productId }) => productId === used.productId)).toBe(false)
     expect(made.shortfalls.map(({ text }) => text).join()).toMatch(
-      /silica is down to \d+ ml: another product is taken/,
+      /silica is down to \d+ ml, so another product is used/,
     )
     expect(made.amounts.every(({ shortMillilitres }) => shortMillilitres === 0)).toBe(true)
   })
@@ -133,7 +136,7 @@ describe('bottles and stock', () => {
     const made = withStock((id) => (id === 'ironRemover' || familyOfId(id) === 'iron' ? 3 : 1e6))
     const short = made.amounts.filter(({ shortMillilitres }) => shortMillilitres > 0)
     expect(short.length).toBeGreaterThan(0)
-    expect(made.shortfalls.map(({ text }) => text).join()).toMatch(/runs out: 3 ml are left/)
+    expect(made.shortfalls.map(({ text }) => text).join()).toMatch(/runs out: 3 ml left/)
   })
 
   /** All that takes bonded dust. */

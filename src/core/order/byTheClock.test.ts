@@ -1,7 +1,10 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
+import { sayTooFew } from '@/core/planning/tooFewMinutes'
+import { message } from '@/core/message/message'
+import { says } from '@/core/message/testSays'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anySituation, jobOf } from '@/core/job/testAnyJob'
-import { sayTime } from '@/core/words/sayPlan'
 import { planInOrder } from './orderPlan'
 
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
@@ -15,14 +18,15 @@ it(
         const job = jobOf(situation)
         const plan = planInOrder({ ...job, wishes: { ...job.wishes, minutesAllowed } }, effort)
         if (!plan.sequence) return
-        const minutes = Math.round(plan.sequence.endSeconds / 60)
-        const said = plan.shortfalls.filter(({ text }) => text.includes('minutes are too few'))
+        const { endSeconds } = plan.sequence
+        const said = plan.shortfalls.filter(({ text }) => says(text, 'reasons.limits.tooFew'))
         expect(said.map(({ text }) => text)).toEqual(
-          minutes > minutesAllowed
-            ? [`${minutesAllowed} minutes are too few: everything takes ${minutes}.`]
-            : [],
+          Math.round(endSeconds / 60) > minutesAllowed ? [sayTooFew(minutesAllowed, endSeconds)] : [],
         )
-        if (said.length > 0) expect(plan.headline).toContain(sayTime(plan.sequence.endSeconds))
+        if (said.length > 0)
+          expect(sayInEnglish(plan.headline)).toContain(
+            sayInEnglish(message('common.asItIs', { text: { seconds: endSeconds } })),
+          )
         for (const { mend } of said) expect(mend).not.toBe('')
       }),
       { numRuns: 30 * times },

@@ -1,6 +1,7 @@
+import { message } from '@/core/message/message'
 import type { Job } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
-import { sayTooFew } from '@/core/planning/tooFewMinutes'
+import { isTooFew, sayTooFew } from '@/core/planning/tooFewMinutes'
 
 /**
  * What of a plan stays undone, with the minutes allowed told by the clock: who works waits while products work, and two share the
@@ -13,11 +14,10 @@ export function shortfallsByTheClock(
 ): readonly Shortfall[] {
   if (minutesAllowed === undefined) return shortfalls
   const minutes = Math.round(endSeconds / 60)
-  const isAboutMinutes = ({ text }: Shortfall): boolean => text.startsWith(sayTooFew(minutesAllowed))
-  const others = shortfalls.filter((one) => !isAboutMinutes(one))
+  const others = shortfalls.filter((one) => !isTooFew(one))
   if (minutes <= minutesAllowed) return others
-  const known = shortfalls.find(isAboutMinutes)
-  const text = sayTooFew(minutesAllowed, minutes)
+  const known = shortfalls.find(isTooFew)
+  const text = sayTooFew(minutesAllowed, endSeconds)
   return known
     ? shortfalls.map((one) => (one === known ? { ...known, text } : one))
     : [
@@ -25,7 +25,7 @@ export function shortfallsByTheClock(
         {
           corners: corners.map(({ position }) => position),
           text,
-          mend: `Some of it is waiting while products work. Allow ${minutes} minutes, or choose a lighter service.`,
+          mend: message('reasons.limits.waiting', { time: { seconds: endSeconds } }),
         },
       ]
 }

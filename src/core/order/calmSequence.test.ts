@@ -1,8 +1,10 @@
+import { says } from '@/core/message/testSays'
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import { serviceIds } from '@/core/visit-kinds/service'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import type { Grade } from '@/core/soils/soil'
 import { calmShare, restlessShare } from './calmSequence'
 import { planInOrder } from './orderPlan'
@@ -23,7 +25,7 @@ const jobOf = (
         arch: { film },
       },
     }),
-    { service, crew: { people }, schools: { ...defaultSchools, order } },
+    { service, crew: { people }, schools: { ...defaultMethods, order } },
   )
 
 describe('the order that is shown first', () => {
@@ -35,7 +37,9 @@ describe('the order that is shown first', () => {
         fc.constantFrom(...serviceIds),
         fc.constantFrom(1, 2),
         (film, dust, service, people) => {
-          const { sequence } = planInOrder(jobOf(film, dust, service, people), people === 1 ? 4000 : 8000)
+          const { sequence } = inEnglish(
+            planInOrder(jobOf(film, dust, service, people), people === 1 ? 4000 : 8000),
+          )
           const pattern = sequence?.pattern
           if (!sequence || !pattern) return
           const around = sequence.endSeconds - pattern.seconds
@@ -62,7 +66,8 @@ describe('the order that is shown first', () => {
   it('is said as it is worked', () => {
     const { sequence } = planInOrder(jobOf(1, 1, 'maintain', 1))
     expect(sequence?.pattern?.kind).toBe('pattern')
-    expect(sequence?.pattern?.sentences.join(' ')).toMatch(/^(Clockwise|One wheel)/)
+    const [first] = sequence?.pattern?.sentences ?? []
+    expect(['order.way.clockwise', 'order.detours.walk'].some((key) => says(first, key))).toBe(true)
   })
 
   it('is the shortest where the shop wants that', () => {

@@ -1,3 +1,5 @@
+import { message, sentences, type Said } from '@/core/message/message'
+import { terms } from '@/core/message/term'
 import { calmnessOf, orderOfPerson } from '@/core/patterns/calmness'
 import { byRole } from '@/core/patterns/byRole'
 import { calmOrder, visitsOf } from '@/core/patterns/calmOrder'
@@ -5,9 +7,6 @@ import { chainsOf, type Chains } from '@/core/patterns/chains'
 import { clockOf, type Clock } from '@/core/patterns/clock'
 import { pairPattern } from '@/core/patterns/pairPattern'
 import { searchPattern } from '@/core/patterns/searchPattern'
-import { positionNames } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
-import { capital } from '@/core/words/sayPlan'
 import type { Act } from '@/core/acts/act'
 import type { OrderPattern } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
@@ -36,9 +35,10 @@ export interface CalmSequence {
   readonly pattern: OrderPattern
 }
 
-interface Said {
+/** A schedule and its sentences. */
+interface SaidOrder {
   readonly schedule: Schedule
-  readonly sentences: readonly string[]
+  readonly sentences: readonly Said[]
 }
 
 /**
@@ -83,19 +83,19 @@ export function calmSequence(
   const detours = [
     calmOrder(problem, shortest, clock, bySeconds).schedule,
     ...said.map(({ schedule }) => calmOrder(problem, schedule, clock, bySeconds).schedule),
-  ].flatMap((schedule): Said[] => {
-    const sentences = sayDetours(made, problem, schedule)
-    return sentences ? [{ schedule, sentences }] : []
+  ].flatMap((schedule): SaidOrder[] => {
+    const told = sayDetours(made, problem, schedule)
+    return told ? [{ schedule, sentences: told }] : []
   })
   const [calmest] = [...said, ...detours].sort((a, b) => changesOf(a.schedule) - changesOf(b.schedule))
   if (calmest) {
-    const { schedule, sentences } = calmest
-    return { schedule, pattern: { kind: 'pattern', sentences, because: null, ...about(schedule) } }
+    const { schedule, sentences: told } = calmest
+    return { schedule, pattern: { kind: 'pattern', sentences: told, because: null, ...about(schedule) } }
   }
   const moreSeconds = wouldTakeSeconds - shortest.makespanSeconds
   const because = Number.isFinite(moreSeconds)
-    ? `The same moves at every wheel would take ${Math.max(1, Math.round(moreSeconds / 60))} min longer.`
-    : 'No order with the same moves at every wheel comes near it.'
+    ? message('order.because.longer', { time: { seconds: Math.max(60, moreSeconds) } })
+    : message('order.because.none')
   const free = calmOrder(problem, shortest, clock, within(freeShare)).schedule
   return {
     schedule: free,
@@ -109,13 +109,15 @@ function sayPairsOf(
   problem: SequenceProblem,
   chains: Chains,
   { schedule, walks }: NonNullable<ReturnType<typeof pairPattern>>,
-): string[] {
+): Said[] {
   const { wheelChanges } = calmnessOf(problem, schedule)
   if (problem.people > 1 || wheelChanges >= chains.wheels.length) return sayPairs(made, chains, walks)
   const way = visitsOf(problem, orderOfPerson(problem, schedule, 0))
     .map(([id]) => made.steps[id ?? -1]?.corner)
-    .flatMap((corner) => (corner ? [positionNames[corner].toLowerCase()] : []))
-  return [`${capital(listed(way))}: one wheel is finished before the next.`]
+    .flatMap((corner) => corner ?? [])
+  return [
+    sentences(message('order.detours.walk', { wheels: terms('wheel', way) }), message('order.finishEach')),
+  ]
 }
 
 /** What is done with gun and bottle; the rest is done with brush and cloth. */
@@ -128,7 +130,7 @@ function rolesOf(
   chains: Chains,
   clock: Clock,
   bySeconds: number,
-): Said | null {
+): SaidOrder | null {
   const isGuns = (id: number): boolean => atTheGun.includes(made.steps[id]?.act ?? 'getReady')
   const walks = walksOf(made.places, 1)
   const { calmest } = searchPattern(
@@ -151,7 +153,7 @@ function patternsOf(
   problem: SequenceProblem,
   clock: Clock,
   bySeconds: number,
-): { said: Said[]; wouldTakeSeconds: number } {
+): { said: SaidOrder[]; wouldTakeSeconds: number } {
   const vehicle = made.places.indexOf('vehicle')
   const moves = problem.operations.map(({ id, name }) => {
     const step = made.steps[id]
@@ -163,8 +165,8 @@ function patternsOf(
   const { calmest, shortestSeconds } = searchPattern(problem, chains, ways, clock, bySeconds)
   const walk = calmest && walks.find(({ walks: own }) => own === calmest.pattern.walks)
   if (calmest && walk) {
-    const sentences = sayPattern(made, chains, walk, calmest.pattern)
-    return { said: [{ schedule: calmest.schedule, sentences }], wouldTakeSeconds: shortestSeconds }
+    const told = sayPattern(made, chains, walk, calmest.pattern)
+    return { said: [{ schedule: calmest.schedule, sentences: told }], wouldTakeSeconds: shortestSeconds }
   }
   const inPairs = pairPattern(problem, chains, ways, bySeconds)
   if (inPairs)

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import type { Step } from '@/core/plan/plan'
 
 /** What a step does, said the same for the same work at another wheel: its id without wheel and number of the stage. */
@@ -5,36 +6,36 @@ export const moveOf = ({ id, corner }: Step): string =>
   (corner === null ? id : id.slice(corner.length + 1)).replace(/-\d+(?=\.)/, '')
 
 /** What a move is called in the words of a pattern; null for what goes without saying. */
-export function moveWords({ act, stageId }: Step): string | null {
+export function moveWords({ act, stageId }: Step): Message | null {
   const kind = stageId?.replace(/-\d+$/, '')
   switch (act) {
     case 'preRinse':
-      return 'knock down'
+      return message('order.moves.preRinse')
     case 'spray':
       return kind === 'iron'
-        ? 'iron remover on'
+        ? message('order.moves.iron')
         : kind === 'tar'
-          ? 'tar remover on'
+          ? message('order.moves.tar')
           : kind === 'presoak'
-            ? 'pre-soak'
-            : 'cleaner on'
+            ? message('order.moves.presoak')
+            : message('order.moves.cleaner')
     case 'agitate':
     case 'scrub':
-      return 'brush'
+      return message('order.moves.brush')
     case 'wipe':
-      return 'wipe'
+      return message('order.moves.wipe')
     case 'rinse':
-      return 'rinse'
+      return message('order.moves.rinse')
     case 'lookAgain':
-      return 'look again'
+      return message('order.moves.check')
     case 'dry':
-      return 'dry'
+      return message('order.moves.dry')
     case 'protect':
-      return 'protect'
+      return message('order.moves.protect')
     case 'dress':
-      return 'dress'
+      return message('order.moves.dress')
     case 'hub':
-      return 'hub'
+      return message('order.moves.hub')
     case 'testSpot':
     case 'reMist':
     case 'roll':

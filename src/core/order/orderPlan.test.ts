@@ -1,6 +1,7 @@
+import { says } from '@/core/message/testSays'
 import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import { fourCorners, testJob } from '@/core/job/testJob'
 import { makePlan } from '@/core/planning/makePlan'
 import { faultsOf } from '@/core/sequence/problem/verify'
@@ -63,8 +64,8 @@ describe('a plan in order', () => {
   })
 
   it('takes one wheel at a time where the shop wants it so', () => {
-    const plan = planInOrder({ ...job, schools: { ...defaultSchools, sprayed: 'oneAtATime' } }, effort)
-    expect(plan.sequence?.text).toContain('One wheel at a time')
+    const plan = planInOrder({ ...job, schools: { ...defaultMethods, sprayed: 'oneAtATime' } }, effort)
+    expect(says(plan.sequence?.text, 'order.fewer.oneAtATime')).toBe(true)
     const corners = plan.steps.filter(({ corner }) => corner !== null).map(({ corner }) => corner)
     const changes = corners.filter((corner, at) => at > 0 && corner !== corners[at - 1]).length
     // Round once with chemistry and once more to dry and protect.
@@ -72,7 +73,7 @@ describe('a plan in order', () => {
   })
 
   it('washes the body in between where the shop wants it so', () => {
-    const plan = planInOrder({ ...job, schools: { ...defaultSchools, wheelsOrder: 'between' } }, effort)
+    const plan = planInOrder({ ...job, schools: { ...defaultMethods, wheelsOrder: 'between' } }, effort)
     const at = plan.steps.flatMap(({ act }, index) => (act === 'body' ? [index] : []))
     expect(at).toHaveLength(4)
     const lastWheel = plan.steps.findLastIndex(({ corner }) => corner !== null)
@@ -104,9 +105,9 @@ describe('a plan in order', () => {
     expect(put?.startSeconds).toBeGreaterThanOrEqual(later)
     expect(put?.startSeconds).toBeLessThanOrEqual(later + 60)
     const rinse = plan.sequence?.entries.find(({ stepId }) => stepId.includes('.rinse'))
-    expect(wished(0, rinse?.stepId ?? '').sequence?.text).toContain('cannot be at that time')
+    expect(says(wished(0, rinse?.stepId ?? '').sequence?.text, 'order.misplaced')).toBe(true)
     const dry = plan.sequence?.entries.find(({ stepId }) => stepId.endsWith('.dry'))
-    expect(wished(600, dry?.stepId ?? '').sequence?.text).toContain('cannot be at that time')
+    expect(says(wished(600, dry?.stepId ?? '').sequence?.text, 'order.misplaced')).toBe(true)
   })
 })
 

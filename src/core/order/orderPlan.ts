@@ -1,7 +1,8 @@
+import { message, sentences, type Said } from '@/core/message/message'
 import type { Job } from '@/core/job/job'
 import { makePlan } from '@/core/planning/makePlan'
-import { listed } from '@/core/words/listed'
-import { headlineOf, onWheel } from '@/core/words/sayPlan'
+import { headlineOf } from '@/core/reasons/headline'
+import { onWheel } from '@/core/reasons/summary'
 import { cardsOf } from '@/core/cards/cardsOf'
 import { calmnessOf } from '@/core/patterns/calmness'
 import type { OrderPattern, Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
@@ -16,8 +17,6 @@ import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 
 /** States looked into for a plan: a few tenths of a second; up to one with two people, where tight limits need more before an order is good. */
 export const planEffort = (people: number): number => (people === 1 ? 10_000 : 50_000)
-
-const minutes = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
 
 /** Runs the search to its end within an effort. */
 export function solveWithin(problem: SequenceProblem, effort: number): Answer {
@@ -175,18 +174,16 @@ function inOrder(
     endSeconds: tail.end,
     lowerBoundSeconds: Math.round(around + Math.min(schedule.makespanSeconds, boundSeconds)),
     plainSeconds: plainEnd,
-    text: [
+    text: sentences(
       misplaced
-        ? 'That step cannot be at that time: something would dry, it is dry work before the last rinse, or somebody would be in two places. The order stays as it was.'
+        ? message('order.misplaced')
         : isOneAtATime(job) && plain
-          ? 'One wheel at a time, as the shop has set it.'
+          ? message('order.fewer.oneAtATime')
           : saved >= 60
-            ? `${minutes(saved)} shorter than one wheel after the other: dwells are filled with work at other wheels.`
+            ? message('order.fewer.saved', { time: { seconds: saved } })
             : sayCalm(pattern),
       sayWaiting(all, tail.end),
-    ]
-      .filter(Boolean)
-      .join(' '),
+    ),
     pattern,
     cards: cardsOf(
       all.flatMap(({ stepId, person }) => {
@@ -208,11 +205,15 @@ function inOrder(
 }
 
 /** Why nobody goes to and fro between the wheels, where that saves little or nothing. */
-function sayCalm({ seconds, shortestSeconds, wheelChanges, shortestWheelChanges }: OrderPattern): string {
+function sayCalm({ seconds, shortestSeconds, wheelChanges, shortestWheelChanges }: OrderPattern): Said {
   const saved = seconds - shortestSeconds
   return saved < 60
-    ? 'One wheel after the other is as quick here: walking would take what the dwells give.'
-    : `Going to and fro between the wheels would save ${minutes(saved)}, with ${shortestWheelChanges} changes of wheel instead of ${wheelChanges}.`
+    ? message('order.fewer.asFast')
+    : message('order.fewer.wouldSave', {
+        time: { seconds: saved },
+        changes: shortestWheelChanges,
+        instead: wheelChanges,
+      })
 }
 
 /** From one step to the next hands move this long without standing still, seconds. House estimate. */
@@ -221,7 +222,7 @@ const underWaySeconds = 15
 const worthAWordShare = 0.12
 
 /** How long who works stands still while a product works, and what to do with it; empty where it is little. */
-function sayWaiting(entries: readonly SequenceEntry[], endSeconds: number): string {
+function sayWaiting(entries: readonly SequenceEntry[], endSeconds: number): Said {
   const people = new Set(entries.map(({ person }) => person))
   const waited = [...people].map((who) => {
     const own = entries.filter(({ person }) => person === who).sort((a, b) => a.startSeconds - b.startSeconds)
@@ -236,7 +237,7 @@ function sayWaiting(entries: readonly SequenceEntry[], endSeconds: number): stri
   const least = Math.min(...waited)
   return least < worthAWordShare * endSeconds
     ? ''
-    : `About ${minutes(least)} of it you wait while a product works: rinse the tools, look at valves, treads and tyre pressures.`
+    : message('order.fewer.waiting', { time: { seconds: Math.max(60, least) } })
 }
 
 /** What is said of an order that nobody made calm. */
@@ -244,11 +245,7 @@ function plainPattern({ job, problem }: Ordering, schedule: Schedule): OrderPatt
   const { wheelChanges } = calmnessOf(problem, schedule)
   return {
     kind: isOneAtATime(job) ? 'oneAtATime' : 'shortest',
-    sentences: [
-      isOneAtATime(job)
-        ? 'One wheel is finished before the next is begun.'
-        : 'The shortest order that was found: go by the list, from one card to the next.',
-    ],
+    sentences: [isOneAtATime(job) ? message('order.finishEach') : message('order.shortest')],
     because: null,
     wheelChanges,
     seconds: schedule.makespanSeconds,
@@ -297,7 +294,7 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
 }
 
 /** There is no way round one wheel. */
-const atOneWheel = ['One pass after the other, top to bottom.'] as const
+const atOneWheel = [message('order.oneWheel')]
 
 /** What second rounds may take, shared by those who work. */
 const moreSeconds = ({ crew }: Job, { secondRounds = [] }: Plan): number =>
@@ -306,7 +303,7 @@ const moreSeconds = ({ crew }: Job, { secondRounds = [] }: Plan): number =>
 /** What is said of an order, and that dry work goes round once more. */
 function withDryWork({ after }: PlanProblem, pattern: OrderPattern): OrderPattern {
   const acts = new Set(after.flatMap(({ act, corner }) => (corner === null ? [] : [act])))
-  const work = dryWorkNames.flatMap(([act, name]) => (acts.has(act) ? [name] : []))
+  const work = dryWork.flatMap((act) => (acts.has(act) ? [message(`order.dryWork.${act}`)] : []))
   const last = pattern.sentences.at(-1)
   return last === undefined || work.length === 0
     ? pattern
@@ -314,15 +311,11 @@ function withDryWork({ after }: PlanProblem, pattern: OrderPattern): OrderPatter
         ...pattern,
         sentences: [
           ...pattern.sentences.slice(0, -1),
-          `${last} At the end you go round once more to ${listed(work)}.`,
+          sentences(last, message('order.dryWork.again', { work })),
         ],
       }
 }
-const dryWorkNames = [
-  ['dry', 'dry'],
-  ['protect', 'seal'],
-  ['dress', 'dress the tyres'],
-] as const
+const dryWork = ['dry', 'protect', 'dress'] as const
 
 const shorter = (one: Plan | null, other: Plan | null): Plan | null =>
   other?.sequence && other.sequence.endSeconds < (one?.sequence?.endSeconds ?? Infinity) ? other : one

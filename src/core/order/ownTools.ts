@@ -1,3 +1,4 @@
+import { withName } from '@/core/message/withName'
 import type { Job } from '@/core/job/job'
 import type { SequenceEntry, Step } from '@/core/plan/plan'
 import { spareOf } from '@/core/tools/spareTool'
@@ -9,7 +10,7 @@ const held: readonly Act[] = ['agitate', 'scrub']
 const withTool = (step: Step, name: string, instead: string): Step => ({
   ...step,
   tools: step.tools.map((tool) => (tool === name ? instead : tool)),
-  detail: step.detail.replaceAll(name, instead),
+  detail: withName(step.detail, name, instead),
 })
 
 /** Gives the second person the spare of what the first one holds at the same time. */

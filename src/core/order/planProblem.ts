@@ -5,7 +5,7 @@ import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core
 import { jobStepIds, triedStageIds } from '@/core/plan/stepId'
 import type { Lag, Operation, SequenceProblem } from '@/core/sequence/problem/problem'
 import { spareOf } from '@/core/tools/spareTool'
-import { positionNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { isShadedBeside } from '@/core/steps/sunOrder'
 import { isPutOnWet } from '@/core/steps/wheelSteps'
 import { walkSecondsBetween } from './walking'
@@ -134,7 +134,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
   const operations: Operation[] = steps.map((step, id) => ({
     id,
     place: places.indexOf(step.corner ?? 'vehicle'),
-    name: step.title,
+    name: step.id,
     durationSeconds: Math.max(1, Math.round(step.operatorSeconds)),
     tool: nameOf(step),
   }))
@@ -260,7 +260,7 @@ export function planProblem(job: Job, plan: Pick<Plan, 'steps' | 'stages'>): Pla
     steps,
     places,
     problem: {
-      places: places.map((place) => (place === 'vehicle' ? 'the body' : positionNames[place].toLowerCase())),
+      places,
       operations,
       lags,
       people: job.crew.people,

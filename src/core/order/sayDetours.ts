@@ -1,8 +1,8 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { orderOfPerson } from '@/core/patterns/calmness'
 import { visitsOf, type Visit } from '@/core/patterns/calmOrder'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
-import { positionNames } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
 import type { PlanProblem } from './planProblem'
 import { wordsOf } from './sayPattern'
 
@@ -10,13 +10,13 @@ import { wordsOf } from './sayPattern'
 const fewDetours = 3
 
 /** What is said of an order nobody can keep in mind. */
-export const byCards = ['No one pattern fits here: go by the cards, one after the other.']
+export const byCards = [message('order.byCards')]
 
 /**
- * One wheel after the other, with little else done in between, in two sentences; null where an order is not like that.
+ * One wheel after the other, with little else done in between, in two entries; null where an order is not like that.
  * Of one person's order.
  */
-export function sayDetours(made: PlanProblem, problem: SequenceProblem, schedule: Schedule): string[] | null {
+export function sayDetours(made: PlanProblem, problem: SequenceProblem, schedule: Schedule): Said[] | null {
   if (problem.people > 1) return null
   const visits = visitsOf(problem, orderOfPerson(problem, schedule, 0))
   const placeOf = (visit: Visit) => made.places[problem.operations[visit[0] as number]?.place ?? -1]
@@ -27,28 +27,42 @@ export function sayDetours(made: PlanProblem, problem: SequenceProblem, schedule
     const known = main.get(placeOf(visit))
     if (!known || secondsOf(visit) > secondsOf(known)) main.set(placeOf(visit), visit)
   }
-  const nameOf = (visit: Visit): string => {
+  const nameOf = (visit: Visit): Message => {
     const place = placeOf(visit)
-    return place === undefined || place === 'vehicle' ? 'body' : positionNames[place].toLowerCase()
+    return place === undefined || place === 'vehicle' ? message('order.body') : term('wheel', place)
   }
-  const wordsAt = (visit: Visit): string =>
-    `${wordsOf(visit.map((id) => made.steps[id]))} at the ${nameOf(visit)}`
+  const movesAt = (visit: Visit) => ({
+    moves: wordsOf(visit.map((id) => made.steps[id])) ?? '',
+    other: nameOf(visit),
+  })
   const isMain = (visit: Visit): boolean => visit === main.get(placeOf(visit))
   // Out and back while a wheel dwells, or finishing one on the way to the next.
-  const detours = visits.flatMap((visit, at): { words: string; comings: number }[] => {
+  const detours = visits.flatMap((visit, at): { said: Message; comings: number }[] => {
     const [before, after] = [visits[at - 1], visits[at + 1]]
     if (isMain(visit)) return []
     if (before && after && placeOf(before) === placeOf(after))
-      return [{ words: `while the ${nameOf(after)} dwells, ${wordsAt(visit)}`, comings: 2 }]
+      return [
+        {
+          said: message('order.detours.whileDwells', { place: nameOf(after), ...movesAt(visit) }),
+          comings: 2,
+        },
+      ]
     const isFinish = visits.slice(0, at).some((one) => placeOf(one) === placeOf(visit) && isMain(one))
     if (!isFinish) return []
-    return [{ words: `${after ? `before the ${nameOf(after)}` : 'last'}, ${wordsAt(visit)}`, comings: 1 }]
+    return [
+      {
+        said: after
+          ? message('order.detours.before', { place: nameOf(after), ...movesAt(visit) })
+          : message('order.detours.last', movesAt(visit)),
+        comings: 1,
+      },
+    ]
   })
   const told = detours.reduce((sum, { comings }) => sum + comings, main.size)
   if (told !== visits.length || detours.length > fewDetours) return null
   const walk = [...main.values()].sort((a, b) => visits.indexOf(a) - visits.indexOf(b)).map(nameOf)
   return [
-    `One wheel after the other: ${listed(walk)}.`,
-    ...(detours.length > 0 ? [`Only ${detours.map(({ words }) => words).join('; ')}.`] : []),
+    message('order.detours.walk', { wheels: walk }),
+    ...(detours.length > 0 ? [sentences(...detours.map(({ said }) => said))] : []),
   ]
 }

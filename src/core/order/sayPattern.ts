@@ -1,50 +1,51 @@
+import { message, saidOnce, sentences, type Message, type Said, type Sayable } from '@/core/message/message'
+import { terms } from '@/core/message/term'
 import type { Step } from '@/core/plan/plan'
 import type { Chains } from '@/core/patterns/chains'
 import type { Pattern } from '@/core/patterns/pattern'
-import { positionNames, type Position } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
+import type { Position } from '@/core/wheel/position'
 import { moveWords } from './moves'
 import type { PlanProblem } from './planProblem'
+import { sayWay } from './sayWay'
 import type { Walk } from './walks'
 
 /** So many words for a coming to a wheel are said one by one; more are said as from one to another. */
 const fewWords = 4
 
-/** What is done from one move up to another, as one says it; empty where it goes without saying. */
-export function wordsOf(steps: readonly (Step | undefined)[]): string {
-  const words: string[] = []
+/** What is done from one move up to another, as one says it; null where it goes without saying. */
+export function wordsOf(steps: readonly (Step | undefined)[]): Sayable | null {
+  const words: Message[] = []
   for (const step of steps) {
     const word = step && moveWords(step)
-    if (word && words.at(-1) !== word) words.push(word)
+    if (word && words.at(-1)?.key !== word.key) words.push(word)
   }
-  const different = [...new Set(words)]
-  if (words.length <= fewWords) return listed(words)
-  if (different.length <= 2) return listed(different)
-  return `everything from ${different[0]} to ${words.at(-1)}`
+  const different = saidOnce(words)
+  const [first, last] = [different[0], words.at(-1)]
+  if (!first || !last) return null
+  if (words.length <= fewWords) return words
+  return different.length <= 2 ? different : message('order.fromTo', { first, last })
 }
 
-const where = (behind: number): string =>
-  behind === 0
-    ? 'there'
-    : behind === 1
-      ? 'at the one before'
-      : behind === -1
-        ? 'at the next'
-        : behind < 0
-          ? 'two ahead'
-          : 'two back'
+/** Moves at a wheel so many behind the one where somebody stands. */
+function atWheel(moves: Sayable, behind: number): Message {
+  if (behind === 0) return message('order.there', { moves })
+  if (behind === 1) return message('order.before', { moves })
+  if (behind === -1) return message('order.next', { moves })
+  return behind < 0 ? message('order.twoAhead', { moves }) : message('order.twoBack', { moves })
+}
 
-/** The pattern in two sentences at the most. */
-export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pattern: Pattern): string[] {
+/** Things to do one after the other, as one sentence. */
+const oneByOne = ([first, ...others]: readonly Sayable[], joins: 'order.then' | 'order.again'): Sayable =>
+  others.reduce<Sayable>((said, next) => message(joins, { first: said, next }), first ?? '')
+
+/** The pattern, the way round first; two entries at the most. */
+export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pattern: Pattern): Said[] {
   const firstOf = (move: number): Step | undefined => {
     const ids = chains.wheels.flatMap((place) => chains.operationOf[place]?.[move] ?? [])
     return made.steps[ids[0] ?? -1]
   }
   const start = made.places[pattern.walks[0]?.[0] ?? 0]
-  const way =
-    pattern.walks.length > 1 || !/wise$/.test(name)
-      ? name
-      : `${name} from the ${start === 'vehicle' || start === undefined ? 'vehicle' : positionNames[start].toLowerCase()}`
+  const way = sayWay(name, start ?? 'vehicle')
   const moves = chains.moves.length
   const blocks = pattern.blocks.map((block, at) => {
     const upTo = pattern.blocks[at + 1]?.move ?? moves
@@ -59,39 +60,38 @@ export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pa
     else behind += block.behind
     return { ...block, round, behind }
   })
-  const sentences = Array.from({ length: round + 1 }, (_, number) => {
-    const own = pattern.turn
-      .map((at) => inRounds[at])
-      .filter((block) => block?.round === number && block.words !== '') as typeof inRounds
+  const rounds = Array.from({ length: round + 1 }, (_, number) => {
+    const own = pattern.turn.flatMap((at) => {
+      const block = inRounds[at]
+      return block?.round === number && block.words !== null ? [{ ...block, words: block.words }] : []
+    })
     // Said from the block that begins a wheel; what a turn works before it belongs to the next turn then.
     const from = own.findIndex((block) => own.every(({ move }) => block.move <= move))
     const base = own[from]?.behind ?? 0
-    return [...own.slice(from), ...own.slice(0, from)]
-      .map((block, at) => {
-        const isNextTurn = at >= own.length - from
-        return at === 0 ? block.words : `${block.words} ${where(block.behind - base - (isNextTurn ? 1 : 0))}`
-      })
-      .join(', then ')
-  })
+    return [...own.slice(from), ...own.slice(0, from)].map((block, at) => {
+      const isNextTurn = at >= own.length - from
+      return at === 0 ? block.words : atWheel(block.words, block.behind - base - (isNextTurn ? 1 : 0))
+    })
+  }).flatMap((said) => (said.length > 0 ? [oneByOne(said, 'order.then')] : []))
   const only = exceptionOf(made, chains)
-  const [first = '', ...more] = sentences.filter((text) => text !== '')
-  const lead =
-    blocks.length === 1 ? `${way}: one wheel is finished before the next` : `${way}, at each wheel: ${first}`
-  const rest =
-    more.length > 0 ? `When all wheels have had that, once more round: ${more.join(', and again: ')}` : ''
-  const tail = only === '' ? '' : `; ${only}`
-  return rest === '' ? [`${lead}${tail}.`] : [`${lead}.`, `${rest}${tail}.`]
+  const [first, ...more] = rounds
+  const lead = sentences(
+    way,
+    blocks.length === 1 ? message('order.finishEach') : message('order.atEach', { moves: first ?? '' }),
+  )
+  return more.length === 0
+    ? [sentences(lead, only)]
+    : [lead, sentences(message('order.onceMore', { moves: oneByOne(more, 'order.again') }), only)]
 }
 
 /** One at the gun, one at the brushes: the way round, and how the gun runs ahead. */
-export function sayRoles(made: PlanProblem, chains: Chains, walk: Walk, pattern: Pattern): string[] {
+export function sayRoles(made: PlanProblem, chains: Chains, walk: Walk, pattern: Pattern): Said[] {
   const [first = '', ...rest] = sayPattern(made, chains, walk, pattern)
-  const way = first.charAt(0).toLowerCase() + first.slice(1)
-  return [`One at the gun, one at the brushes; ${way}`, ...rest]
+  return [sentences(message('order.way.roles'), first), ...rest]
 }
 
-/** What only some wheels get, said once. */
-export function exceptionOf(made: PlanProblem, chains: Chains): string {
+/** What only some wheels get, said once; null where all get the same. */
+export function exceptionOf(made: PlanProblem, chains: Chains): Message | null {
   const some = chains.moves.flatMap((_, move) => {
     const at = chains.wheels.filter((place) => chains.operationOf[place]?.[move] !== undefined)
     if (at.length === chains.wheels.length) return []
@@ -102,8 +102,10 @@ export function exceptionOf(made: PlanProblem, chains: Chains): string {
       : []
   })
   const [first] = some
-  if (!first) return ''
+  if (!first) return null
   const same = some.filter(({ wheels }) => wheels.join() === first.wheels.join())
-  const wheels = listed(first.wheels.map((position) => positionNames[position].toLowerCase()))
-  return `only ${wheels}: ${listed([...new Set(same.map(({ words }) => words))])}`
+  return message('order.only', {
+    wheels: terms('wheel', first.wheels),
+    moves: saidOnce(same.map(({ words }) => words)),
+  })
 }

@@ -8,11 +8,23 @@ const circle: readonly Position[] = [
 
 const isLeft = (position: Position): boolean => /left/i.test(position)
 
+/** What a way round the wheels is called. */
+export type WayName =
+  | 'clockwise'
+  | 'anticlockwise'
+  | 'frontsFirst'
+  | 'leftFirst'
+  | 'rightFirst'
+  | 'sides'
+  | 'sidesOpposite'
+  | 'axles'
+  | 'axlesAround'
+
 /** A way round the wheels and what it is called. */
 export interface Walk {
   /** As places of the problem; where two work, one for each. */
   readonly walks: Pattern['walks']
-  readonly name: string
+  readonly name: WayName
 }
 
 /**
@@ -37,38 +49,21 @@ export function walksOf(places: readonly (Position | 'vehicle')[], people: numbe
     })
   if (people > 1)
     return once([
-      ...(left.length > 0 && right.length > 0
-        ? [
-            {
-              walks: [at(byAxle(left)), at(byAxle(right))],
-              name: 'One takes the left side, the other the right',
-            },
-            {
-              walks: [at(byAxle(left)), at([...byAxle(right)].reverse())],
-              name: 'One takes the left side from the front, the other the right side from the rear',
-            },
-          ]
-        : []),
-      ...(front.length > 0 && rear.length > 0
-        ? [
-            { walks: [at(front), at(rear)], name: 'One takes the fronts, the other the rears' },
-            {
-              walks: [at(front), at([...rear].reverse())],
-              name: 'One takes the fronts, the other the rears, round the vehicle the same way',
-            },
-          ]
-        : []),
+      { walks: [at(byAxle(left)), at(byAxle(right))], name: 'sides' },
+      { walks: [at(byAxle(left)), at([...byAxle(right)].reverse())], name: 'sidesOpposite' },
+      { walks: [at(front), at(rear)], name: 'axles' },
+      { walks: [at(front), at([...rear].reverse())], name: 'axlesAround' },
     ])
   const turns = wheels.map((_, start) => [...wheels.slice(start), ...wheels.slice(0, start)])
   return once([
-    ...turns.map((walk) => ({ walks: [at(walk)], name: 'Clockwise' })),
-    ...turns.map((walk) => ({ walks: [at([...walk].reverse())], name: 'Anticlockwise' })),
+    ...turns.map((walk): Walk => ({ walks: [at(walk)], name: 'clockwise' })),
+    ...turns.map((walk): Walk => ({ walks: [at([...walk].reverse())], name: 'anticlockwise' })),
     {
       walks: [at([...front, ...rear.filter(isLeft), ...rear.filter((one) => !isLeft(one))])],
-      name: 'Fronts first',
+      name: 'frontsFirst',
     },
-    { walks: [at([...byAxle(left), ...byAxle(right)])], name: 'Left side first' },
-    { walks: [at([...byAxle(right), ...byAxle(left)])], name: 'Right side first' },
+    { walks: [at([...byAxle(left), ...byAxle(right)])], name: 'leftFirst' },
+    { walks: [at([...byAxle(right), ...byAxle(left)])], name: 'rightFirst' },
   ])
 }
 

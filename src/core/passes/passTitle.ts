@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { exhaustive } from '@/core/exhaustive'
 import type { Stage } from '@/core/plan/plan'
 import { isOnRubber } from '@/core/acts/stageKind'
@@ -14,32 +15,35 @@ export function passTitle(
   stages: readonly Pick<Stage, 'kind' | 'family'>[],
   isFirst: boolean,
   isAgain: boolean,
-): string {
+): Message {
   switch (kind) {
     case 'wash':
-      if (stages.length > 0 && stages.every((one) => isOnRubber(one.kind))) return 'Arch and tyre'
-      if (isFirst || stages.some((one) => isOnRubber(one.kind))) return 'Wash'
-      return isAgain ? 'Second application' : 'Wheel wash'
+      if (stages.length > 0 && stages.every((one) => isOnRubber(one.kind)))
+        return message('steps.passes.archAndTyre')
+      if (isFirst || stages.some((one) => isOnRubber(one.kind))) return message('steps.passes.wash')
+      return isAgain ? message('steps.passes.secondApplication') : message('steps.passes.wheelWash')
     case 'presoak':
-      return 'Pre-soak'
+      return message('steps.passes.presoak')
     case 'rinse':
-      return 'Rinse only'
+      return message('steps.passes.rinse')
     case 'waterless':
-      return 'Waterless wash'
+      return message('steps.passes.waterless')
     case 'iron':
-      return isAgain ? 'Iron remover again' : 'Iron remover'
+      return isAgain ? message('steps.passes.ironAgain') : message('steps.passes.iron')
     case 'mineral':
-      return 'Scale remover'
+      return message('steps.passes.mineral')
     case 'tar':
-      return stages.some(({ family }) => family === 'ironTarRemover') ? 'Iron and tar' : 'Tar spots'
+      return stages.some(({ family }) => family === 'ironTarRemover')
+        ? message('steps.passes.ironAndTar')
+        : message('steps.passes.tar')
     case 'check':
-      return 'Final check'
+      return message('steps.passes.check')
     case 'protect':
-      return 'Protection'
+      return message('steps.passes.protect')
     case 'polish':
-      return 'Metal polish'
+      return message('steps.passes.polish')
     case 'end':
-      return 'At the end'
+      return message('steps.passes.end')
     default:
       return exhaustive(kind)
   }

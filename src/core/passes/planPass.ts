@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import type { Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import type { PassMove } from './passMoves'
@@ -14,7 +15,7 @@ export interface PlanPass {
   readonly id: string
   readonly kind: PassKind
   /** As a person names it: "Wash", "Iron remover". */
-  readonly title: string
+  readonly title: Said
   readonly corners: readonly Position[]
   /** Products used in it, in order of use. */
   readonly stageIds: readonly string[]
@@ -25,7 +26,7 @@ export interface PlanPass {
   /** In how many parts a wheel is worked at most, each with a rinse of its own. */
   readonly parts: number
   /** Why it does not share the rinse of the pass before, as a clause; null where nothing is to be said. */
-  readonly because: string | null
+  readonly because: Said | null
 }
 
 /** A plan in working order: steps before the first wheel, passes at the wheels, steps after the last wheel. */

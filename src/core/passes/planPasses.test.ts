@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { planInOrder } from '@/core/order/orderPlan'
 import { takesOff, type Plan } from '@/core/plan/plan'
@@ -63,7 +64,7 @@ describe('a plan as passes', () => {
 
   it('names passes and says why one stands alone', () => {
     for (const [name, plan] of plans)
-      for (const { title, moves } of planPasses(plan).passes) {
+      for (const { title, moves } of inEnglish(planPasses(plan)).passes) {
         expect(title, name).toMatch(/^[A-Z]/)
         for (const { words } of moves) expect(words.length, `${name} ${words}`).toBeLessThanOrEqual(40)
       }

@@ -1,8 +1,9 @@
+import type { Said } from '@/core/message/message'
 import { stagesOfStep, takesOff, type Plan, type Stage, type StageKind, type Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 import { cleansWheel, isOnRubber } from '@/core/acts/stageKind'
 import { merged } from './merged'
-import { moveWords, movesOf } from './passMoves'
+import { movesOf } from './passMoves'
 import { passTitle } from './passTitle'
 import type { PassesOfPlan, PassKind, PlanPass } from './planPass'
 
@@ -111,7 +112,7 @@ const isAgain = ({ act, id }: Step): boolean => act === 'spray' && /\.spray[2-9]
 
 function asOne(
   id: string,
-  mine: readonly (WheelPass & { readonly because: string | null })[],
+  mine: readonly (WheelPass & { readonly because: Said | null })[],
   stages: ReadonlyMap<string, Stage>,
 ): PlanPass {
   const steps = mine.flatMap((pass) => pass.steps)
@@ -130,7 +131,7 @@ function asOne(
     stageIds,
     moves: movesOf(
       mine.map(({ corner, steps: own }) => ({ corner, steps: own })),
-      (step) => moveWords(step, stages),
+      stages,
     ),
     secondsAtWheel: Math.max(
       ...mine.map((pass) => pass.steps.reduce((sum, step) => sum + step.operatorSeconds, 0)),

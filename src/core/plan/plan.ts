@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import type { Longest } from '@/core/chemistry/longest'
 import type { Delivery } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
@@ -17,15 +18,15 @@ import type { Question } from '@/core/acts/question'
 import type { StageKind } from '@/core/acts/stageKind'
 
 export { acts, type Act } from '@/core/acts/act'
-export { stageKinds, stageNames, type StageKind } from '@/core/acts/stageKind'
+export { stageKinds, type StageKind } from '@/core/acts/stageKind'
 
 /** A rule that has a say on a stage. */
 export interface StageRule {
   readonly id: string
   readonly verdict: Verdict
-  readonly reason: string
+  readonly reason: Said
   /** What to do; absent for a rule that forbids. */
-  readonly care?: string
+  readonly care?: Said
   /** Asks for a test spot first. */
   readonly testSpot?: true
 }
@@ -66,8 +67,8 @@ export interface Stage {
   /** Too strong for the wheel beside it: the wheel is rinsed before and again at once. */
   readonly keptOffWheel?: boolean
   /** Why this one and not its neighbour. */
-  readonly why: string
-  readonly cautions: readonly string[]
+  readonly why: Said
+  readonly cautions: readonly Said[]
 }
 
 /** One thing to do with one's hands. */
@@ -78,8 +79,8 @@ export interface Step {
   /** Null for a step of the whole job. */
   readonly corner: Position | null
   readonly stageId: string | null
-  readonly title: string
-  readonly detail: string
+  readonly title: Said
+  readonly detail: Said
   readonly zones: readonly Zone[]
   readonly tools: readonly string[]
   readonly operatorSeconds: number
@@ -96,15 +97,15 @@ export interface Step {
   /** Part of the wheel, where it is worked in parts: 1 of 2, … */
   readonly part: { readonly number: number; readonly of: number } | null
   /** Why what follows this rinse does not share it, as a clause; absent where nothing follows or nothing keeps them apart. */
-  readonly apartBecause?: string
+  readonly apartBecause?: Said
   /** What the person is asked when it is done; absent in plans of earlier versions. */
   readonly asks?: Question
   /** What was seen at the work and brought this step into the plan; absent for what was planned. */
-  readonly addedBecause?: string
+  readonly addedBecause?: Said
   /** What the answer at this step has changed, in a sentence or two; absent before it is answered. */
-  readonly sight?: string
-  readonly why: string
-  readonly cautions: readonly string[]
+  readonly sight?: Said
+  readonly why: Said
+  readonly cautions: readonly Said[]
 }
 
 /** The stages whose chemistry this step works with: its own, and those that go on with it. */
@@ -118,8 +119,8 @@ export const takesOff = ({ stopsDwellOf, alsoStops = [] }: Step, stageId: string
 /** Something the plan cannot do, and what would help. */
 export interface Shortfall {
   readonly corners: readonly Position[]
-  readonly text: string
-  readonly mend: string
+  readonly text: Said
+  readonly mend: Said
 }
 
 export interface ProductAmount {
@@ -149,7 +150,7 @@ export interface PlannedProtection {
 export interface Alternative {
   readonly name: PlanName
   /** Wheel chemistry in a few words. */
-  readonly summary: string
+  readonly summary: Said
   readonly operatorSeconds: number
   readonly costMinor: number
   /** Worst share of protection life lost on any wheel, 0 to 1. Estimate. */
@@ -159,7 +160,7 @@ export interface Alternative {
   /** Things that ask for care, as points of the house scale. */
   readonly risk: number
   /** Why it beats its neighbours, in one sentence. */
-  readonly why: string
+  readonly why: Said
 }
 
 /** What is left of a soil on some wheels: before, and after each stage of wheel chemistry. Amounts on the doubling scale. */
@@ -187,13 +188,13 @@ export interface ProductVerdict {
   readonly productId: string
   readonly productName: string
   readonly verdict: Verdict
-  readonly reason: string
+  readonly reason: Said
   readonly ruleIds: readonly string[]
 }
 
 export interface LadderStep {
-  readonly text: string
-  readonly why: string
+  readonly text: Said
+  readonly why: Said
 }
 
 /** When one step is done, and by whom. */
@@ -228,9 +229,9 @@ export interface OrderPattern {
   /** The same moves at every wheel; the shortest order made calm; the shortest as it is; one wheel at a time. */
   readonly kind: 'pattern' | 'free' | 'shortest' | 'oneAtATime'
   /** Two at the most. */
-  readonly sentences: readonly string[]
+  readonly sentences: readonly Said[]
   /** Why it is no pattern; null where it is one, or was not asked for. */
-  readonly because: string | null
+  readonly because: Said | null
   /** Times somebody goes to another wheel. */
   readonly wheelChanges: number
   /** Between the first wheel and the last: of this order, and of the shortest that is known. */
@@ -249,7 +250,7 @@ export interface PlanSequence {
   /** One wheel finished before the next, waiting through every dwell. */
   readonly plainSeconds: number
   /** Why it is shorter, in a sentence; or what stands against an order. */
-  readonly text: string
+  readonly text: Said
   /** Null in plans of earlier versions. */
   readonly pattern: OrderPattern | null
   /** Comings to a wheel, in order of time; empty in plans of earlier versions. */
@@ -258,7 +259,7 @@ export interface PlanSequence {
 
 export interface Plan {
   /** The answer as a colleague would say it. */
-  readonly headline: string
+  readonly headline: Said
   readonly service: ServiceId
   readonly chosen: PlanName
   readonly operatorSeconds: number
@@ -276,15 +277,15 @@ export interface Plan {
   readonly secondRounds?: readonly SecondRound[]
   readonly verdicts: readonly ProductVerdict[]
   /** What would change the choice. */
-  readonly wouldChange: readonly string[]
+  readonly wouldChange: readonly Said[]
   /** What to try next where the test spot or the first wheel does not come clean. */
   readonly ladder: readonly LadderStep[]
   /** How to do the test spot; null where none is asked for. */
-  readonly testSpot: string | null
+  readonly testSpot: Said | null
   /** Shop settings that decided something. */
-  readonly schools: readonly string[]
+  readonly schools: readonly Said[]
   /** What nobody knows and the plan assumes. */
-  readonly assumptions: readonly string[]
+  readonly assumptions: readonly Said[]
   readonly shortfalls: readonly Shortfall[]
   /** How long everything stays wet, and in how many parts a wheel is worked. */
   readonly timings: readonly StageTiming[]

@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import type { Position } from '@/core/wheel/position'
 
 /** How a stage is worked at one wheel so that nothing dries. */
@@ -23,5 +24,5 @@ export interface StageTiming {
   /** Nothing fits: do not start. */
   readonly isNotNow: boolean
   /** Why it is worked so, and what would change it. */
-  readonly text: string
+  readonly text: Said
 }

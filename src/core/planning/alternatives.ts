@@ -1,8 +1,9 @@
+import { message, type Message } from '@/core/message/message'
 import { planNames, type Job, type PlanName } from '@/core/job/job'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Version } from './version'
 import type { Alternative, Stage } from '@/core/plan/plan'
-import { capital, summaryOf } from '@/core/words/sayPlan'
+import { summaryOf } from '@/core/reasons/summary'
 
 /** Worst share lost on any wheel, and what that is in days of the layer that lasts longest. */
 function protectionLost(job: Job, stages: readonly Stage[]): { share: number; days: number } {
@@ -26,28 +27,35 @@ function protectionLost(job: Job, stages: readonly Stage[]): { share: number; da
   )
 }
 
-export const minutesOf = (seconds: number): number => Math.round(seconds / 60)
-
 function whyAlternative(
   name: PlanName,
   mine: Version,
   others: Readonly<Record<PlanName, Version>>,
   job: Job,
-): string {
+): Message {
   const rival = name === 'gentlest' ? others.fastest : others.gentlest
   if (doneBy(mine) === doneBy(rival))
-    return name === 'balanced' ? 'Weighed in money and minutes.' : 'The gentlest is the quickest here, too.'
-  const minutes = Math.abs(minutesOf(mine.operatorSeconds) - minutesOf(rival.operatorSeconds))
+    return name === 'balanced'
+      ? message('reasons.option.weighed')
+      : message('reasons.option.gentlestIsFastest')
+  const time = { seconds: Math.max(60, Math.abs(mine.operatorSeconds - rival.operatorSeconds)) }
   const [a, b] = [protectionLost(job, mine.stages).share, protectionLost(job, rival.stages).share]
-  const percent = Math.round(Math.abs(a - b) * 100)
-  if (name === 'gentlest') {
-    return `Least for finish and protection: ${percent > 0 ? `${percent} % less of it lost` : 'less that asks for care'} for ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} more than the fastest.`
-  }
-  if (name === 'fastest') {
-    return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'} less than the gentlest, ${percent > 0 ? `for ${percent} % more of the protection` : 'with more that asks for care'}.`
-  }
-  return 'Minutes, product, protection and care weighed against each other.'
+  const share = { share: Math.abs(a - b) }
+  const isLess = Math.round(share.share * 100) > 0
+  if (name === 'gentlest')
+    return isLess
+      ? message('reasons.option.gentlestKeeps', { share, time })
+      : message('reasons.option.gentlest', { time })
+  if (name === 'fastest')
+    return isLess
+      ? message('reasons.option.fastestLoses', { share, time })
+      : message('reasons.option.fastest', { time })
+  return message('reasons.option.balanced')
 }
+
+/** The wheel chemistry of a plan, as a sentence of its own. */
+export const summaryIn = (job: Job, stages: readonly Stage[]): Message =>
+  message('common.asItIs', { text: { capital: summaryOf(job, stages) } })
 
 /** What a version does at the wheels, to tell whether two come to the same. */
 const doneBy = ({ stages }: Version): string =>
@@ -74,16 +82,13 @@ export function alternativesOf(
     const lost = protectionLost(job, version.stages)
     return {
       name,
-      summary: capital(summaryOf(job, version.stages)),
+      summary: summaryIn(job, version.stages),
       operatorSeconds: version.operatorSeconds,
       costMinor: version.costMinor,
       protectionLostShare: lost.share,
       protectionLostDays: lost.days,
       risk: Math.round(version.whole.cost[3] * 10) / 10,
-      why:
-        told.length === 1
-          ? 'Gentle and quick are the same here.'
-          : whyAlternative(name, version, versions, job),
+      why: told.length === 1 ? message('reasons.option.same') : whyAlternative(name, version, versions, job),
     }
   })
 }

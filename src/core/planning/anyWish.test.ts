@@ -1,3 +1,4 @@
+import { says } from '@/core/message/testSays'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ratingOf } from '@/core/chemistry/product'
@@ -35,9 +36,9 @@ describe('what a person pins', () => {
     ([job, product]) => {
       const plan = makePlan(wishing(job, { pinned: [product.id] }))
       if (uses(plan, product.id) || plan.steps.length === 0) return
-      const said = plan.shortfalls.find(({ text }) => text.startsWith(`${product.name} is pinned`))
-      expect(said?.mend ?? `nothing said of ${product.name}`).not.toMatch(/does nothing|nothing said/)
-      if (said?.mend.includes('none of that was entered'))
+      const said = plan.shortfalls.find(({ text }) => says(text, 'reasons.pin.unused'))
+      expect([product.name, said !== undefined]).toEqual([product.name, true])
+      if (says(said?.mend, 'reasons.pin.notEntered'))
         for (const soil of soils)
           if (ratingOf(product, soil) > 1)
             expect(

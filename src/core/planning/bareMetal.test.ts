@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { wearOf, type Product } from '@/core/chemistry/product'
@@ -26,7 +27,7 @@ describe('bare metal', () => {
             { service },
           )
           const byId = new Map(job.cabinet.map((product) => [product.id, product]))
-          for (const stage of makePlan(job).stages.filter(({ kind }) => kind === 'wash')) {
+          for (const stage of inEnglish(makePlan(job)).stages.filter(({ kind }) => kind === 'wash')) {
             const product = byId.get(stage.productId) as Product
             expect(wearOf(product)).not.toBe('strips')
             if (familyOf(product.family).traits.includes('mildAlkali'))
@@ -42,17 +43,19 @@ describe('bare metal', () => {
   })
 
   it('with heavy film is washed once; the final check decides about a second wash', () => {
-    const plan = makePlan(
-      testJob(
-        fourCorners({
-          finishes: { ...allOf('paintedGloss'), lip: { finish: 'polishedBare', condition: 'sound' } },
-          loads: { face: { film: 3 }, barrel: { film: 3 } },
-        }),
-        { service: 'maintain' },
+    const plan = inEnglish(
+      makePlan(
+        testJob(
+          fourCorners({
+            finishes: { ...allOf('paintedGloss'), lip: { finish: 'polishedBare', condition: 'sound' } },
+            loads: { face: { film: 3 }, barrel: { film: 3 } },
+          }),
+          { service: 'maintain' },
+        ),
       ),
     )
     expect(plan.stages.filter(({ kind }) => kind === 'wash').map(({ rounds }) => rounds)).toEqual([1])
     expect(plan.secondRounds).toHaveLength(1)
-    expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('Look at the wet wheel')
+    expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('Check the wet wheel')
   })
 })

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Job } from '@/core/job/job'
 import type { Plan, ProductAmount, Shortfall } from '@/core/plan/plan'
 
@@ -11,7 +12,7 @@ export const withoutBottles = (job: Job, ids: ReadonlySet<string>): Job => ({
 export const shortOf = ({ amounts }: Plan): ProductAmount[] =>
   amounts.filter(({ shortMillilitres }) => shortMillilitres > 0)
 
-const millilitres = (amount: number): string => `${Math.ceil(amount)} ml`
+const millilitres = (amount: number) => ({ millilitres: Math.ceil(amount) })
 
 /** Bottles that are too empty and have no substitute. */
 export const sayShort = (plan: Plan): Shortfall[] =>
@@ -19,9 +20,16 @@ export const sayShort = (plan: Plan): Shortfall[] =>
     corners: plan.stages.filter((stage) => stage.productId === productId).flatMap(({ corners }) => corners),
     text:
       stockMillilitres === 0
-        ? `${productName} is empty: this plan takes ${millilitres(concentrateMillilitres)}.`
-        : `${productName} runs out: ${millilitres(stockMillilitres)} are left, this plan takes ${millilitres(concentrateMillilitres)}.`,
-    mend: 'Nothing else in the cabinet does as well; get more before the start.',
+        ? message('reasons.stock.empty', {
+            product: productName,
+            needed: millilitres(concentrateMillilitres),
+          })
+        : message('reasons.stock.runsOut', {
+            product: productName,
+            left: millilitres(stockMillilitres),
+            needed: millilitres(concentrateMillilitres),
+          }),
+    mend: message('reasons.stock.getMore'),
   }))
 
 /** Bottles that were too empty and were replaced. */
@@ -32,6 +40,12 @@ export const sayReplaced = (wanted: Plan, made: Plan): Shortfall[] =>
       corners: wanted.stages
         .filter((stage) => stage.productId === productId)
         .flatMap(({ corners }) => corners),
-      text: `${productName} ${stockMillilitres === 0 ? 'is empty' : `is down to ${millilitres(stockMillilitres)}`}: another product is taken.`,
-      mend: 'Get more, and plan again if you want it.',
+      text:
+        stockMillilitres === 0
+          ? message('reasons.stock.emptyReplaced', { product: productName })
+          : message('reasons.stock.lowReplaced', {
+              product: productName,
+              left: millilitres(stockMillilitres),
+            }),
+      mend: message('reasons.stock.planAgain'),
     }))

@@ -1,3 +1,5 @@
+import type { Spoken } from '@/i18n/spoken'
+import { inEnglish } from '@/i18n/testEnglish'
 import { describe, expect, it } from 'vitest'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { plainConditions } from '@/core/conditions/conditions'
@@ -13,11 +15,11 @@ const dirt = {
   tyre: { tyreBrowning: 2 },
   arch: { film: 2 },
 } as const
-const planOf = (corner: Partial<Corner>, job: Partial<Job> = {}): Plan =>
-  makePlan(testJob(fourCorners({ loads: dirt, ...corner }), job))
-const familiesOf = ({ stages }: Plan, kind: string): string[] =>
+const planOf = (corner: Partial<Corner>, job: Partial<Job> = {}): Spoken<Plan> =>
+  inEnglish(makePlan(testJob(fourCorners({ loads: dirt, ...corner }), job)))
+const familiesOf = ({ stages }: Spoken<Plan>, kind: string): string[] =>
   stages.filter((stage) => stage.kind === kind).map(({ family }) => family)
-const saidBy = ({ shortfalls }: Plan): string =>
+const saidBy = ({ shortfalls }: Spoken<Plan>): string =>
   shortfalls.map(({ text, mend }) => `${text} ${mend}`).join('\n')
 const state = (finish: FinishState['finish']): FinishState => ({ finish, condition: 'sound' })
 
@@ -57,7 +59,7 @@ describe('a coated tyre', () => {
 describe('a motorcycle', () => {
   it('gets nothing sprayed on for protection, but wiped on', () => {
     const corners = (['front', 'rear'] as const).map((position) => testCorner(position, { loads: dirt }))
-    const plan = makePlan(testJob(corners, { vehicleKind: 'motorcycle', service: 'maintain' }))
+    const plan = inEnglish(makePlan(testJob(corners, { vehicleKind: 'motorcycle', service: 'maintain' })))
     expect(familiesOf(plan, 'protect')).not.toContain('sprayRinseSilica')
     expect(familiesOf(plan, 'protect')).toHaveLength(1)
   })
@@ -93,7 +95,7 @@ describe('brakes that are too hot', () => {
     const plan = withBrake(150)
     expect(plan.steps.filter(({ corner }) => corner === 'frontLeft')).toEqual([])
     expect(plan.steps.some(({ corner }) => corner === 'frontRight')).toBe(true)
-    expect(saidBy(plan)).toContain('does not cool')
+    expect(saidBy(plan)).toContain('isn’t cooling')
   })
 
   it('that are cool are not spoken of', () => {
@@ -119,12 +121,13 @@ describe('a caution stands where the hand is', () => {
   })
 
   it('run-off before anything that harms drains, and not for shampoo alone', () => {
-    const readyOf = (plan: Plan) => plan.steps.find(({ act }) => act === 'getReady')?.cautions.join() ?? ''
+    const readyOf = (plan: Spoken<Plan>) =>
+      plan.steps.find(({ act }) => act === 'getReady')?.cautions.join() ?? ''
     expect(readyOf(planOf({ loads: { ...dirt, barrel: { bondedDust: 3 } } }))).toContain('street drain')
     const mild = testJob(fourCorners({ loads: { face: { freshDust: 1 } }, protection: ['ceramicCoating'] }), {
       service: 'quickRound',
     })
-    expect(readyOf(makePlan(mild))).not.toContain('street drain')
+    expect(readyOf(inEnglish(makePlan(mild)))).not.toContain('street drain')
   })
 })
 

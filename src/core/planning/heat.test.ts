@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
@@ -12,22 +13,22 @@ const finishes = Object.fromEntries(
   ]),
 )
 const planAt = (conditions: Parameters<typeof plainConditions>[0]) =>
-  makePlan(testJob(fourCorners({ loads, finishes }), { conditions: plainConditions(conditions) }))
+  inEnglish(makePlan(testJob(fourCorners({ loads, finishes }), { conditions: plainConditions(conditions) })))
 
 describe('hot wheels', () => {
   it('that nobody measured are never taken as cool: no steps, and where it goes', () => {
     const plan = planAt({ airCelsius: 38, exposure: 'fullSun' })
     expect([plan.steps, plan.stages]).toEqual([[], []])
-    expect(plan.headline).toMatch(/^Not now: .*[Ss]hade/)
+    expect(plan.headline).toMatch(/^Not now\. .*[Ss]hade/)
     expect(plan.shortfalls).toHaveLength(1)
-    expect(plan.assumptions.join(' ')).toMatch(/not measured: reckoned at \d\d °C/)
+    expect(plan.assumptions.join(' ')).toMatch(/Wheels estimated at \d\d °C/)
   })
 
   it('that may be too hot ask for a thermometer at every spray', () => {
     const plan = planAt({ airCelsius: 38, exposure: 'shade' })
     expect(plan.steps.length).toBeGreaterThan(0)
     for (const step of plan.steps.filter(({ startsDwell, act }) => startsDwell && act === 'spray'))
-      expect(step.cautions.join(' ')).toContain('Measure before the first drop')
+      expect(step.cautions.join(' ')).toContain('Measure before you start')
   })
 
   it('that were measured cool are worked, whatever the sun', () => {
@@ -39,7 +40,7 @@ describe('hot wheels', () => {
   it('a reading above the limit forbids, and is no estimate', () => {
     const plan = planAt({ airCelsius: 22, surfaceCelsius: 41 })
     expect(plan.steps).toEqual([])
-    expect(plan.assumptions.join(' ')).not.toContain('reckoned')
+    expect(plan.assumptions.join(' ')).not.toContain('estimated at')
   })
 
   it('a hotter wheel never has more steps to work than a refused one allows', () => {

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { plainConditions } from '@/core/conditions/conditions'
 import { describe, expect, it } from 'vitest'
@@ -6,7 +7,7 @@ import { productFromFamily, starterCabinet } from '@/core/chemistry/starterCabin
 import { conditions, finishes } from '@/core/finishes/finish'
 import type { Corner } from '@/core/job/job'
 import { allOf, fourCorners, fourPositions, testCorner, testJob } from '@/core/job/testJob'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import type { RunEvent } from '@/core/run/runEvent'
 import { runState } from '@/core/run/runState'
 import { grades, soils } from '@/core/soils/soil'
@@ -26,8 +27,8 @@ const heavy: Corner['loads'] = {
 
 describe('what is chosen', () => {
   it('is shampoo only for light dust on a coated wheel', () => {
-    const plan = makePlan(
-      job(fourCorners({ loads: { face: { freshDust: 1 } }, protection: ['ceramicCoating'] })),
+    const plan = inEnglish(
+      makePlan(job(fourCorners({ loads: { face: { freshDust: 1 } }, protection: ['ceramicCoating'] }))),
     )
     const wheelStages = plan.stages.filter(({ kind }) => !['arch', 'tyre', 'protect', 'dress'].includes(kind))
     expect(wheelStages).toHaveLength(1)
@@ -36,8 +37,15 @@ describe('what is chosen', () => {
 
   it('adds iron remover only on the axle that needs it', () => {
     const dusty = { loads: { barrel: { bondedDust: 3 } } } as const
-    const plan = makePlan(
-      job([corner('frontLeft', dusty), corner('frontRight', dusty), corner('rearLeft'), corner('rearRight')]),
+    const plan = inEnglish(
+      makePlan(
+        job([
+          corner('frontLeft', dusty),
+          corner('frontRight', dusty),
+          corner('rearLeft'),
+          corner('rearRight'),
+        ]),
+      ),
     )
     expect(plan.stages.filter(({ kind }) => kind === 'iron').map(({ corners }) => corners)).toEqual([
       ['frontLeft', 'frontRight'],
@@ -47,7 +55,7 @@ describe('what is chosen', () => {
 
   it('never puts strong chemistry on bare or unknown metal', () => {
     for (const finish of ['polishedBare', 'anodised', 'chrome', 'magnesium', 'unknown'] as const) {
-      const plan = makePlan(job(fourCorners({ finishes: allOf(finish), loads: heavy })))
+      const plan = inEnglish(makePlan(job(fourCorners({ finishes: allOf(finish), loads: heavy }))))
       const onWheel = plan.stages.filter(({ kind }) => ['wash', 'iron', 'mineral', 'tar'].includes(kind))
       for (const stage of onWheel) {
         const { traits } = familyOf(stage.family)
@@ -58,44 +66,46 @@ describe('what is chosen', () => {
 
   it('plans nothing on a hot wheel and says to wait', () => {
     const hot = plainConditions({ airCelsius: 25, surfaceCelsius: 80 })
-    const plan = makePlan(job(fourCorners({ loads: heavy }), { conditions: hot }))
+    const plan = inEnglish(makePlan(job(fourCorners({ loads: heavy }), { conditions: hot })))
     expect(plan.stages.filter(({ kind }) => kind !== 'protect' && kind !== 'dress')).toEqual([])
     expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('cool')
   })
 
   it('says what is missing when the cabinet cannot do it', () => {
     const cabinet = [productFromFamily('carShampoo')]
-    const plan = makePlan(job(fourCorners({ loads: heavy }), { cabinet }))
+    const plan = inEnglish(makePlan(job(fourCorners({ loads: heavy }), { cabinet })))
     expect(plan.shortfalls.map(({ text }) => text).join(' ')).toMatch(/bonded brake dust/)
   })
 
   it('says when the washer has more pressure than a wheel stands, and keeps quiet otherwise', () => {
     const said = (pressureBar: number) => {
       const { equipment } = job([])
-      return makePlan(job(fourCorners(), { equipment: { ...equipment, pressureBar } })).shortfalls.map(
-        ({ text }) => text,
-      )
+      return inEnglish(
+        makePlan(job(fourCorners(), { equipment: { ...equipment, pressureBar } })),
+      ).shortfalls.map(({ text }) => text)
     }
     expect(said(180).join()).toContain('Above 140 bar')
     expect(said(140).join()).not.toContain('140 bar')
   })
 
   it('never dresses a motorcycle tyre', () => {
-    const plan = makePlan(job([corner('front'), corner('rear')], { vehicleKind: 'motorcycle' }))
+    const plan = inEnglish(makePlan(job([corner('front'), corner('rear')], { vehicleKind: 'motorcycle' })))
     expect(plan.stages.some(({ kind }) => kind === 'dress')).toBe(false)
   })
 
   it('follows the schools of the shop', () => {
     const kinds = (tyre: 'beforeWheel' | 'afterWheel') =>
-      makePlan(job(fourCorners({ loads: heavy }), { schools: { ...defaultSchools, tyre } })).stages.map(
-        ({ kind }) => kind,
-      )
+      inEnglish(
+        makePlan(job(fourCorners({ loads: heavy }), { schools: { ...defaultMethods, tyre } })),
+      ).stages.map(({ kind }) => kind)
     const before = kinds('beforeWheel')
     expect(before.indexOf('tyre')).toBeLessThan(before.indexOf('wash'))
     const after = kinds('afterWheel')
     expect(after.indexOf('tyre')).toBeGreaterThan(after.indexOf('wash'))
-    const solvent = makePlan(
-      job(fourCorners(), { schools: { ...defaultSchools, dressing: 'solvent', arches: 'whereSoiled' } }),
+    const solvent = inEnglish(
+      makePlan(
+        job(fourCorners(), { schools: { ...defaultMethods, dressing: 'solvent', arches: 'whereSoiled' } }),
+      ),
     )
     expect(solvent.stages.map(({ family }) => family)).toContain('tyreDressingSolvent')
     expect(solvent.stages.some(({ kind }) => kind === 'arch')).toBe(false)
@@ -130,7 +140,7 @@ describe('every plan', () => {
   it('adds up: amounts, costs and minutes are the sums of their parts', () => {
     fc.assert(
       fc.property(anyJob, (one) => {
-        const plan = makePlan(one)
+        const plan = inEnglish(makePlan(one))
         for (const amount of plan.amounts) {
           const used = plan.stages.filter(({ productId }) => productId === amount.productId)
           // What is filled once is used once, and paid once.
@@ -159,7 +169,7 @@ describe('every plan', () => {
   it('rinses everything it sprays: worked to its end, no clock still runs', () => {
     fc.assert(
       fc.property(anyJob, (one) => {
-        const plan = makePlan(one)
+        const plan = inEnglish(makePlan(one))
         const events = plan.steps.map((step, index): RunEvent => ({
           kind: 'done',
           stepId: step.id,
@@ -177,7 +187,7 @@ describe('every plan', () => {
   it('is the same for the same job', () => {
     fc.assert(
       fc.property(anyJob, (one) => {
-        expect(makePlan(one)).toEqual(makePlan(one))
+        expect(inEnglish(makePlan(one))).toEqual(inEnglish(makePlan(one)))
       }),
       { numRuns: 20 },
     )

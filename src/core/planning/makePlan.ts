@@ -1,8 +1,9 @@
+import { message, type Message } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { forbiddenNow } from '@/core/timing/heat'
 import type { Position } from '@/core/wheel/position'
-import { nameCorners } from '@/core/words/sayPlan'
+import { sayWhere } from '@/core/reasons/sayCorners'
 import { sayReplaced, sayShort, shortOf, withoutBottles } from './emptyBottles'
 import { sayCuring, withoutWork } from './notNow'
 import { notNow } from './stageTimings'
@@ -55,8 +56,8 @@ export function makePlan(job: Job): Plan {
 }
 
 const emptyCabinet = {
-  text: 'There is no product in the cabinet.',
-  mend: 'Add a wheel shampoo and an all-purpose cleaner: they clean most wheels, tyres and arches.',
+  text: message('reasons.cabinet.empty'),
+  mend: message('reasons.cabinet.emptyFix'),
 }
 
 function planOf(job: Job): Plan {
@@ -72,11 +73,13 @@ function planOf(job: Job): Plan {
     forbidden.flatMap((one) => one.corners),
   )
   if (job.cabinet.every(({ archived }) => archived))
-    return withoutWork(workablePlan(job), `Not like this: ${emptyCabinet.text} ${emptyCabinet.mend}`, [
-      { corners: all, ...emptyCabinet },
-    ])
+    return withoutWork(workablePlan(job), notLikeThis(emptyCabinet), [{ corners: all, ...emptyCabinet }])
   if (dry.length === 0)
-    return withoutWork(stockedPlan(job), `Nothing to do today. ${curing[0]?.text}`, curing)
+    return withoutWork(
+      stockedPlan(job),
+      message('reasons.headline.nothingToDoBecause', { text: curing[0]?.text ?? '' }),
+      curing,
+    )
   if (corners.length === 0) return refused(job, [...curing, ...forbidden], all)
   const { plan, late } = keptWet({ ...job, corners })
   const left = [...curing, ...forbidden, ...late]
@@ -87,14 +90,18 @@ function planOf(job: Job): Plan {
 
 /** A plan that cannot be worked now has no steps; it says when and where it can. */
 function refused(job: Job, left: readonly Shortfall[], all: readonly Position[]): Plan {
-  const [first] = left.filter(({ text }) => !text.includes('still cures'))
-  const where = first && first.corners.length < all.length ? ` ${nameCorners(first.corners, all)}` : ''
-  return withoutWork(
-    stockedPlan(job),
-    `Not now${where}: ${first?.text.replace(/^Not now: (.)/, (_, letter: string) => letter.toUpperCase()) ?? ''} ${first?.mend ?? ''}`.trim(),
-    left,
-  )
+  const [first] = left.filter(({ text }) => typeof text === 'string' || text.key !== 'reasons.now.cures')
+  return withoutWork(stockedPlan(job), first ? notNowWhere(first, all) : nothingToDo, left)
 }
 
-const nothingHeadline = ({ shortfalls: [first] }: Plan): string =>
-  first ? `Not like this: ${first.text} ${first.mend}` : 'Nothing to do today.'
+const notNowWhere = ({ corners, text, mend }: Shortfall, all: readonly Position[]): Message =>
+  corners.length < all.length
+    ? message('reasons.headline.notNowAt', { where: sayWhere(corners, all), text, fix: mend })
+    : message('reasons.headline.notNow', { text, fix: mend })
+
+const nothingToDo = message('reasons.headline.nothingToDo')
+
+const notLikeThis = ({ text, mend }: Pick<Shortfall, 'text' | 'mend'>): Message =>
+  message('reasons.headline.notLikeThis', { text, fix: mend })
+
+const nothingHeadline = ({ shortfalls: [first] }: Plan): Message => (first ? notLikeThis(first) : nothingToDo)

@@ -1,3 +1,5 @@
+import { inEnglish } from '@/i18n/testEnglish'
+import { says } from '@/core/message/testSays'
 import fc from 'fast-check'
 import { protectionWears } from '@/core/chemistry/family'
 import { wearOf, type Product } from '@/core/chemistry/product'
@@ -27,7 +29,7 @@ it(
       fc.property(anyPoorJob, (job) => {
         const wearBy = (name: string | undefined): number =>
           protectionWears.indexOf(wearOf(job.cabinet.find((one) => one.name === name) as Product))
-        for (const { why, productName } of makePlan(job).stages) {
+        for (const { why, productName } of inEnglish(makePlan(job)).stages) {
           const [, milder] = /(?:^|\. )([^.]+) is milder, but/.exec(why) ?? []
           if (milder) expect([why, wearBy(milder) <= wearBy(productName)]).toEqual([why, true])
         }
@@ -44,11 +46,11 @@ describe('the words of a step', () => {
     () => {
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          for (const step of makePlan(job).steps) {
+          for (const step of inEnglish(makePlan(job)).steps) {
             const corner = job.corners.find(({ position }) => position === step.corner)
             if (!corner || step.act === 'hub' || step.act === 'testSpot') continue
             for (const [word, zone] of named) {
-              const told = step.detail.replace(/Seats, valve.*free of it\.|always before the face/g, '')
+              const told = step.detail.replace(/Keep seats, valve.*free of it\.|always before the face/g, '')
               if (!word.test(told)) continue
               // What is dressed or dried is not told zone by zone; a look goes over all that is in reach.
               const there = ['lookAgain', 'dry', 'protect'].includes(step.act)
@@ -71,7 +73,7 @@ describe('the words of a step', () => {
         fc.property(anyPoorJob, (job) => {
           const { steps } = makePlan(job)
           for (const { corner, why, act } of steps)
-            if (act === 'scrub' && why.includes('dressing will'))
+            if (act === 'scrub' && says(why, 'steps.scrubTyre.beforeDressing'))
               expect(steps.some((step) => step.act === 'dress' && step.corner === corner)).toBe(true)
         }),
         { numRuns: 60 * times },

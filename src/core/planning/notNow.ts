@@ -1,7 +1,8 @@
+import { message, type Said } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
-import { nameWheels } from '@/core/words/sayPlan'
+import { sayWheels } from '@/core/reasons/sayCorners'
 
 const positionsOf = (corners: readonly Corner[]): Position[] => corners.map(({ position }) => position)
 
@@ -13,14 +14,14 @@ export function sayCuring(job: Job): Shortfall[] {
     : [
         {
           corners,
-          text: `What was put on ${nameWheels(corners, positionsOf(job.corners))} still cures: nothing wet comes near it today.`,
-          mend: 'Come back when it has cured; the page of the wheel set says from when on.',
+          text: message('reasons.now.cures', { wheels: sayWheels(corners, positionsOf(job.corners)) }),
+          mend: message('reasons.now.curesFix'),
         },
       ]
 }
 
 /** A plan with nothing to do: it says why, and when and where it goes. */
-export const withoutWork = (plan: Plan, headline: string, shortfalls: readonly Shortfall[]): Plan => ({
+export const withoutWork = (plan: Plan, headline: Said, shortfalls: readonly Shortfall[]): Plan => ({
   ...plan,
   headline,
   operatorSeconds: 0,

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Job } from '@/core/job/job'
 import type { Shortfall } from '@/core/plan/plan'
 import { judge } from '@/core/rules/judge'
@@ -9,6 +10,6 @@ export function tooMuchPressure(job: Job): Shortfall[] {
   return rules.map(({ reason }) => ({
     corners: job.corners.map(({ position }) => position),
     text: reason,
-    mend: `Turn the washer down from ${job.equipment.pressureBar} bar, or step back with a wide fan, before the first rinse.`,
+    mend: message('reasons.cabinet.pressureFix', { bar: job.equipment.pressureBar }),
   }))
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { judgedDwell } from '@/core/choice/judgedDwell'
 import { sitesOf } from '@/core/choice/sites'
 import type { WheelGroup } from '@/core/choice/wheelGroup'
@@ -39,7 +40,7 @@ export function verdictsOf(job: Job, groups: readonly WheelGroup[]): ProductVerd
         productId: product.id,
         productName: product.name,
         verdict: judgement.verdict,
-        reason: judgement.rules[0]?.reason ?? 'No rule speaks against it here.',
+        reason: judgement.rules[0]?.reason ?? message('reasons.verdict.noRule'),
         // What these wheels taught is no row of the book.
         ruleIds: judgement.rules.flatMap(({ id, markedBy }) => (markedBy === undefined ? [id] : [])),
       }

@@ -7,7 +7,7 @@ import { services } from '@/core/visit-kinds/service'
 import type { Position } from '@/core/wheel/position'
 import type { Version } from './version'
 import type { SoilCourse, Stage } from '@/core/plan/plan'
-import { onWheel } from '@/core/words/sayPlan'
+import { onWheel } from '@/core/reasons/summary'
 import { groupStages } from '@/core/choice/wheelStages'
 
 /** What stays of each soil, worst zone of each group, before and after every stage. */

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { secondsOfAct } from '@/core/operator-time/operatorTime'
 import type { Job } from '@/core/job/job'
 import { isByHand } from '@/core/plan/byHand'
@@ -48,22 +49,25 @@ export function notNow(job: Job, timings: readonly StageTiming[]): Shortfall[] {
   const corners = job.corners.filter(({ position }) => late.some(({ corner }) => corner === position))
   const { conditions, estimates } = job
   const hours = corners.flatMap((corner) => {
-    const hour = firstGoodHour(
+    const first = firstGoodHour(
       hoursAt(corner, 'trigger', conditions, estimates),
       conditions.startHour ?? 24,
       goodWetSeconds,
     )
-    return hour === null ? [] : [hour]
+    return first === null ? [] : [first]
   })
-  const shade = conditions.exposure === 'shade' ? '' : 'Move it into the shade, or '
+  const isShaded = conditions.exposure === 'shade'
+  const hour = hours.length === corners.length && hours.length > 0 ? Math.max(...hours) : null
   return [
     {
       corners: corners.map(({ position }) => position),
       text: late[0]?.text ?? '',
       mend:
-        hours.length === corners.length && hours.length > 0
-          ? `${shade}${shade ? 'start' : 'Start'} after ${Math.max(...hours)}:00.`
-          : `${shade}${shade ? 'cool' : 'Cool'} the wheels with water first and measure again.`,
+        hour === null
+          ? message(isShaded ? 'reasons.now.coolWithWater' : 'reasons.now.shadeOrCool')
+          : isShaded
+            ? message('reasons.now.after', { hour })
+            : message('reasons.now.shadeOrAfter', { hour }),
     },
   ]
 }

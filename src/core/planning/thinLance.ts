@@ -1,7 +1,7 @@
+import { message } from '@/core/message/message'
 import { lanceSurfaceFraction } from '@/core/dilution/foamLance'
 import type { Job } from '@/core/job/job'
 import type { Shortfall, Stage } from '@/core/plan/plan'
-import { listed } from '@/core/words/listed'
 
 /** Labels of lance products reckon with a lance that mixes about one part in ten; less than a third of that is too thin. House estimate. */
 const thinnestShare = 0.035
@@ -11,12 +11,12 @@ export function sayThinLance({ equipment }: Job, stages: readonly Stage[]): Shor
   const foamed = stages.filter(({ delivery }) => delivery === 'lance')
   const share = lanceSurfaceFraction(1, equipment.lance)
   if (foamed.length === 0 || share >= thinnestShare) return []
-  const names = listed([...new Set(foamed.map(({ productName }) => productName))])
+  const products = [...new Set(foamed.map(({ productName }) => productName))]
   return [
     {
       corners: [...new Set(foamed.flatMap(({ corners }) => corners))],
-      text: `The foam lance draws so little that ${names} comes out far too thin: one part of the bottle in ${Math.round(1 / share)}.`,
-      mend: 'Open its mixing valve and measure the draw again in the settings, or put it on with a pump sprayer.',
+      text: message('reasons.cabinet.thinLance', { products, parts: Math.round(1 / share) }),
+      mend: message('reasons.cabinet.thinLanceFix'),
     },
   ]
 }

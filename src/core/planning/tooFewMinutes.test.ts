@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { expect, it } from 'vitest'
 import type { Corner, Job } from '@/core/job/job'
 import { fourCorners, testJob } from '@/core/job/testJob'
@@ -10,7 +11,7 @@ const light = {
   tyre: { tyreBrowning: 1 },
 } as const
 const saidFor = (corner: Partial<Corner>, job: Partial<Job>): string =>
-  makePlan(testJob(fourCorners(corner), job))
+  inEnglish(makePlan(testJob(fourCorners(corner), job)))
     .shortfalls.map(({ text, mend }) => `${text} ${mend}`)
     .join('\n')
 const within = (minutesAllowed: number) =>
@@ -21,7 +22,7 @@ it('twenty minutes for coated wheels with light dust: a quick round fits, with i
     { loads: light, protection: ['ceramicCoating'] },
     { service: 'coatedMaintenance', wishes: within(20) },
   )
-  expect(said).toMatch(/20 minutes are too few.*“Quick round” fits: 1\d minutes/)
+  expect(said).toMatch(/You allowed 20 min.*“Quick round” fits: 1\d min/)
 })
 
 it.each([

@@ -1,13 +1,14 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { handSecondsAllowed, type Job } from '@/core/job/job'
 import type { Shortfall, Stage, Step } from '@/core/plan/plan'
-import { services, type ServiceId } from '@/core/visit-kinds/service'
-import { sayTooMuchForQuick } from '@/core/words/visit'
+import type { ServiceId } from '@/core/visit-kinds/service'
+import { sayTooMuchForQuick } from '@/core/reasons/visit'
 import { isRearmost } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
 
 /** Something that can be left for another day, with the steps that go with it. */
 interface Leavable {
-  readonly name: string
+  readonly name: Message
   readonly goes: (step: Step) => boolean
 }
 
@@ -24,23 +25,38 @@ function leavables(job: Job, stages: readonly Stage[]): Leavable[] {
   const isRear = ({ corner }: Step): boolean => corner !== null && rears.includes(corner)
   return [
     ...(has('dress')
-      ? [{ name: 'the tyre dressing', goes: (step: Step) => dress(step) || step.act === 'roll' }]
+      ? [
+          {
+            name: message('reasons.limits.leavable.dressing'),
+            goes: (step: Step) => dress(step) || step.act === 'roll',
+          },
+        ]
       : []),
-    ...(has('arch') ? [{ name: 'the arches', goes: ofKind(stages, ['arch']) }] : []),
-    ...(has('polish') ? [{ name: 'the polish', goes: ofKind(stages, ['polish']) }] : []),
-    ...(has('tar', 'mineral') ? [{ name: 'tar and scale', goes: ofKind(stages, ['tar', 'mineral']) }] : []),
+    ...(has('arch')
+      ? [{ name: message('reasons.limits.leavable.arches'), goes: ofKind(stages, ['arch']) }]
+      : []),
+    ...(has('polish')
+      ? [{ name: message('reasons.limits.leavable.polish'), goes: ofKind(stages, ['polish']) }]
+      : []),
+    ...(has('tar', 'mineral')
+      ? [{ name: message('reasons.limits.leavable.tarAndScale'), goes: ofKind(stages, ['tar', 'mineral']) }]
+      : []),
     ...(rears.length > 0 && rears.length < job.corners.length
-      ? [{ name: 'the rear wheels', goes: isRear }]
+      ? [{ name: message('reasons.limits.leavable.rears'), goes: isRear }]
       : []),
   ]
 }
 
 /** By the clock: two share the work. */
-const minutesOf = (handSeconds: number, { crew }: Job): number => Math.round(handSeconds / 60 / crew.people)
+const timeOf = (handSeconds: number, { crew }: Job) => ({ seconds: handSeconds / crew.people })
 
-/** That the minutes allowed are too few, and what everything takes where that is known. */
-export const sayTooFew = (minutesAllowed: number, minutes?: number): string =>
-  `${minutesAllowed} minutes are too few${minutes === undefined ? '' : `: everything takes ${minutes}.`}`
+/** That the time allowed is too short, and what everything takes. */
+export const sayTooFew = (minutesAllowed: number, seconds: number): Message =>
+  message('reasons.limits.tooFew', { time: { seconds }, allowed: { seconds: 60 * minutesAllowed } })
+
+/** Whether it is the time allowed that is too short. */
+export const isTooFew = ({ text }: Shortfall): boolean =>
+  typeof text !== 'string' && text.key === 'reasons.limits.tooFew'
 
 /** Services that ask for less, the nearest first. */
 const lighter: Partial<Record<ServiceId, readonly ServiceId[]>> = {
@@ -52,16 +68,19 @@ const lighter: Partial<Record<ServiceId, readonly ServiceId[]>> = {
   maintain: ['quickRound'],
 }
 
-/** The first lighter service that fits the minutes allowed and suits these wheels, as a sentence; empty where none does. */
-function sayLighter(job: Job, secondsWith: (service: ServiceId) => number): string {
+/** The first lighter service that fits the minutes allowed and suits these wheels, as a sentence; null where none does. */
+function sayLighter(job: Job, secondsWith: (service: ServiceId) => number): Message | null {
   const allowed = handSecondsAllowed(job)
   for (const service of lighter[job.service] ?? []) {
     if (sayTooMuchForQuick({ ...job, service }).length > 0) continue
     const seconds = secondsWith(service)
     if (seconds > 0 && seconds <= allowed)
-      return `The service “${services[service].name}” fits: ${minutesOf(seconds, job)} minutes.`
+      return message('reasons.limits.lighter', {
+        service: term('service', service),
+        time: timeOf(seconds, job),
+      })
   }
-  return ''
+  return null
 }
 
 /**
@@ -74,37 +93,36 @@ export function sayTooFewMinutes(
   steps: readonly Step[],
   secondsWith: (service: ServiceId) => number,
 ): Shortfall {
-  const said = sayWhatToLeave(job, stages, steps)
-  const other = sayLighter(job, secondsWith)
-  return other === ''
-    ? said
-    : { ...said, mend: `${said.mend.replace(', or choose a lighter service', '')} ${other}` }
-}
-
-function sayWhatToLeave(job: Job, stages: readonly Stage[], steps: readonly Step[]): Shortfall {
-  const allowed = job.wishes.minutesAllowed ?? 0
   const corners = job.corners.map(({ position }) => position)
-  const secondsOf = (left: readonly Step[]): number =>
-    left.reduce((sum, step) => sum + step.operatorSeconds, 0)
-  const text = sayTooFew(allowed, minutesOf(secondsOf(steps), job))
-  let left = steps
-  const names: string[] = []
-  for (const { name, goes } of leavables(job, stages)) {
-    left = left.filter((step) => !goes(step))
-    names.push(name)
-    if (secondsOf(left) <= handSecondsAllowed(job))
-      return {
-        corners,
-        text,
-        mend: `Leave ${listed(names)} for another visit: the rest takes ${minutesOf(secondsOf(left), job)} minutes.`,
-      }
-  }
+  const text = sayTooFew(job.wishes.minutesAllowed ?? 0, timeOf(secondsOf(steps), job).seconds)
+  const lighterService = sayLighter(job, secondsWith)
   return {
     corners,
     text,
-    mend:
-      names.length > 0
-        ? `Even without ${listed(names)} it takes ${minutesOf(secondsOf(left), job)} minutes; allow that, or choose a lighter service.`
-        : 'Allow more, or choose a lighter service.',
+    mend: sentences(sayWhatToLeave(job, stages, steps, lighterService), lighterService),
   }
+}
+
+const secondsOf = (left: readonly Step[]): number => left.reduce((sum, step) => sum + step.operatorSeconds, 0)
+
+/** What to leave; where that is not enough, to allow more, or a lighter service unless one is named. */
+function sayWhatToLeave(
+  job: Job,
+  stages: readonly Stage[],
+  steps: readonly Step[],
+  lighterService: Message | null,
+): Said {
+  let left = steps
+  const what: Message[] = []
+  for (const { name, goes } of leavables(job, stages)) {
+    left = left.filter((step) => !goes(step))
+    what.push(name)
+    if (secondsOf(left) <= handSecondsAllowed(job))
+      return message('reasons.limits.leave', { what, time: timeOf(secondsOf(left), job) })
+  }
+  if (what.length === 0) return lighterService ? '' : message('reasons.limits.allowMore')
+  return sentences(
+    message('reasons.limits.evenWithout', { what, time: timeOf(secondsOf(left), job) }),
+    lighterService === null && message('reasons.limits.allowOrLighter'),
+  )
 }

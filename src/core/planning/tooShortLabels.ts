@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { familyOf } from '@/core/chemistry/families'
 import { isPlannable } from '@/core/choice/candidates'
 import { leavesHandsTime } from '@/core/choice/handsTime'
@@ -6,7 +7,6 @@ import type { Job } from '@/core/job/job'
 import type { Shortfall } from '@/core/plan/plan'
 import type { UseSite } from '@/core/rules/judge'
 import type { Zone } from '@/core/wheel/zone'
-import { listed } from '@/core/words/listed'
 
 /** Names the products whose labels leave no time to work, and says what to correct. */
 export function sayTooShort(job: Job): Shortfall[] {
@@ -27,12 +27,17 @@ export function sayTooShort(job: Job): Shortfall[] {
   const [first] = short
   if (!first) return []
   const { min, max } = first.dwellSeconds
-  const [is, its] = short.length === 1 ? ['is', 'its label leaves'] : ['are', 'their labels leave']
   return [
     {
       corners: corners.map(({ position }) => position),
-      text: `${listed(short.map(({ name }) => name))} ${is} left out: ${its} no time to brush before the rinse (${short.length === 1 ? '' : `${first.name}: `}${min} to ${max} s).`,
-      mend: 'Check the times against the label and correct them in the cabinet.',
+      text: message('reasons.cabinet.noTime', {
+        count: short.length,
+        products: short.map(({ name }) => name),
+        first: first.name,
+        from: { dwellSeconds: min },
+        to: { dwellSeconds: max },
+      }),
+      mend: message('reasons.cabinet.noTimeFix'),
     },
   ]
 }

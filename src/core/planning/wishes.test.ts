@@ -1,4 +1,6 @@
-import { sayTime } from '@/core/words/sayPlan'
+import { formatDuration } from '@/i18n/format'
+import { inEnglish, sayInEnglish } from '@/i18n/testEnglish'
+import { says } from '@/core/message/testSays'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
@@ -37,7 +39,7 @@ describe('the three plans', () => {
     expect(names).toEqual(planNames.filter((name) => names.includes(name)))
     expect(names).toContain('gentlest')
     const told = plan.alternatives.map(
-      ({ summary, operatorSeconds, costMinor }) => `${summary} ${operatorSeconds} ${costMinor}`,
+      ({ summary, operatorSeconds, costMinor }) => `${sayInEnglish(summary)} ${operatorSeconds} ${costMinor}`,
     )
     expect(new Set(told).size).toBe(told.length)
     expect(by.fastest!.operatorSeconds).toBeLessThanOrEqual(by.gentlest!.operatorSeconds)
@@ -57,12 +59,12 @@ describe('the three plans', () => {
       expect(asked.operatorSeconds).toBe(said.operatorSeconds)
       expect(asked.costMinor).toBe(said.costMinor)
       const known = plan.alternatives.find((one) => one.name === name)
-      if (known) expect(known.summary).toBe(said.summary)
+      if (known) expect(known.summary).toEqual(said.summary)
     }
   })
 
   it('the headline says the minutes the steps add up to', () => {
-    expect(plan.headline).toContain(`About ${sayTime(plan.operatorSeconds)}, one person`)
+    expect(sayInEnglish(plan.headline)).toContain(`About ${formatDuration(plan.operatorSeconds)}, one person`)
   })
 })
 
@@ -83,7 +85,7 @@ describe('wishes', () => {
     )
     const barred = planned({ pinned: ['acidCleaner'] })
     expect(barred.stages.map(({ productId }) => productId)).not.toContain('acidCleaner')
-    expect(barred.shortfalls.map(({ text }) => text).join()).toContain('is pinned but has no place')
+    expect(barred.shortfalls.some(({ text }) => says(text, 'reasons.pin.unused'))).toBe(true)
   })
 
   it('a limit on minutes is kept where some plan keeps it, and money likewise', () => {
@@ -92,16 +94,14 @@ describe('wishes', () => {
     const between = (minutes(fast.operatorSeconds) + minutes(gentle.operatorSeconds)) / 2
     const hurried = neglected({ minutesAllowed: between })
     expect(minutes(hurried.operatorSeconds)).toBeLessThanOrEqual(between + 1)
-    expect(hurried.shortfalls.map(({ text }) => text).join()).not.toContain('No plan keeps')
+    expect(hurried.shortfalls.some(({ text }) => says(text, 'reasons.limits'))).toBe(false)
     const impossible = planned({ minutesAllowed: 3 })
-    expect(impossible.shortfalls.map(({ text }) => text).join()).toContain('3 minutes are too few')
-    expect(impossible.shortfalls.map(({ mend }) => mend).join()).toMatch(/takes \d+ minutes/)
+    expect(impossible.shortfalls.some(({ text }) => says(text, 'reasons.limits.tooFew'))).toBe(true)
+    expect(inEnglish(impossible.shortfalls).some(({ mend }) => /takes \d+ min/.test(mend))).toBe(true)
     expect(impossible.stages.length).toBeGreaterThan(0)
     expect(
-      planned({ costAllowedMinor: 1 })
-        .shortfalls.map(({ text }) => text)
-        .join(),
-    ).toContain('No plan keeps')
+      planned({ costAllowedMinor: 1 }).shortfalls.some(({ text }) => says(text, 'reasons.limits.money')),
+    ).toBe(true)
   })
 })
 
@@ -128,24 +128,24 @@ describe('what the plan says beside the answer', () => {
 
   it('has a verdict and a reason for every bottle of the cabinet', () => {
     expect(plan.verdicts).toHaveLength(testJob([]).cabinet.length)
-    for (const { reason } of plan.verdicts) expect(reason.length).toBeGreaterThan(10)
+    for (const { reason } of inEnglish(plan.verdicts)) expect(reason.length).toBeGreaterThan(10)
   })
 
   it('has a ladder that ends in stopping, and fills every bottle once', () => {
-    expect(plan.ladder.at(-1)?.text).toBe('Stop there.')
+    expect(says(plan.ladder.at(-1)?.text, 'reasons.ladder.stop')).toBe(true)
     const stages = plan.fills.flatMap(({ stageIds }) => stageIds)
     expect([...stages].sort()).toEqual(plan.stages.map(({ id }) => id).sort())
     expect(new Set(stages).size).toBe(stages.length)
   })
 
   it('says why, for every stage, in a sentence', () => {
-    for (const { why } of plan.stages) expect(why).toMatch(/\.$/)
+    for (const { why } of inEnglish(plan.stages)) expect(why).toMatch(/\.$/)
   })
 
   it('assumes nothing silently: unknown finishes and unmeasured wheels are named', () => {
     const blind = makePlan(testJob([testCorner('frontLeft', { finishes: {} })]))
-    expect(blind.assumptions.join()).toContain('planned as bare metal')
-    expect(blind.assumptions.join()).toContain('not measured')
+    expect(blind.assumptions.some((said) => says(said, 'reasons.assume.unknownFinish'))).toBe(true)
+    expect(blind.assumptions.some((said) => says(said, 'reasons.assume.estimated'))).toBe(true)
   })
 
   it('a tool for each zone that is worked, none named twice', () => {
@@ -180,8 +180,8 @@ it.each([
   [[] as const, true],
 ])('wheels with %j on record are taken as coated for a coated visit, said: %s', (protection, isSaid) => {
   const corners = fourCorners({ loads: { face: { film: 2 } }, protection: [...protection] })
-  const said = makePlan(testJob(corners, { service: 'coatedMaintenance' })).assumptions.join(' ')
-  expect(said.includes('No coating is on record all round')).toBe(isSaid)
+  const said = makePlan(testJob(corners, { service: 'coatedMaintenance' })).assumptions
+  expect(said.some((one) => says(one, 'reasons.assume.coated'))).toBe(isSaid)
 })
 
 it('a coating that is pinned in the rain stays away for the rain', () => {
@@ -192,8 +192,8 @@ it('a coating that is pinned in the rain stays away for the rain', () => {
       conditions: plainConditions({ raining: true }),
       wishes: { prefer: 'gentlest', pinned, forbidden: [] },
     }),
-  ).shortfalls.find(({ text }) => text.includes('is pinned'))
-  expect(said?.mend).toContain('It rains')
+  ).shortfalls.find(({ text }) => says(text, 'reasons.pin.unused'))
+  expect(says(said?.mend, 'ruleBook.dryWorkInRain')).toBe(true)
 })
 
 it('a strong product that is pinned says so, and is compared with none', () => {
@@ -201,11 +201,11 @@ it('a strong product that is pinned says so, and is compared with none', () => {
   const corners = fourCorners({ loads: { face: { film: 1 } } })
   const { stages } = makePlan(testJob(corners, { wishes: { prefer: 'gentlest', pinned, forbidden: [] } }))
   const why = stages.find(({ family }) => family === 'alkalineFoam')?.why
-  expect(why).toMatch(/You pinned it\.$/)
+  expect(says(why, 'reasons.why.pinned')).toBe(true)
 })
 
 it('an empty cabinet is called empty, and nothing else', () => {
   const { shortfalls, steps } = makePlan(testJob(fourCorners({}), { cabinet: [] }))
-  expect(shortfalls.map(({ text }) => text)).toEqual(['There is no product in the cabinet.'])
+  expect(inEnglish(shortfalls).map(({ text }) => text)).toEqual(['The cabinet is empty.'])
   expect(steps).toEqual([])
 })

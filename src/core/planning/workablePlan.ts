@@ -1,16 +1,18 @@
+import { message, sameSaid } from '@/core/message/message'
 import { chooseForGroup } from '@/core/choice/chooseForGroup'
 import { namePlans } from '@/core/choice/namedPlans'
-import { optionsFor, type Option } from '@/core/choice/option'
+import { optionsFor } from '@/core/choice/option'
 import { withSharedRecipes } from '@/core/choice/sharedRecipes'
 import { groupWheels, type WheelGroup } from '@/core/choice/wheelGroup'
 import { handSecondsAllowed, planNames, type Job, type PlanName, type Wishes } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { amountsOf } from '@/core/stages/bottles'
-import { heldBackBySchool, oneGradeMore } from '@/core/words/explain'
-import { ladderOf } from '@/core/words/ladder'
-import { capital, headlineOf, onWheel, summaryOf } from '@/core/words/sayPlan'
-import { alternativesOf, minutesOf } from './alternatives'
+import { heldBackBySchool, oneGradeMore } from '@/core/reasons/explain'
+import { ladderOf } from '@/core/reasons/ladder'
+import { headlineOf } from '@/core/reasons/headline'
+import { onWheel } from '@/core/reasons/summary'
+import { alternativesOf, summaryIn } from './alternatives'
 import { assumptionsOf } from './assumptions'
 import { tooMuchPressure } from './pressure'
 import { verdictsOf } from './productVerdicts'
@@ -20,9 +22,6 @@ import { sayThinLance } from './thinLance'
 import { sayTooFewMinutes } from './tooFewMinutes'
 import { sayTooShort } from './tooShortLabels'
 import { fixedCosts, versionOf, type Version } from './version'
-
-const testSpotText =
-  'Back of a spoke or inside of the barrel, low down: a palm’s breadth, mildest candidate first, half its dwell, rinse, dry, look against the light. Haze, colour on the cloth or a dull ring: stop, go one milder.'
 
 /** So much less is worth another way. House estimate. */
 const worthAWordSeconds = 180
@@ -51,12 +50,10 @@ export function workablePlan(job: Job): Plan {
     .filter(({ act }) => act === 'rinse' || act === 'preRinse')
     .reduce((sum, step) => sum + step.operatorSeconds, 0)
   const mixingLitres = stages.reduce((sum, { recipe }) => sum + recipe.waterMillilitres / 1000, 0)
-  const optionsText = (options: readonly Option[]) =>
-    [...new Set(options.map(({ product }) => product.name))].join(', then ')
   const other = alternatives.find(
     ({ name, summary, operatorSeconds }) =>
       name === 'fastest' &&
-      summary !== capital(summaryOf(job, stages)) &&
+      !sameSaid(summary, summaryIn(job, stages)) &&
       chosen.operatorSeconds - operatorSeconds >= worthAWordSeconds,
   )
   const soil = soilCourses(job, choices, chosen)
@@ -64,7 +61,7 @@ export function workablePlan(job: Job): Plan {
   return {
     headline:
       isToolMissing(groups) && !stages.some(onWheel)
-        ? 'No tool in the kit can work these wheels.'
+        ? message('reasons.headline.noTool')
         : headlineOf(job, stages, chosen.operatorSeconds),
     service: job.service,
     chosen: job.wishes.prefer,
@@ -84,14 +81,20 @@ export function workablePlan(job: Job): Plan {
     wouldChange: [
       ...(other
         ? [
-            `With less than ${minutesOf(chosen.operatorSeconds)} minutes: ${other.summary}, ${minutesOf(other.operatorSeconds)} minutes.`,
+            message('reasons.change.lessTime', {
+              time: { seconds: chosen.operatorSeconds },
+              summary: other.summary,
+              other: { seconds: other.operatorSeconds },
+            }),
           ]
         : []),
-      oneGradeMore(choices, optionsText, usedIds),
+      oneGradeMore(choices, usedIds),
       heldBackBySchool(choices),
     ].filter((text) => text !== null),
     ladder: ladderOf(choices, usedIds),
-    testSpot: stages.some(({ rules }) => rules.some((rule) => rule.testSpot)) ? testSpotText : null,
+    testSpot: stages.some(({ rules }) => rules.some((rule) => rule.testSpot))
+      ? message('reasons.testSpot')
+      : null,
     schools: chosen.schools,
     assumptions: assumptionsOf(job, choices),
     timings: chosen.timings,
@@ -144,10 +147,8 @@ function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }
     )
   return {
     corners: job.corners.map(({ position }) => position),
-    text: 'No plan keeps to the money allowed; this is the nearest.',
+    text: message('reasons.limits.money'),
     mend:
-      costMinor > costAllowedMinor
-        ? 'Allow more, leave a wheel out, or choose a lighter service.'
-        : 'Minutes and money together are too tight; allow more of one.',
+      costMinor > costAllowedMinor ? message('reasons.limits.moneyFix') : message('reasons.limits.bothFix'),
   }
 }

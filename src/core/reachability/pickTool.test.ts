@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import { longestTooShort, pickTool, type ToolSite } from './pickTool'
 import { starterTools } from '@/core/tools/starterTools'
 import type { Tool } from '@/core/tools/tool'
@@ -11,7 +11,7 @@ const at = (gapMillimetres: number, changes: Partial<ToolSite> = {}): ToolSite =
   depthMillimetres: 0,
   surface: { finish: 'paintedGloss', condition: 'sound' },
   liner: 'plastic',
-  schools: defaultSchools,
+  schools: defaultMethods,
   vehicleKind: 'car',
   ...changes,
 })
@@ -64,7 +64,7 @@ describe('picking a tool', () => {
   it('follows the shop on mitt or brush for the face', () => {
     expect(pickTool('face', starterTools, at(50))?.id).toBe('wheel-mitt')
     expect(
-      pickTool('face', starterTools, at(50, { schools: { ...defaultSchools, face: 'brush' } }))?.id,
+      pickTool('face', starterTools, at(50, { schools: { ...defaultMethods, face: 'brush' } }))?.id,
     ).toBe('soft-face-brush')
   })
 })

@@ -1,4 +1,4 @@
-import type { Schools } from '@/core/schools/schools'
+import type { Methods } from '@/core/methods/methods'
 import { judge } from '@/core/rules/judge'
 import type { FinishState } from '@/core/finishes/finishState'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
@@ -16,12 +16,12 @@ export interface ToolSite {
   readonly depthMillimetres: number
   readonly surface: FinishState | null
   readonly liner: ArchLiner
-  readonly schools: Schools
+  readonly schools: Methods
   readonly vehicleKind: VehicleKind
 }
 
 /** A shop that works the face by brush takes the brush first. */
-const kindsFor = (zone: Zone, { face }: Schools): readonly ToolKind[] => {
+const kindsFor = (zone: Zone, { face }: Methods): readonly ToolKind[] => {
   const kinds = kindsForZone[zone] ?? []
   return face === 'brush' && (zone === 'face' || zone === 'lip')
     ? [...kinds].sort((a, b) => Number(b === 'faceBrush') - Number(a === 'faceBrush'))

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { defaultSchools } from '@/core/schools/schools'
+import { defaultMethods } from '@/core/methods/methods'
 import { starterTools } from '@/core/tools/starterTools'
 import type { Tool } from '@/core/tools/tool'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
@@ -14,7 +14,7 @@ const siteOf =
     depthMillimetres: 0,
     surface: { finish: 'paintedGloss', condition: 'sound' },
     liner: 'plastic',
-    schools: defaultSchools,
+    schools: defaultMethods,
     vehicleKind: 'car',
     ...changes,
   })
@@ -50,7 +50,7 @@ describe('the tools for a wheel', () => {
   })
 
   it('have the face brush where the shop works the face with one', () => {
-    const schools = { ...defaultSchools, face: 'brush' as const }
+    const schools = { ...defaultMethods, face: 'brush' as const }
     expect(pickTools(wheelZones, starterTools, siteOf(60, { schools })).get('face')?.id).toBe(
       'soft-face-brush',
     )

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import { services } from '@/core/visit-kinds/service'
 import { isInner } from '@/core/wheel/position'
@@ -8,15 +9,15 @@ export type ZoneState = 'here' | 'absent' | 'outOfReach' | 'unknown'
 
 export interface ZoneReach {
   readonly state: ZoneState
-  /** Why it is not worked, as a clause; empty for a zone that is here. */
-  readonly why: string
+  /** Why it is not worked, as a sentence; null for a zone that is here. */
+  readonly why: Message | null
 }
 
 /** What decides over the zones of a wheel. */
 export type WheelInPlace = Pick<Corner, 'position' | 'wheel' | 'finishes'>
 export type Visit = Pick<Job, 'vehicleKind' | 'service'>
 
-const here: ZoneReach = { state: 'here', why: '' }
+const here: ZoneReach = { state: 'here', why: null }
 
 /** Zones only reached between the spokes; a closed wheel hides them until it is off. */
 const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
@@ -25,18 +26,17 @@ export const isOff = ({ vehicleKind, service }: Visit): boolean =>
   vehicleKind === 'looseSet' || services[service].wheelsOff
 
 function archReach({ position }: WheelInPlace, { vehicleKind }: Visit): ZoneReach {
-  if (vehicleKind === 'looseSet') return { state: 'absent', why: 'a loose wheel has no arch' }
-  if (vehicleKind === 'motorcycle') return { state: 'absent', why: 'a motorcycle has no liners' }
-  return isInner(position)
-    ? { state: 'absent', why: 'the inner wheel shares the arch of the outer one' }
-    : here
+  if (vehicleKind === 'looseSet') return { state: 'absent', why: message('reasons.skipped.looseArch') }
+  if (vehicleKind === 'motorcycle') return { state: 'absent', why: message('reasons.skipped.motorcycleArch') }
+  return isInner(position) ? { state: 'absent', why: message('reasons.skipped.innerArch') } : here
 }
 
 function caliperReach({ finishes }: WheelInPlace, visit: Visit): ZoneReach {
-  if (visit.vehicleKind === 'looseSet') return { state: 'absent', why: 'a loose wheel has no caliper' }
-  if (isOff(visit)) return { state: 'absent', why: 'with the wheel off the caliper is cleaned at the car' }
+  if (visit.vehicleKind === 'looseSet')
+    return { state: 'absent', why: message('reasons.skipped.looseCaliper') }
+  if (isOff(visit)) return { state: 'absent', why: message('reasons.skipped.caliperAtCar') }
   return finishes.caliper === undefined
-    ? { state: 'unknown', why: 'nobody described the caliper: it is rinsed, nothing more' }
+    ? { state: 'unknown', why: message('reasons.skipped.caliperUnknown') }
     : here
 }
 
@@ -44,13 +44,13 @@ function caliperReach({ finishes }: WheelInPlace, visit: Visit): ZoneReach {
 export function zoneReach(zone: Zone, wheel: WheelInPlace, visit: Visit): ZoneReach {
   if (zone === 'arch') return archReach(wheel, visit)
   if (zone === 'rotor')
-    return { state: isOff(visit) ? 'absent' : 'outOfReach', why: 'nothing goes on the disc' }
+    return { state: isOff(visit) ? 'absent' : 'outOfReach', why: message('reasons.skipped.disc') }
   if (isInner(wheel.position) && !isOff(visit) && zone !== 'barrel')
-    return { state: 'outOfReach', why: 'the outer wheel stands in front of it' }
+    return { state: 'outOfReach', why: message('reasons.skipped.behindOuter') }
   if (zone === 'caliper' && caliperReach(wheel, visit).state !== 'here') return caliperReach(wheel, visit)
   const isClosed = wheel.wheel.spokeCount === 0 && !isOff(visit) && !isInner(wheel.position)
   return isClosed && behindTheFace.includes(zone)
-    ? { state: 'outOfReach', why: 'the wheel is closed; it is reached with the wheel off' }
+    ? { state: 'outOfReach', why: message('reasons.skipped.closed') }
     : here
 }
 

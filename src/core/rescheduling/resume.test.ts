@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fourCorners, testJob } from '@/core/job/testJob'
@@ -44,7 +45,7 @@ describe('going on from the middle', () => {
   it('keeps the planned order while nothing is late', () => {
     const { job, plan } = planned(1, 2)
     const settled = settledAt(plan, 12, 0)
-    const { entries, lost } = resume(job, plan, settled)
+    const { entries, lost } = inEnglish(resume(job, plan, settled))
     expect(lost).toEqual([])
     const left = plan.sequence?.entries.slice(12).map(({ stepId }) => stepId)
     expect(entries.map(({ stepId }) => stepId)).toEqual(left)
@@ -56,7 +57,7 @@ describe('going on from the middle', () => {
     const stepId = plan.sequence?.entries[sprayed]?.stepId ?? ''
     const step = plan.steps.find(({ id }) => id === stepId)
     const settled = settledAt(plan, sprayed + 1, (step?.startsDwell?.maxSeconds ?? 0) + 30)
-    const { entries, lost, dropped } = resume(job, plan, settled)
+    const { entries, lost, dropped } = inEnglish(resume(job, plan, settled))
     expect(lost.join(' ')).toContain('without brushing')
     expect(dropped.length).toBeGreaterThan(0)
     // Whatever is wet and late comes off before anything else is begun.
@@ -87,7 +88,7 @@ describe('going on from the middle', () => {
           )
           const problem = remainingProblem(made.problem, done, [away])
           const kept = keepWhatCanBeKept(problem, 20_000)
-          const { entries, dropped } = resume(job, plan, settled, [away])
+          const { entries, dropped } = inEnglish(resume(job, plan, settled, [away]))
           if (dropped.length > 0) {
             // Brushing was given up for a rinse; what is left still comes once.
             expect(new Set(entries.map(({ stepId }) => stepId)).size).toBe(
@@ -146,17 +147,20 @@ describe('going on from the middle', () => {
       step.id === spray?.id ? { ...step, wetLimitSeconds, startsDwell } : step,
     )
     const thin = { ...plan, steps }
-    expect(resume(job, thin, settledAt(plan, at + 1, dwell + 30))).toMatchObject({ lost: [], dropped: [] })
+    expect(inEnglish(resume(job, thin, settledAt(plan, at + 1, dwell + 30)))).toMatchObject({
+      lost: [],
+      dropped: [],
+    })
     // Late for the film.
     const settled = settledAt(plan, at + 1, dwell + 62)
-    expect(resume(job, thin, settled).lost.join()).toContain('mist it in time')
+    expect(inEnglish(resume(job, thin, settled)).lost.join()).toContain('Mist it in time')
     const misted = settled.map((one, index) => (index === at ? { ...one, wettedSecondsAgo: 5 } : one))
-    expect(resume(job, thin, misted)).toMatchObject({ lost: [], dropped: [] })
+    expect(inEnglish(resume(job, thin, misted))).toMatchObject({ lost: [], dropped: [] })
   })
 
   it('waits for somebody who was called away', () => {
     const { job, plan } = planned(1, 2)
-    const { entries } = resume(job, plan, settledAt(plan, 4, 0), [300])
+    const { entries } = inEnglish(resume(job, plan, settledAt(plan, 4, 0), [300]))
     expect(entries[0]?.startSeconds).toBeGreaterThanOrEqual(300)
   })
 })

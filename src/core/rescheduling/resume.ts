@@ -1,10 +1,11 @@
+import { message, saidOnce, type Message } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import type { Job } from '@/core/job/job'
 import type { Act } from '@/core/acts/act'
 import { takesOff, type Plan, type SequenceEntry, type Step } from '@/core/plan/plan'
 import type { Lag, Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { scheduleOf } from '@/core/sequence/problem/schedule'
 import { faultsOf } from '@/core/sequence/problem/verify'
-import { positionNames } from '@/core/wheel/position'
 import { calmShare } from '@/core/order/calmSequence'
 import { slidOrders } from './slidOrders'
 import { solveWithin, together } from '@/core/order/orderPlan'
@@ -17,7 +18,7 @@ export interface Resumed {
   /** The steps that are left, in order of time from now. */
   readonly entries: readonly SequenceEntry[]
   /** Limits that were or will be broken whatever is done, in plain words. */
-  readonly lost: readonly string[]
+  readonly lost: readonly Message[]
   /** Steps left out because their chemical has to come off at once. */
   readonly dropped: readonly string[]
 }
@@ -62,7 +63,7 @@ export function resume(
     const rest = resume(job, plan, [...settled, ...without], away, effort)
     return {
       ...rest,
-      lost: [...new Set([...lost, ...rest.lost])],
+      lost: saidOnce([...lost, ...rest.lost]),
       dropped: [...dropped, ...rest.dropped],
     }
   }
@@ -139,15 +140,21 @@ function entriesFrom(
   return [...lead.entries, ...middle, ...together(after, end, problem.people).entries]
 }
 
-/** A title within a sentence; names keep their capitals. */
-const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1)
+const sayLostAs = {
+  label: 'observations.lost.label',
+  wet: 'observations.lost.wet',
+  other: 'observations.lost.other',
+} as const
 
 /** A limit that is lost, in plain words. */
-function sayLost({ from, to, why }: Lag, steps: readonly Step[]): string {
+function sayLost({ from, to, why }: Lag, steps: readonly Step[]): Message {
   const next = steps[to]
   if (next?.corner && next.act !== 'rinse')
-    return `${positionNames[next.corner]} dries before the next step there: mist it in time, else look for stains.`
-  return `${next?.title ?? ''} comes late after ${lowered(steps[from]?.title ?? '')} (${why}): do it now, without brushing, and look for stains.`
+    return message('observations.lost.dries', { wheel: { capital: term('wheel', next.corner) } })
+  return message(sayLostAs[why === 'label' || why === 'wet' ? why : 'other'], {
+    next: next?.title ?? '',
+    before: steps[from]?.title ?? '',
+  })
 }
 
 const shortestOf = (schedules: readonly (Schedule | null)[]): Schedule | undefined =>

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { FinishState } from '@/core/finishes/finishState'
 import { familyOf } from '@/core/chemistry/families'
 import { speaksOfChlorine } from '@/core/chemistry/chlorine'
@@ -5,7 +6,7 @@ import { speaksOfFluoride } from '@/core/chemistry/fluoride'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { judgedAs, type Finish } from '@/core/finishes/finish'
 import type { Exposure } from '@/core/conditions/exposure'
-import type { Schools } from '@/core/schools/schools'
+import type { Methods } from '@/core/methods/methods'
 import type { Grade } from '@/core/soils/soil'
 import type { Tool } from '@/core/tools/tool'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
@@ -19,7 +20,7 @@ export interface UseSite {
   /** Null where the zone has no finish (rubber, liner, rotor). */
   readonly surface: FinishState | null
   readonly vehicleKind: VehicleKind
-  readonly schools: Schools
+  readonly schools: Methods
   readonly protectionLive: boolean
   readonly protectionCuring?: boolean
   /** Absent: nobody knows. */
@@ -197,7 +198,7 @@ const markedBefore = ({ id, name }: Product): Rule => ({
   verdict: 'no',
   safety: false,
   markedBy: id,
-  reason: `${name} marked this finish at a test spot.`,
+  reason: message('reasons.verdict.marked', { product: name }),
 })
 
 const judgementOf = (rules: Rule[]): Judgement => {

@@ -1,8 +1,9 @@
+import type { Message } from '@/core/message/message'
 import type { Family, ProtectionWear, Trait } from '@/core/chemistry/family'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import type { Exposure } from '@/core/conditions/exposure'
-import type { SchoolSetting } from '@/core/schools/schools'
+import type { MethodSetting } from '@/core/methods/methods'
 import type { Stiffness, ToolDuty, ToolKind, ToolState } from '@/core/tools/tool'
 import type { ArchLiner, VehicleKind } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
@@ -10,8 +11,6 @@ import type { Zone } from '@/core/wheel/zone'
 export const verdicts = ['fine', 'withCare', 'no'] as const
 /** From harmless to forbidden; the strictest of all that fire wins. */
 export type Verdict = (typeof verdicts)[number]
-
-export const verdictNames: Record<Verdict, string> = { fine: 'fine', withCare: 'with care', no: 'no' }
 
 export const strictness = (verdict: Verdict): number => verdicts.indexOf(verdict)
 
@@ -69,7 +68,7 @@ export interface RuleScope {
   /** Speaks of one product, where it marked this finish before. */
   readonly markedBy?: string
   /** Holds only while the shop's setting has this value. */
-  readonly school?: SchoolSetting
+  readonly school?: MethodSetting
 }
 
 /** One row of the rule book. */
@@ -78,9 +77,9 @@ export interface Rule extends RuleScope {
   readonly verdict: Exclude<Verdict, 'fine'>
   /** About the safety of people or brakes: no setting switches it off. */
   readonly safety: boolean
-  readonly reason: string
+  readonly reason: Message
   /** What to do, for a rule that allows the work with care. */
-  readonly care?: string
+  readonly care?: Message
   /** The dwell it still allows. */
   readonly dwellCap?: 'shortest'
   /** Asks for a test spot at a hidden place first. */

@@ -1,3 +1,4 @@
+import { message, type Said } from '@/core/message/message'
 import { wetTimes } from '@/core/chemistry/longest'
 import { stagesOfStep, takesOff, type Plan, type Stage, type Step } from '@/core/plan/plan'
 import type { DwellClock } from './dwellClock'
@@ -10,7 +11,7 @@ import { tapTimes, type TapTime } from './tapTimes'
 export interface Undoable {
   readonly kind: 'tapUndone' | 'mistUndone'
   readonly stepId: string
-  readonly title: string
+  readonly title: Said
 }
 
 /** A step that was tapped. */
@@ -127,6 +128,6 @@ function undoableOf(last: RunEvent | undefined, steps: ReadonlyMap<string, Step>
   const step = last && steps.get(last.stepId)
   if (!step) return null
   return last.kind === 'misted'
-    ? { kind: 'mistUndone', stepId: step.id, title: `the mist after: ${step.title}` }
+    ? { kind: 'mistUndone', stepId: step.id, title: message('observations.mistAfter', { title: step.title }) }
     : { kind: 'tapUndone', stepId: step.id, title: step.title }
 }

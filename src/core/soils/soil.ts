@@ -5,28 +5,9 @@ export const soils = [
 ] as const // prettier-ignore
 export type Soil = (typeof soils)[number]
 
-export const soilNames: Record<Soil, string> = {
-  grit: 'loose grit',
-  film: 'road film',
-  freshDust: 'fresh brake dust',
-  bondedDust: 'bonded brake dust',
-  tar: 'tar and glue',
-  mineral: 'mineral scale',
-  organic: 'bugs and algae',
-  tyreBrowning: 'tyre browning',
-}
-
 export const grades = [0, 1, 2, 3, 4] as const
 /** How much of a soil there is: 0 none, 1 light, 2 clear, 3 heavy, 4 neglected. */
 export type Grade = (typeof grades)[number]
-
-export const gradeNames: Record<Grade, string> = {
-  0: 'none',
-  1: 'light',
-  2: 'clear',
-  3: 'heavy',
-  4: 'neglected',
-}
 
 /** Amount behind a grade: each grade doubles, 0 1 2 4 8. House scale. */
 export const amountOfGrade = (grade: Grade): number => (grade === 0 ? 0 : power(2, grade - 1))

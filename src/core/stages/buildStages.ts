@@ -1,18 +1,20 @@
+import type { Message } from '@/core/message/message'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
 import type { Job } from '@/core/job/job'
 import type { Fill, PlannedProtection, Shortfall, Stage } from '@/core/plan/plan'
 import { isWorkedByHand } from '@/core/plan/byHand'
-import { schoolText } from '@/core/schools/schools'
+import { sayMethod } from '@/core/methods/methods'
 import { services } from '@/core/visit-kinds/service'
 import { positionsOf } from '@/core/choice/wheelGroup'
 import type { Soil } from '@/core/soils/soil'
 import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
-import { sayNothingDries, sayStaysOn, sayTooMuchForQuick } from '@/core/words/visit'
-import { sayUnusedPin } from '@/core/words/unusedPin'
+import { sayNothingDries, sayStaysOn, sayTooMuchForQuick } from '@/core/reasons/visit'
+import { sayUnusedPin } from '@/core/reasons/unusedPin'
 import { fillsOf, withCosts } from './bottles'
 import { finishDrafts, polishDrafts } from './finishDrafts'
+import { MethodsUsed } from './methodsUsed'
 import { presoakDrafts } from './presoakDrafts'
 import type { RubberCandidates } from './rubberCandidates'
 import { rubberDrafts } from './rubberDrafts'
@@ -25,7 +27,7 @@ export interface StagedJob {
   readonly fills: Fill[]
   readonly protections: PlannedProtection[]
   readonly shortfalls: Shortfall[]
-  readonly schools: string[]
+  readonly schools: readonly Message[]
 }
 
 /** Zones that hands clean, by wheel; what is only sprayed is not clean enough to be sealed. */
@@ -74,20 +76,20 @@ export function buildStages(
   rubber: RubberCandidates,
 ): StagedJob {
   const book = new ShortfallBook()
-  const schools = new Set<string>()
+  const methods = new MethodsUsed()
   const { miss } = book
-  if (services[job.service].water) for (const name of waterSchools) schools.add(schoolText(name, job.schools))
-  const arch = rubberDrafts('arch', job, rubber, miss, schools)
-  const tyre = rubberDrafts('tyre', job, rubber, miss, schools)
-  const wheel = wheelDrafts(job, choices, whole, miss, schools)
+  if (services[job.service].water) for (const name of waterSchools) methods.add(sayMethod(name, job.schools))
+  const arch = rubberDrafts('arch', job, rubber, miss, methods)
+  const tyre = rubberDrafts('tyre', job, rubber, miss, methods)
+  const wheel = wheelDrafts(job, choices, whole, miss, methods)
   const presoak = presoakDrafts(job, choices, wheel)
   const cleaned = cleanedBy(wheel)
   const groups = choices
     .map(({ group }) => group)
     .filter(({ corners }) => corners.every(({ position }) => cleaned.has(position)))
   const polish = polishDrafts(job, groups, miss)
-  const finish = finishDrafts(job, cleaned, staysOn(choices), miss, schools)
-  if (tyre.length > 0 && wheel.length > 0) schools.add(schoolText('tyre', job.schools))
+  const finish = finishDrafts(job, cleaned, staysOn(choices), miss, methods)
+  if (tyre.length > 0 && wheel.length > 0) methods.add(sayMethod('tyre', job.schools))
   const cleaning =
     job.schools.tyre === 'beforeWheel' ? [...arch, ...tyre, ...wheel] : [...arch, ...wheel, ...tyre]
   const drafts = [...presoak, ...cleaning, ...polish, ...finish.drafts]
@@ -103,6 +105,6 @@ export function buildStages(
     fills,
     protections: finish.protections,
     shortfalls: book.all(),
-    schools: [...schools],
+    schools: methods.all(),
   }
 }

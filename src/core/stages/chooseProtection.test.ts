@@ -1,14 +1,16 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
+import { says } from '@/core/message/testSays'
 import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
 import type { Job } from '@/core/job/job'
-import { defaultSchools, type Schools } from '@/core/schools/schools'
+import { defaultMethods, type Methods } from '@/core/methods/methods'
 import { allOf, testCorner, testJob } from '@/core/job/testJob'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { chooseDressing, chooseWheelProtection } from './chooseProtection'
 
 const wheel = (changes: Parameters<typeof testCorner>[1] = {}) => testCorner('frontLeft', changes)
-const shop = (schools: Partial<Schools> = {}, changes: Partial<Job> = {}): Job =>
-  testJob([], { schools: { ...defaultSchools, ...schools }, ...changes })
+const shop = (schools: Partial<Methods> = {}, changes: Partial<Job> = {}): Job =>
+  testJob([], { schools: { ...defaultMethods, ...schools }, ...changes })
 const kindOf = (corner: ReturnType<typeof wheel>, job: Job): ProtectionKind | undefined =>
   chooseWheelProtection(corner, job).choice?.kind
 
@@ -52,7 +54,8 @@ describe('dressing of a tyre', () => {
       chooseDressing(wheel({ finishes: allOf('matte') }), shop(glossy)).choice,
     ]) {
       expect(choice?.kind).toBe('tyreDressingWater')
-      expect(choice?.why).toMatch(/Not solvent-based today/)
+      expect(says(choice?.why, 'reasons.protection')).toBe(true)
+      expect(sayInEnglish(choice?.why ?? '')).toContain('No solvent-based dressing today')
       expect(choice?.school).toBeNull()
     }
   })
@@ -73,12 +76,12 @@ describe('the window of what stays on', () => {
     shop({ protection: 'wipeOn' }, { conditions: plainConditions(changes) })
 
   it.each([
-    ['the cold', { airCelsius: 3 }, /Below 5 °C/],
-    ['damp air', { humidityShare: 0.95 }, /humidity/],
-    ['rain', { raining: true }, /rains/],
+    ['the cold', { airCelsius: 3 }, 'ruleBook.sealantInTheCold'],
+    ['damp air', { humidityShare: 0.95 }, 'ruleBook.sealantInDamp'],
+    ['rain', { raining: true }, 'ruleBook.dryWorkInRain'],
   ] as const)('refuses what is wiped on in %s, and sprays instead', (_, conditions, reason) => {
     const { choice, refused } = chooseWheelProtection(wheel(), weather(conditions))
-    expect(refused?.reason).toMatch(reason)
+    expect(says(refused?.reason, reason)).toBe(true)
     expect(choice?.kind).toBe('sprayRinseSilica')
   })
 

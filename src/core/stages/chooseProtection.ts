@@ -1,13 +1,15 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { sitesOf } from '@/core/choice/sites'
 import { familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
-import { schoolText, type SchoolName } from '@/core/schools/schools'
+import { sayMethod, type MethodName } from '@/core/methods/methods'
 import type { Corner, Job } from '@/core/job/job'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import { canDry, hasClean, hasCloth } from '@/core/reachability/means'
 import { isHere } from '@/core/reachability/zoneReach'
 import { judgePlaces, rulesAbout, type Judgement } from '@/core/rules/judge'
-import { soilNames, type Soil } from '@/core/soils/soil'
+import type { Soil } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
 import { finishZones, type Zone } from '@/core/wheel/zone'
 
@@ -17,31 +19,28 @@ const protectedZones = finishZones.filter((zone) => zone !== 'caliper')
 export interface ProtectionChoice {
   readonly product: Product
   readonly kind: ProtectionKind
-  readonly why: string
+  readonly why: Said
   readonly judgement: Judgement
   /** The shop setting that decided, if one did. */
-  readonly school: string | null
+  readonly school: Message | null
 }
 
-type Wanted = readonly (readonly [ProtectionKind, string])[]
+type Wanted = readonly (readonly [ProtectionKind, Message])[]
 
 const layers: Wanted = [
-  [
-    'sprayRinseSilica',
-    'Goes on the wet wheel and is rinsed at once: least time for weeks of easier washing.',
-  ],
-  ['spraySealant', 'Months of protection on the dry wheel.'],
-  ['wheelWax', 'A thin coat on the dry wheel.'],
-  ['sprayWax', 'A quick wax on the dry wheel.'],
-  ['quickDetailer', 'A little slickness until the next wash.'],
+  ['sprayRinseSilica', message('reasons.protection.silica')],
+  ['spraySealant', message('reasons.protection.sealant')],
+  ['wheelWax', message('reasons.protection.wax')],
+  ['sprayWax', message('reasons.protection.sprayWax')],
+  ['quickDetailer', message('reasons.protection.detailer')],
 ]
 const onCoating: Wanted = [
-  ['coatingTopper', 'Renews the coating that is on the wheel.'],
-  ['sprayRinseSilica', 'A quick layer over the coating, straight on the wet wheel.'],
+  ['coatingTopper', message('reasons.protection.topper')],
+  ['sprayRinseSilica', message('reasons.protection.silicaOnCoating')],
 ]
 const coat: Wanted = [
-  ['ceramicCoating', 'On bare, degreased, dry wheels: years instead of weeks. Mind its cure time.'],
-  ['spraySealant', 'Months of protection on the dry wheel.'],
+  ['ceramicCoating', message('reasons.protection.coating')],
+  ['spraySealant', message('reasons.protection.sealant')],
 ]
 
 const startWith = (kind: ProtectionKind, wanted: Wanted): Wanted =>
@@ -55,11 +54,11 @@ const hasMatte = ({ finishes }: Corner): boolean =>
 function preferences(
   corner: Corner,
   job: Job,
-): { readonly wanted: Wanted; readonly school: SchoolName | null } {
+): { readonly wanted: Wanted; readonly school: MethodName | null } {
   const { protection } = services[job.service]
   if (hasMatte(corner)) {
     return {
-      wanted: [['matteSealant', 'Made for matte; anything with gloss would leave patches.']],
+      wanted: [['matteSealant', message('reasons.protection.matte')]],
       school: null,
     }
   }
@@ -84,9 +83,9 @@ function preferences(
 /** A kind that would have been taken, and the rule that kept it off. */
 export interface RefusedProtection {
   readonly productName: string
-  readonly reason: string
+  readonly reason: Said
   /** What would help, where it is not the weather or the finish. */
-  readonly mend: string | null
+  readonly mend: Message | null
 }
 
 export interface ProtectionPick {
@@ -122,30 +121,30 @@ function lackOf(
   const family = familyOf(id)
   if (id === 'ceramicCoating' && stays !== null)
     return {
-      reason: `Not all of the ${soilNames[stays]} comes off: a coating would seal it in for years.`,
-      mend: 'Coat the wheels when it is off.',
+      reason: message('reasons.notToday.sealsIn', { soil: term('soil', stays) }),
+      mend: message('reasons.notToday.coatLater'),
     }
   if (family.purpose === 'protect' && family.onWet) return null
   if (!canDry(job))
     return {
-      reason: 'It goes on dry, and nothing clean in the kit gets a wheel dry.',
-      mend: 'Add a towel or a blower to the kit.',
+      reason: message('reasons.notToday.nothingDries'),
+      mend: message('reasons.notToday.addDryer'),
     }
   if (family.surfaces.includes('tyre'))
     return hasClean('applicator', job, 'tyre')
       ? null
       : {
-          reason: 'There is no clean applicator for tyres in the kit.',
-          mend: 'Add one, or clean the one that is there.',
+          reason: message('reasons.notToday.noTyreApplicator'),
+          mend: message('reasons.notToday.addTyreApplicator'),
         }
   if (id === 'ceramicCoating' && !hasClean('applicator', job, 'wheel'))
     return {
-      reason: 'There is no clean applicator for wheels in the kit to lay it on.',
-      mend: 'Most coatings come with one: add it to the kit, kept for wheels.',
+      reason: message('reasons.notToday.noWheelApplicator'),
+      mend: message('reasons.notToday.addWheelApplicator'),
     }
   return hasCloth(job)
     ? null
-    : { reason: 'There is no clean towel in the kit to wipe it on and off.', mend: 'Add two clean towels.' }
+    : { reason: message('reasons.notToday.noTowel'), mend: message('reasons.notToday.addTowels') }
 }
 
 /** A product that may not go on, and why not. */
@@ -202,7 +201,7 @@ export function chooseWheelProtection(corner: Corner, job: Job, stays: Soil | nu
   const { wanted, school } = preferences(corner, job)
   const { choice, refused } = firstAllowed(within(wanted, corner, job), protectedZones, corner, job, stays)
   return {
-    choice: choice && { ...choice, school: school && schoolText(school, job.schools) },
+    choice: choice && { ...choice, school: school && sayMethod(school, job.schools) },
     refused,
   }
 }
@@ -214,12 +213,9 @@ const hotAirCelsius = 30
 export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
   const isCoated = corner.protection.includes('tyreCoating') && services[job.service].protection !== 'coat'
   if (isCoated || !isHere('tyre', corner, job)) return { choice: null, refused: null }
-  const water = ['tyreDressingWater', 'Water-based: satin, easy to clean, no sling when thin.'] as const
-  const solvent = ['tyreDressingSolvent', 'Solvent-based: wet gloss that lasts longer.'] as const
-  const coating = [
-    'tyreCoating',
-    'A tyre coating while the rubber is bare: months, a second coat for more.',
-  ] as const
+  const water = ['tyreDressingWater', message('reasons.protection.water')] as const
+  const solvent = ['tyreDressingSolvent', message('reasons.protection.solvent')] as const
+  const coating = ['tyreCoating', message('reasons.protection.tyreCoating')] as const
   const hot = job.conditions.airCelsius >= hotAirCelsius
   const matteBeside = hasMatte(corner)
   const glossy = job.schools.dressing === 'solvent' && !hot && !matteBeside
@@ -231,8 +227,11 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
   if (!choice) return { choice, refused }
   const against = job.schools.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
   const why = against
-    ? `${choice.why} Not solvent-based today: ${hot ? 'in this heat it dries rubber out' : 'it smears on the matte beside it'}.`
+    ? sentences(
+        choice.why,
+        message(hot ? 'reasons.protection.notSolventHeat' : 'reasons.protection.notSolventMatte'),
+      )
     : choice.why
-  const school = choice.kind === 'tyreCoating' || against ? null : schoolText('dressing', job.schools)
+  const school = choice.kind === 'tyreCoating' || against ? null : sayMethod('dressing', job.schools)
   return { choice: { ...choice, why, school }, refused }
 }

@@ -1,3 +1,4 @@
+import { message, sentences, type Message } from '@/core/message/message'
 import { isPolishedMetal } from '@/core/choice/polishedMetal'
 import { sitesOf } from '@/core/choice/sites'
 import { positionsOf, type WheelGroup } from '@/core/choice/wheelGroup'
@@ -13,8 +14,9 @@ import { services } from '@/core/visit-kinds/service'
 import { inWalkingOrder, type Position } from '@/core/wheel/position'
 import { finishZoneOf, sealedZones, type Zone } from '@/core/wheel/zone'
 import { chooseDressing, chooseWheelProtection, type ProtectionChoice } from './chooseProtection'
+import type { MethodsUsed } from './methodsUsed'
 import type { Miss } from './shortfallBook'
-import type { Said } from '@/core/words/shortfalls'
+import type { Undone } from '@/core/reasons/shortfalls'
 import { addDraft, type StageDraft } from './stageDraft'
 
 export interface Finishing {
@@ -22,12 +24,12 @@ export interface Finishing {
   readonly protections: PlannedProtection[]
 }
 
-const cureCare = ({ kind }: ProtectionChoice): string[] => {
+const cureCare = ({ kind }: ProtectionChoice): Message[] => {
   const { cureHours } = protectionFacts[kind]
   return cureHours > 1
-    ? [`Cures ${cureHours} hours: no water, no rain and no chemistry before that.`]
+    ? [message('reasons.care.cureHours', { hours: cureHours })]
     : cureHours === 1
-      ? ['Leave it dry for an hour.']
+      ? [message('reasons.care.cureHour')]
       : []
 }
 
@@ -49,18 +51,15 @@ const draftOf = (
 })
 
 /** Why nothing protects a wheel: what the person ruled out, where that would, else the cabinet. */
-function sayNothingProtects(corner: Corner, job: Job): Said {
+function sayNothingProtects(corner: Corner, job: Job): Undone {
   const free = { ...job, wishes: { ...job.wishes, forbidden: [] } }
   const { choice } = chooseWheelProtection(corner, free, null)
   return choice && job.wishes.forbidden.includes(choice.product.id)
     ? [
-        `You ruled out ${choice.product.name}, which protects this finish.`,
-        'Allow it again, or leave the wheel clean and dry.',
+        message('reasons.stays.ruledOutProtects', { product: choice.product.name }),
+        message('reasons.stays.allowOrLeave'),
       ]
-    : [
-        'Nothing in the cabinet protects this finish.',
-        'Add a protection that suits it, or leave the wheel clean and dry.',
-      ]
+    : [message('reasons.stays.nothingProtects'), message('reasons.stays.addProtection')]
 }
 
 /** Scale on polished metal comes off with polish alone: until then nothing is put over it. */
@@ -79,7 +78,7 @@ export function finishDrafts(
   cleaned: ReadonlyMap<Position, readonly Zone[]>,
   stays: ReadonlyMap<Position, Soil>,
   miss: Miss,
-  schools: Set<string>,
+  methods: MethodsUsed,
 ): Finishing {
   const protect: StageDraft[] = []
   const dress: StageDraft[] = []
@@ -93,7 +92,7 @@ export function finishDrafts(
         : sealedZones.filter((zone) => washed.includes(zone) && !keepsScale(zone, corner, job))
     addDraft(kind === 'dress' ? dress : protect, draftOf(choice, kind, zones), [corner])
     protections.push({ corner: corner.position, kind: choice.kind, productId: choice.product.id })
-    if (choice.school) schools.add(choice.school)
+    if (choice.school) methods.add(choice.school)
   }
   for (const corner of inWalkingOrder(job.corners)) {
     if (!cleaned.has(corner.position)) continue
@@ -103,10 +102,13 @@ export function finishDrafts(
       if (refused)
         miss(
           [corner.position],
-          `Not ${refused.productName} today: ${refused.reason}`,
-          [choice ? `${choice.product.name} goes on instead.` : null, refused.mend]
-            .filter(Boolean)
-            .join(' ') || 'Leave the wheel clean, and protect it another day.',
+          message('reasons.notToday.text', { product: refused.productName, reason: refused.reason }),
+          choice || refused.mend
+            ? sentences(
+                choice && message('reasons.notToday.insteadOf', { product: choice.product.name }),
+                refused.mend,
+              )
+            : message('reasons.notToday.leaveClean'),
         )
       else if (!choice && isHere('face', corner, job))
         miss([corner.position], ...sayNothingProtects(corner, job))
@@ -118,8 +120,8 @@ export function finishDrafts(
     else if (refused)
       miss(
         [corner.position],
-        `The tyre is not dressed: ${refused.reason}`,
-        refused.mend ?? 'Leave it clean and dry.',
+        message('reasons.notToday.notDressed', { reason: refused.reason }),
+        refused.mend ?? message('reasons.notToday.leaveTyre'),
       )
   }
   return { drafts: [...protect, ...dress], protections }
@@ -134,16 +136,10 @@ const polishedZones = ({ corners: [corner], zones }: WheelGroup): Zone[] =>
     return state?.finish === 'polishedBare' && state.condition === 'sound'
   })
 
-const sayNoPolish = (ruledOut: Product | undefined): Said =>
+const sayNoPolish = (ruledOut: Product | undefined): Undone =>
   ruledOut
-    ? [
-        `The bare metal stays as dull as it is: you ruled out ${ruledOut.name}.`,
-        'Allow it again, or leave the shine for another visit.',
-      ]
-    : [
-        'The bare metal stays as dull as it is: the cabinet has no metal polish.',
-        'Add one for polished bare metal, or leave the shine for another visit.',
-      ]
+    ? [message('reasons.stays.dullRuledOut', { product: ruledOut.name }), message('reasons.stays.allowShine')]
+    : [message('reasons.stays.dullNoPolish'), message('reasons.stays.addPolish')]
 
 /** Metal polish on bare polished metal, where the visit restores and the cabinet has one. */
 export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss): StageDraft[] {
@@ -152,11 +148,7 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
       corners.some((corner) => zones.some((zone) => keepsScale(zone, corner, job))),
     )
     if (scaled.length > 0)
-      miss(
-        scaled.flatMap(positionsOf),
-        'The scale on the polished metal stays: no cleaner is safe on it. Nothing is sealed over it.',
-        'A restoration removes it by hand, with metal polish.',
-      )
+      miss(scaled.flatMap(positionsOf), message('reasons.stays.scale'), message('reasons.stays.scaleFix'))
     return []
   }
   const drafts: StageDraft[] = []
@@ -167,11 +159,7 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
     const zones = polishedZones(group)
     if (zones.length === 0) continue
     if (product && !hasCloth(job)) {
-      miss(
-        positionsOf(group),
-        'The bare metal stays as dull as it is: there is no clean towel in the kit to polish with.',
-        'Add towels that are kept for polish.',
-      )
+      miss(positionsOf(group), message('reasons.stays.dullNoTowel'), message('reasons.stays.addPolishTowels'))
       continue
     }
     if (!product) {
@@ -190,8 +178,8 @@ export function polishDrafts(job: Job, groups: readonly WheelGroup[], miss: Miss
         zones,
         tools: [],
         judgement,
-        why: 'Bare, polished metal is clean only when it shines again.',
-        care: ['Small areas, little product, wiped off before it dries; black on the cloth is the metal.'],
+        why: message('reasons.why.polish'),
+        care: [message('reasons.care.polish')],
         rounds: 1,
       },
       group.corners,

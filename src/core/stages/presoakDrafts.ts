@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { isPlannable } from '@/core/choice/candidates'
 import { sitesOf } from '@/core/choice/sites'
@@ -39,7 +40,7 @@ export function presoakDrafts(
         zones: group.zones,
         tools: [],
         judgement,
-        why: `${isGritty ? 'Grit' : 'Dust'} on a finish that shows every touch: it is soaked loose before the first rinse.`,
+        why: message(isGritty ? 'reasons.why.presoakGrit' : 'reasons.why.presoakDust'),
         care: [],
         rounds: 1,
       },

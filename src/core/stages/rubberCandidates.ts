@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import { isPlannable } from '@/core/choice/candidates'
 import { leavesHandsTime } from '@/core/choice/handsTime'
 import { judgedDwell } from '@/core/choice/judgedDwell'
@@ -34,7 +35,7 @@ export interface RubberStage {
   readonly labelMaxSeconds: number
   readonly rounds: number
   readonly judgement: Judgement
-  readonly why: string
+  readonly why: Said
 }
 
 /** What is on rubber and liners. */
@@ -181,7 +182,7 @@ export class RubberCandidates {
   barred(
     surface: 'tyre' | 'arch',
     corners: readonly Corner[],
-  ): { readonly productName: string; readonly reason: string } | null {
+  ): { readonly productName: string; readonly reason: Said } | null {
     const [best] = this.judged(surface, corners)
       .filter(({ judgement }) => judgement.verdict === 'no')
       .sort((a, b) => Number(b.isMadeForIt) - Number(a.isMadeForIt) || a.seconds - b.seconds)

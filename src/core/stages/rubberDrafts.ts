@@ -1,13 +1,15 @@
+import { message } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import { pickTool } from '@/core/reachability/pickTool'
 import { isHere } from '@/core/reachability/zoneReach'
-import { schoolText } from '@/core/schools/schools'
+import { sayMethod } from '@/core/methods/methods'
 import { services } from '@/core/visit-kinds/service'
 import { worstGrade } from '@/core/soils/zoneLoads'
-import { sayNoTool } from '@/core/words/shortfalls'
+import { sayNoTool } from '@/core/reasons/shortfalls'
 import { axleOf, inWalkingOrder } from '@/core/wheel/position'
 import { rubberToolSite, type RubberCandidates } from './rubberCandidates'
 import { chooseForRubber } from './rubberStages'
+import type { MethodsUsed } from './methodsUsed'
 import type { Miss } from './shortfallBook'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
 
@@ -27,7 +29,7 @@ export function rubberDrafts(
   job: Job,
   candidates: RubberCandidates,
   miss: Miss,
-  schools: Set<string>,
+  methods: MethodsUsed,
 ): StageDraft[] {
   const drafts: StageDraft[] = []
   const service = services[job.service]
@@ -36,11 +38,11 @@ export function rubberDrafts(
       (corner) => axleOf(corner.position) === axle && isHere(surface, corner, job),
     )
     if (corners.length === 0 || !(surface === 'tyre' ? service.tyres : wantsArch(corners, job))) continue
-    if (surface === 'arch' && service.arches === 'bySchool') schools.add(schoolText('arches', job.schools))
+    if (surface === 'arch' && service.arches === 'bySchool') methods.add(sayMethod('arches', job.schools))
     const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job, candidates)
     const positions = corners.map(({ position }) => position)
     if (shortfall) miss(positions, shortfall.text, shortfall.mend)
-    if (school) schools.add(school)
+    if (school) methods.add(school)
     if (!stage) continue
     const site = rubberToolSite(job, surface)
     const tool = pickTool(surface, job.tools, site)
@@ -54,10 +56,8 @@ export function rubberDrafts(
         zones: [surface],
         tools: zoneTools(new Map([[surface, tool]])),
         care: [
-          ...(keepOffWheel ? ['Keep it off the wheel: rinse the wheel first and again at once.'] : []),
-          ...(surface === 'arch' && job.archLiner === 'fabric'
-            ? ['Fabric holds mud: rinse until the water runs clear.']
-            : []),
+          ...(keepOffWheel ? [message('reasons.care.offWheel')] : []),
+          ...(surface === 'arch' && job.archLiner === 'fabric' ? [message('reasons.care.fabric')] : []),
         ],
       },
       corners,

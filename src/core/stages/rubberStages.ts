@@ -1,19 +1,22 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
 import { judgedDwell } from '@/core/choice/judgedDwell'
 import { sitesOf } from '@/core/choice/sites'
 import { strengthOrder } from '@/core/chemistry/families'
-import { type Product } from '@/core/chemistry/product'
+import type { Product } from '@/core/chemistry/product'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { productRulesAt } from '@/core/rules/judge'
-import { schoolText } from '@/core/schools/schools'
-import { type Corner, type Job } from '@/core/job/job'
+import { sayMethod } from '@/core/methods/methods'
+import type { Corner, Job } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
-import { gradeNames, soilNames } from '@/core/soils/soil'
 import { wheelZones } from '@/core/wheel/zone'
-import { coldWords } from '@/core/words/explain'
+import { coldWords, sayGraded } from '@/core/reasons/explain'
 
 import { soilsOf, type RubberCandidate, type RubberCandidates, type RubberStage } from './rubberCandidates'
 
-const nouns = { tyre: 'tyre', arch: 'arch' } as const
+const nouns = {
+  tyre: message('reasons.shortfall.rubber.tyre'),
+  arch: message('reasons.shortfall.rubber.arch'),
+} as const
 
 /** On rubber and liner a product the wheel cannot stand is kept off it, not refused. */
 const keptOff = (product: Product, corners: readonly Corner[], job: Job, fraction: number): boolean => {
@@ -24,9 +27,9 @@ const keptOff = (product: Product, corners: readonly Corner[], job: Job, fractio
 export interface RubberChoice {
   readonly stage: RubberStage | null
   readonly keepOffWheel: boolean
-  readonly shortfall: { readonly text: string; readonly mend: string } | null
+  readonly shortfall: { readonly text: Said; readonly mend: Said } | null
   /** The shop setting that decided, if one did. */
-  readonly school: string | null
+  readonly school: Message | null
 }
 
 /** The one that the plan prefers: what is enough and made for it comes first. */
@@ -56,26 +59,32 @@ function bestOf(candidates: readonly RubberCandidate[], job: Job): RubberCandida
 function sayNothingFor(
   surface: 'tyre' | 'arch',
   corners: readonly Corner[],
-  soilText: string,
+  soils: readonly Message[],
   all: RubberCandidates,
 ): NonNullable<RubberChoice['shortfall']> {
   const noun = nouns[surface]
-  const suited = `a product for ${soilsOf[surface].map((soil) => soilNames[soil]).join(' or ')} that is made for the ${noun}`
+  const isTyre = surface === 'tyre'
+  const add = message(isTyre ? 'reasons.shortfall.rubber.addTyre' : 'reasons.shortfall.rubber.addArch')
   const out = all.ruledOut(surface, corners)
   if (out)
     return {
-      text: `The ${noun} is left alone: you ruled out ${out.productName}, which cleans it.`,
-      mend: `Allow it again, or add ${suited}.`,
+      text: message('reasons.shortfall.rubber.ruledOut', { surface: noun, product: out.productName }),
+      mend: message(
+        isTyre ? 'reasons.shortfall.rubber.allowOrAddTyre' : 'reasons.shortfall.rubber.allowOrAddArch',
+      ),
     }
   const barred = all.barred(surface, corners)
   if (barred)
     return {
-      text: `The ${noun} is left alone: ${barred.productName} would clean it, but not now.`,
+      text: message('reasons.shortfall.rubber.barred', { surface: noun, product: barred.productName }),
       mend: barred.reason,
     }
   return {
-    text: `Nothing in the cabinet cleans the ${noun}${soilText ? ` of ${soilText}` : ''}.`,
-    mend: `Add ${suited}.`,
+    text:
+      soils.length > 0
+        ? message('reasons.shortfall.rubber.nothingFor', { soils, surface: noun })
+        : message('reasons.shortfall.rubber.nothing', { surface: noun }),
+    mend: add,
   }
 }
 
@@ -84,15 +93,19 @@ function sayNotEnough(
   surface: 'tyre' | 'arch',
   corners: readonly Corner[],
   { product }: RubberCandidate,
-  soilText: string,
+  soils: readonly Message[],
   all: RubberCandidates,
 ): NonNullable<RubberChoice['shortfall']> {
   const out = all.ruledOut(surface, corners)
   return {
-    text: `${product.name} will not take all of it off the ${nouns[surface]}: ${soilText}.`,
+    text: message('reasons.shortfall.rubber.notAll', {
+      product: product.name,
+      surface: nouns[surface],
+      soils,
+    }),
     mend: out?.enough
-      ? `You ruled out ${out.productName}, which would; allow it again, or look at the foam after the last round.`
-      : 'Look at the foam after the last round; what stays wants a stronger cleaner for rubber.',
+      ? message('reasons.shortfall.rubber.strongerOut', { product: out.productName })
+      : message('reasons.shortfall.rubber.checkFoam'),
   }
 }
 
@@ -111,19 +124,20 @@ export function chooseForRubber(
   const present = soilsOf[surface]
     .map((soil) => ({ soil, grade: worstGrade(corners, [surface], soil) }))
     .filter(({ grade }) => grade > 0)
-  const soilText = present.map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`).join(' and ')
+  const soils = present.map(({ soil, grade }) => sayGraded(grade, soil))
   const chosen = bestOf(candidates, job)
   if (!chosen)
     return {
       stage: null,
       keepOffWheel: false,
       school: null,
-      shortfall: sayNothingFor(surface, corners, soilText, all),
+      shortfall: sayNothingFor(surface, corners, soils, all),
     }
   const { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement } = chosen
-  const why = soilText
-    ? `For ${soilText}: ${rounds === 1 ? 'one round should do' : `expect ${rounds} rounds`}; ${surface === 'tyre' ? 'white foam means done' : 'rinse from the top'}.`
-    : 'Nothing much on it, so one light round.'
+  const why =
+    soils.length === 0
+      ? message('reasons.why.lightRound')
+      : message(surface === 'tyre' ? 'reasons.why.tyreRound' : 'reasons.why.archRound', { soils, rounds })
   return {
     stage: {
       kind,
@@ -133,10 +147,10 @@ export function chooseForRubber(
       labelMaxSeconds,
       rounds,
       judgement,
-      why: [why, coldWords(product.dwellSeconds.min, dwellMinSeconds)].filter(Boolean).join(' '),
+      why: sentences(why, coldWords(product.dwellSeconds.min, dwellMinSeconds)),
     },
     keepOffWheel: keptOff(product, corners, job, fraction),
-    school: bySchool ? schoolText('wheelAndTyre', job.schools) : null,
-    shortfall: chosen.enough ? null : sayNotEnough(surface, corners, chosen, soilText, all),
+    school: bySchool ? sayMethod('wheelAndTyre', job.schools) : null,
+    shortfall: chosen.enough ? null : sayNotEnough(surface, corners, chosen, soils, all),
   }
 }

@@ -1,16 +1,18 @@
+import type { Said } from '@/core/message/message'
 import type { Shortfall } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 
 /** Says a thing that stays undone at some wheels. */
-export type Miss = (corners: readonly Position[], text: string, mend: string) => void
+export type Miss = (corners: readonly Position[], text: Said, mend: Said) => void
 
 /** What a plan cannot do, each thing once with all its wheels. */
 export class ShortfallBook {
   readonly #byText = new Map<string, Shortfall>()
 
   readonly miss: Miss = (corners, text, mend) => {
-    const known = this.#byText.get(text)
-    this.#byText.set(text, {
+    const mark = JSON.stringify(text)
+    const known = this.#byText.get(mark)
+    this.#byText.set(mark, {
       corners: [...new Set([...(known?.corners ?? []), ...corners])],
       text,
       mend: known?.mend ?? mend,

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { protectionWears } from '@/core/chemistry/family'
 import { ratingOf, wearOf, type Product } from '@/core/chemistry/product'
 import { candidatesFor, strongest } from '@/core/choice/candidates'
@@ -53,7 +54,7 @@ export function sprayedWash(group: WheelGroup, job: Job, same?: Chosen): Omit<St
     zones: group.sprayedOnly,
     tools: [{ zones: group.sprayedOnly, tool: null }],
     judgement: judgePlaces(rulesAbout({ product }), sites),
-    why: 'Nothing gets there by hand: sprayed, left to work, and rinsed long.',
+    why: message('reasons.why.sprayedWash'),
     care: [],
     rounds: 1,
   }

@@ -1,3 +1,4 @@
+import { saidOnce, type Said } from '@/core/message/message'
 import { familyOf } from '@/core/chemistry/families'
 import { longestHere } from '@/core/choice/longestHere'
 import { sitesOf } from '@/core/choice/sites'
@@ -12,7 +13,7 @@ import type { Stage, ZoneTool } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { Finish } from '@/core/finishes/finish'
 import { surfaceOf, type Judgement, type UseSite } from '@/core/rules/judge'
-import { cautionsFor } from '@/core/words/cautions'
+import { cautionsFor } from '@/core/reasons/cautions'
 import { cleansWheel, type StageKind } from '@/core/acts/stageKind'
 import { finishZoneOf, type Zone } from '@/core/wheel/zone'
 import { workableRecipe } from './recipes'
@@ -26,8 +27,8 @@ export interface StageDraft {
   readonly zones: readonly Zone[]
   readonly tools: readonly ZoneTool[]
   readonly judgement: Judgement
-  readonly why: string
-  readonly care: readonly string[]
+  readonly why: Said
+  readonly care: readonly Said[]
   readonly rounds: number
   readonly keptOffWheel?: boolean
   readonly corners: readonly Corner[]
@@ -176,12 +177,10 @@ export function stageOf(draft: StageDraft, index: number, job: Job): Stage {
     ...(draft.keptOffWheel ? { keptOffWheel: true } : {}),
     protectionLostShare: protectionLostShare(draft, job),
     why: draft.why,
-    cautions: [
-      ...new Set([
-        ...draft.care,
-        ...judgement.rules.flatMap(({ care }) => (care === undefined ? [] : [care])),
-        ...cautionsFor(familyOf(product.family)),
-      ]),
-    ],
+    cautions: saidOnce([
+      ...draft.care,
+      ...judgement.rules.flatMap(({ care }) => (care === undefined ? [] : [care])),
+      ...cautionsFor(familyOf(product.family)),
+    ]),
   }
 }

@@ -1,3 +1,4 @@
+import { message, sentences } from '@/core/message/message'
 import { longestOf, wetTimes } from '@/core/chemistry/longest'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WholeChoice } from '@/core/choice/namedPlans'
@@ -12,10 +13,11 @@ import type { StageKind } from '@/core/acts/stageKind'
 import { groupStages, type GroupStage } from '@/core/choice/wheelStages'
 import { coldDwellSeconds } from '@/core/efficacy/coldDwell'
 import { surfaceCelsiusOf, type Job } from '@/core/job/job'
-import { schoolText } from '@/core/schools/schools'
-import { coldWords, whyStage } from '@/core/words/explain'
-import { sayCarried, sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/words/shortfalls'
+import { sayMethod } from '@/core/methods/methods'
+import { coldWords, whyStage } from '@/core/reasons/explain'
+import { sayCarried, sayNothingAllowed, sayUnreached, sayUnworked } from '@/core/reasons/shortfalls'
 import { overFoamOf } from './overFoam'
+import type { MethodsUsed } from './methodsUsed'
 import type { Miss } from './shortfallBook'
 import { sprayedWash } from './sprayedWash'
 import { addDraft, zoneTools, type StageDraft } from './stageDraft'
@@ -72,9 +74,7 @@ function draftOf(
     zones,
     tools: zoneTools(new Map([...choice.group.tools].filter(([zone]) => zones.includes(zone)))),
     judgement: option.judgement,
-    why: [whyStage(stage, choice, job, stages), coldWords(shortest, dwellSeconds.min)]
-      .filter(Boolean)
-      .join(' '),
+    why: sentences(whyStage(stage, choice, job, stages), coldWords(shortest, dwellSeconds.min)),
     care: [],
     rounds: stage.rounds,
   }
@@ -82,24 +82,21 @@ function draftOf(
 
 const isFoam = ({ option }: GroupStage): boolean => option.product.family === 'alkalineFoam'
 
-const overFoamWords =
-  'Over the cleaner that is on the wheel: your shop foams over heavy film, and both leave with one rinse.'
-
 /** What a group's choice says of itself: what stays, which settings decided. */
 function sayChoice(
   choice: GroupChoice,
   used: readonly Option[],
   job: Job,
   miss: Miss,
-  schools: Set<string>,
+  methods: MethodsUsed,
 ): void {
   const positions = positionsOf(choice.group)
   if (choice.group.zones.length === 0) return
   if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
   else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job, used))
-  if (choice.bySchool) schools.add(schoolText('maintenance', job.schools))
+  if (choice.bySchool) methods.add(sayMethod('maintenance', job.schools))
   if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
-    schools.add(schoolText('rinseFirst', job.schools))
+    methods.add(sayMethod('rinseFirst', job.schools))
 }
 
 /** Wheels that no tool gets at are sprayed with what the others are washed with, where they can stand it, and rinsed. */
@@ -141,13 +138,13 @@ export function wheelDrafts(
   choices: readonly GroupChoice[],
   whole: WholeChoice,
   miss: Miss,
-  schools: Set<string>,
+  methods: MethodsUsed,
 ): StageDraft[] {
   const drafts: StageDraft[] = []
   choices.forEach((choice, index) => {
     const found = whole.perGroup[index]
     const used = (found?.stages ?? []).flatMap((at) => choice.options[at] ?? [])
-    sayChoice(choice, used, job, miss, schools)
+    sayChoice(choice, used, job, miss, methods)
     if (!found) return
     let after = -1
     const stages = groupStages(choice, found)
@@ -155,12 +152,17 @@ export function wheelDrafts(
       const corners = cornersToTreat(stage.kind, stage.option.product, choice.group)
       after = addDraft(drafts, draftOf(stage, choice, job, stages), corners, after)
       for (const { school } of stage.option.judgement.rules)
-        if (school) schools.add(schoolText(school.name, job.schools))
+        if (school) methods.add(sayMethod(school.name, job.schools))
       const foam = stage.option.role === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
       if (!foam) continue
       const over = { ...stage, option: foam, rounds: 1, effect: [] }
-      after = addDraft(drafts, { ...draftOf(over, choice, job, stages), why: overFoamWords }, corners, after)
-      schools.add(schoolText('overFoaming', job.schools))
+      after = addDraft(
+        drafts,
+        { ...draftOf(over, choice, job, stages), why: message('reasons.why.overFoam') },
+        corners,
+        after,
+      )
+      methods.add(sayMethod('overFoaming', job.schools))
     }
   })
   const groups = choices.map(({ group }) => group)

@@ -1,17 +1,18 @@
+import type { Said } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import type { Act } from '@/core/acts/act'
-import { stepCautions } from '@/core/words/cautions'
+import { stepCautions } from '@/core/reasons/cautions'
 import { jetCautions } from './jetCautions'
 
 /** Rules whose care is for the hand that rubs. */
 const aboutRubbing: readonly string[] = ['matte-without-pressure', 'polish-along-the-grain']
 
-const aboutTheHand = ({ rules }: Stage): readonly string[] =>
+const aboutTheHand = ({ rules }: Stage): readonly Said[] =>
   rules.flatMap(({ id, care }) => (care && aboutRubbing.includes(id) ? [care] : []))
 
 /** A caution stands where the hand is: what a jet harms at every rinse, what rubbing harms at the brush. */
-export function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly string[] {
+export function cautionsAt(act: Act, stage: Stage, corner: Corner, job: Job): readonly Said[] {
   switch (act) {
     case 'spray':
     case 'protect':

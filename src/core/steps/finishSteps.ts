@@ -1,3 +1,5 @@
+import { message, sentences, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { dryingSeconds } from '@/core/operator-time/operatorTime'
 import { showsEveryTouch } from '@/core/finishes/finish'
 import type { Corner, Job } from '@/core/job/job'
@@ -6,7 +8,6 @@ import { wheelStepId } from '@/core/plan/stepId'
 import { canDry, hasCloth } from '@/core/reachability/means'
 import { isHere } from '@/core/reachability/zoneReach'
 import { services } from '@/core/visit-kinds/service'
-import { positionNames } from '@/core/wheel/position'
 import { jobStep } from './jobSteps'
 import { stageSteps, type StepContext } from './stageSteps'
 import { contactZones, toolsFor } from './stepTools'
@@ -21,21 +22,21 @@ function staysWet(corner: Corner, dryWork: readonly Stage[], { job }: StepContex
 }
 
 /** A towel drawn over a face that shows every touch leaves lines. */
-const handlingWords = ({ finishes: { face } }: Corner, job: Job): string =>
-  face && showsEveryTouch(face.finish) && hasCloth(job)
-    ? 'Lay the towel on the face and lift it off; do not rub. '
-    : ''
+const handlingWords = ({ finishes: { face } }: Corner, job: Job): Said =>
+  face && showsEveryTouch(face.finish) && hasCloth(job) ? message('steps.dry.layTowel') : ''
 
 const dryStep = (corner: Corner, dryWork: readonly Stage[], context: StepContext): Step => ({
-  ...jobStep(
-    context.job,
-    'dry',
-    `Dry ${positionNames[corner.position].toLowerCase()}`,
-    `Lug holes${isHere('spokeBacks', corner, context.job) ? ', behind the spokes' : ''} and the valve first. ${handlingWords(corner, context.job)}What shows only now is wiped at once.`,
-    dryWork.some(({ kind }) => kind === 'protect')
-      ? 'Moisture under a sealant spoils it.'
-      : 'Drops that dry by themselves leave spots.',
-  ),
+  ...jobStep(context.job, 'dry', {
+    title: message('steps.dry.title', { where: term('wheel', corner.position) }),
+    detail: sentences(
+      isHere('spokeBacks', corner, context.job) ? message('steps.dry.detail') : message('steps.dry.closed'),
+      handlingWords(corner, context.job),
+      message('steps.dry.wipeLate'),
+    ),
+    why: dryWork.some(({ kind }) => kind === 'protect')
+      ? message('steps.dry.beforeSealant')
+      : message('steps.dry.spots'),
+  }),
   id: wheelStepId(corner.position, 'dry'),
   corner: corner.position,
   zones: contactZones.filter((zone) => isHere(zone, corner, context.job)),

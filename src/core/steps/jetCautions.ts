@@ -1,10 +1,11 @@
+import { saidOnce, type Said } from '@/core/message/message'
 import type { Corner, Job } from '@/core/job/job'
 import { judge, surfaceOf } from '@/core/rules/judge'
 import { wheelZones } from '@/core/wheel/zone'
 
 /** What the rule book says of a jet on this wheel. */
-export const jetCautions = (corner: Corner, job: Job): string[] => [
-  ...new Set(
+export const jetCautions = (corner: Corner, job: Job): Said[] =>
+  saidOnce(
     wheelZones.flatMap((zone) =>
       judge(
         {},
@@ -18,5 +19,4 @@ export const jetCautions = (corner: Corner, job: Job): string[] => [
         },
       ).rules.flatMap(({ care, verdict }) => (verdict === 'withCare' && care ? [care] : [])),
     ),
-  ),
-]
+  )

@@ -1,17 +1,18 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { estimate } from '@/core/estimates/houseEstimates'
 import { hotBrakes } from '@/core/conditions/brakesNow'
-import { sayMinutes } from '@/core/timing/stageTiming'
-import { positionNames } from '@/core/wheel/position'
 import type { Job } from '@/core/job/job'
 import { services } from '@/core/visit-kinds/service'
 import type { Act } from '@/core/acts/act'
-import { stepCautions } from '@/core/words/cautions'
+import { stepCautions } from '@/core/reasons/cautions'
 import { secondsOfJobAct } from '@/core/operator-time/operatorTime'
 import { familyOf } from '@/core/chemistry/families'
 import type { Stage, Step } from '@/core/plan/plan'
 import { jobStepIds } from '@/core/plan/stepId'
 import { protectionFacts } from '@/core/protection/kinds'
 import { isOff } from '@/core/reachability/zoneReach'
+import type { ActText } from './actText'
 import { readyWords } from './readyWords'
 
 /** What two do side by side before and after the wheels; each takes a share of it. */
@@ -23,10 +24,8 @@ const shareOf = (act: Act, { crew, estimates }: Job): number =>
 export const jobStep = (
   job: Job,
   act: Act,
-  title: string,
-  detail: string,
-  why: string,
-  cautions: readonly string[] = [],
+  { title, detail, why }: ActText,
+  cautions: readonly Said[] = [],
 ): Step => ({
   id: act,
   act,
@@ -52,40 +51,49 @@ const liftSeconds = (job: Job): number =>
   )
 
 /** Brakes that are too hot now, and how long each waits. */
-const brakeWords = ({ conditions, estimates, corners }: Job): string =>
+const brakeWords = ({ conditions, estimates, corners }: Job): Message[] =>
   hotBrakes(conditions, estimates)
     .filter(({ position }) => corners.some((corner) => corner.position === position))
-    .map(
-      ({ position, celsius, waitSeconds }) =>
-        ` ${positionNames[position]}: brake at ${Math.round(celsius)} °C, cool enough in about ${sayMinutes(waitSeconds ?? 0)}; the others come first.`,
+    .map(({ position, celsius, waitSeconds }) =>
+      message('steps.beforeWheels.coolCheck.hotBrake', {
+        wheel: { capital: term('wheel', position) },
+        temperature: { celsius },
+        wait: { seconds: waitSeconds ?? 0 },
+      }),
     )
-    .join('')
 
 /** What comes before the first wheel. */
 export function openingSteps(job: Job, stages: readonly Stage[]): Step[] {
   const ready = readyWords(job, stages)
   const steps = [
-    jobStep(
-      job,
-      'lookRound',
-      'Look round every wheel',
-      'Damage, finishes, soil, old protection. Photograph.',
-      'Everything after follows from this look.',
-    ),
+    jobStep(job, 'lookRound', {
+      title: message('steps.beforeWheels.lookRound.title'),
+      detail: message('steps.beforeWheels.lookRound.detail'),
+      why: message('steps.beforeWheels.lookRound.why'),
+    }),
     jobStep(
       job,
       'coolCheck',
-      'Cool and in the shade?',
-      `${services[job.service].water ? 'Every wheel cool to the touch before anything wet.' : 'Every wheel cool to the touch before anything is sprayed.'}${brakeWords(job)}`,
-      'Heat dries the chemical and stains.',
+      {
+        title: message('steps.beforeWheels.coolCheck.title'),
+        detail: sentences(
+          services[job.service].water
+            ? message('steps.beforeWheels.coolCheck.beforeWater')
+            : message('steps.beforeWheels.coolCheck.beforeSpray'),
+          ...brakeWords(job),
+        ),
+        why: message('steps.beforeWheels.coolCheck.why'),
+      },
       job.vehicleKind === 'looseSet' ? [] : [stepCautions.hot],
     ),
     jobStep(
       job,
       'getReady',
-      'Gloves, glasses, bottles',
-      ready.detail,
-      'No walking back with chemistry on a wheel.',
+      {
+        title: message('steps.beforeWheels.getReady.title'),
+        detail: ready.detail,
+        why: message('steps.beforeWheels.getReady.why'),
+      },
       ready.cautions,
     ),
   ]
@@ -96,9 +104,11 @@ const takeOff = (job: Job): Step => ({
   ...jobStep(
     job,
     'getReady',
-    'Lift and take the wheels off',
-    'Park level, chock, loosen the nuts on the ground, lift at the maker’s points, stands under it; one side after the other. Lay each wheel on something soft, its back up.',
-    'Barrels, hubs and arches are reached from behind.',
+    {
+      title: message('steps.beforeWheels.takeOff.title'),
+      detail: message('steps.beforeWheels.takeOff.detail'),
+      why: message('steps.beforeWheels.takeOff.why'),
+    },
     [stepCautions.jack],
   ),
   id: jobStepIds.wheelsOff,
@@ -109,29 +119,30 @@ const refit = (job: Job): Step => ({
   ...jobStep(
     job,
     'getReady',
-    'Refit and tighten',
-    'By hand in a star, lower, then the torque wrench to the maker’s figure. Check again after 50 to 100 km.',
-    'A wheel that is not tightened comes off.',
+    {
+      title: message('steps.afterWheels.refit.title'),
+      detail: message('steps.afterWheels.refit.detail'),
+      why: message('steps.afterWheels.refit.why'),
+    },
     [stepCautions.torque, stepCautions.seats],
   ),
   id: jobStepIds.wheelsOn,
   operatorSeconds: liftSeconds(job),
 })
 
-const bodyParts = [
-  ['bodyFoam', 'Foam the body', 'From the roof down, wheels left out.'],
-  ['bodyLeft', 'Wash the left side', 'Roof half first, sills last; the mitt of the paint.'],
-  ['bodyRight', 'Wash the right side', 'Roof half first, sills last; the mitt of the paint.'],
-  [jobStepIds.bodyRinse, 'Rinse the body', 'From the roof down, gaps and mirrors.'],
-] as const
+const bodyParts = ['bodyFoam', 'bodyLeft', 'bodyRight', jobStepIds.bodyRinse] as const
 
 /** The body wash, where it fills the dwells of the wheels. */
 export function bodySteps(job: Job): Step[] {
   const isBetween = job.schools.wheelsOrder === 'between' && !isOff(job) && services[job.service].water
   return !isBetween || job.vehicleKind === 'motorcycle'
     ? []
-    : bodyParts.map(([id, title, detail]) => ({
-        ...jobStep(job, 'body', title, detail, 'It fills the time while chemistry dwells on the wheels.'),
+    : bodyParts.map((id) => ({
+        ...jobStep(job, 'body', {
+          title: message(`steps.body.${id}.title`),
+          detail: message(`steps.body.${id}.detail`),
+          why: message('steps.body.why'),
+        }),
         id,
       }))
 }
@@ -143,9 +154,11 @@ const halfATurn = (job: Job): Step =>
   jobStep(
     job,
     'roll',
-    'Half a turn, then the part that stood on the ground',
-    'Roll half a turn of the wheel; dress the rest of each tyre, thin, and wipe smears.',
-    'Where the tyre stood there is no dressing yet.',
+    {
+      title: message('steps.afterWheels.roll.title'),
+      detail: message('steps.afterWheels.roll.detail'),
+      why: message('steps.afterWheels.roll.why'),
+    },
     [stepCautions.brakes],
   )
 
@@ -160,28 +173,29 @@ export function closingSteps(job: Job, stages: readonly Stage[]): Step[] {
       jobStep(
         job,
         'brakes',
-        'Dry the discs',
-        job.vehicleKind === 'motorcycle'
-          ? 'Roll a few metres, brake gently, front and rear apart.'
-          : 'Drive a few metres forward and back, brake gently.',
-        'Light rust after water goes with the first stops.',
+        {
+          title: message('steps.afterWheels.brakes.title'),
+          detail:
+            job.vehicleKind === 'motorcycle'
+              ? message('steps.afterWheels.brakes.motorcycle')
+              : message('steps.afterWheels.brakes.detail'),
+          why: message('steps.afterWheels.brakes.why'),
+        },
         [stepCautions.brakes],
       ),
     )
   return [
     ...steps,
-    jobStep(
-      job,
-      'writeDown',
-      'Write down how it went',
-      `What stayed, what you would do otherwise.${cureWords(stages)}`,
-      'Next time starts from here.',
-    ),
+    jobStep(job, 'writeDown', {
+      title: message('steps.afterWheels.writeDown.title'),
+      detail: sentences(message('steps.afterWheels.writeDown.detail'), cureWords(stages)),
+      why: message('steps.afterWheels.writeDown.why'),
+    }),
   ]
 }
 
 /** Until when what was put on has to stay dry, for whoever takes the car. */
-function cureWords(stages: readonly Stage[]): string {
+function cureWords(stages: readonly Stage[]): Said {
   const hours = Math.max(
     0,
     ...stages.map(({ family: id }) => {
@@ -189,5 +203,5 @@ function cureWords(stages: readonly Stage[]): string {
       return family.purpose === 'protect' ? protectionFacts[family.protection].cureHours : 0
     }),
   )
-  return hours > 1 ? ` Tell whoever drives it: no water for ${hours} hours.` : ''
+  return hours > 1 ? message('steps.afterWheels.writeDown.cure', { hours }) : ''
 }

@@ -1,33 +1,44 @@
+import { message, type Message } from '@/core/message/message'
 import type { Act } from '@/core/plan/plan'
 import type { Zone } from '@/core/wheel/zone'
 
-const sectorNames: Record<number, readonly string[]> = {
-  2: ['upper half', 'lower half'],
-  3: ['upper third', 'middle third', 'lower third'],
-  4: ['upper left quarter', 'upper right quarter', 'lower right quarter', 'lower left quarter'],
-}
+const sectors = {
+  1: [],
+  2: ['upperHalf', 'lowerHalf'],
+  3: ['upperThird', 'middleThird', 'lowerThird'],
+  4: ['upperLeft', 'upperRight', 'lowerRight', 'lowerLeft'],
+} as const
+const sectorNames: Record<number, readonly Message[]> = Object.fromEntries(
+  Object.entries(sectors).map(([of, names]) => [of, names.map((name) => message(`steps.parts.${name}`))]),
+)
 /** What hands take on one after the other: from behind and between the spokes to what one sees. */
 const zoneParts: Record<number, readonly WheelPart[]> = {
   2: [
-    { name: 'barrel and backs', zones: ['barrel', 'spokeBacks', 'windows'] },
-    { name: 'face and details', zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'] },
+    { name: message('steps.parts.barrelAndBacks'), zones: ['barrel', 'spokeBacks', 'windows'] },
+    {
+      name: message('steps.parts.faceAndDetails'),
+      zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'],
+    },
   ],
   3: [
-    { name: 'barrel', zones: ['barrel'] },
-    { name: 'spoke backs and windows', zones: ['spokeBacks', 'windows'] },
-    { name: 'face and details', zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'] },
+    { name: message('steps.parts.barrel'), zones: ['barrel'] },
+    { name: message('steps.parts.backsAndWindows'), zones: ['spokeBacks', 'windows'] },
+    {
+      name: message('steps.parts.faceAndDetails'),
+      zones: ['face', 'lip', 'lugSeats', 'cap', 'valve', 'caliper'],
+    },
   ],
   4: [
-    { name: 'barrel', zones: ['barrel'] },
-    { name: 'spoke backs and windows', zones: ['spokeBacks', 'windows'] },
-    { name: 'face and lip', zones: ['face', 'lip'] },
-    { name: 'details', zones: ['lugSeats', 'cap', 'valve', 'caliper'] },
+    { name: message('steps.parts.barrel'), zones: ['barrel'] },
+    { name: message('steps.parts.backsAndWindows'), zones: ['spokeBacks', 'windows'] },
+    { name: message('steps.parts.faceAndLip'), zones: ['face', 'lip'] },
+    { name: message('steps.parts.details'), zones: ['lugSeats', 'cap', 'valve', 'caliper'] },
   ],
 }
 
 /** One part of a wheel: its name, and the zones it is made of. */
 export interface WheelPart {
-  readonly name: string
+  readonly name: Message
   readonly zones: readonly Zone[]
 }
 
@@ -40,7 +51,7 @@ export function wheelPart(part: number, of: number, zones: readonly Zone[], isBy
   const mine = byZones[part - 1]
   return isByZones && mine && byZones.every((one) => one.zones.length > 0)
     ? mine
-    : { name: sectorNames[of]?.[part - 1] ?? '', zones }
+    : { name: sectorNames[of]?.[part - 1] ?? message('steps.wholeWheel'), zones }
 }
 
 /** The acts of a stage, round by round; within a round part by part, with mists before the brush. */

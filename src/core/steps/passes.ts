@@ -1,8 +1,8 @@
+import { message, type Message } from '@/core/message/message'
 import { familyOf } from '@/core/chemistry/families'
 import type { Trait } from '@/core/chemistry/family'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
-import { sayMinutes } from '@/core/timing/stageTiming'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Act } from '@/core/acts/act'
 import { secondsWorked } from './secondsWorked'
@@ -29,7 +29,7 @@ export interface Pass {
   /** In order; empty for a pass of one stage. */
   readonly acts: readonly PassAct[]
   /** Why it is not one with the pass before, as a clause; null for the first. */
-  readonly because: string | null
+  readonly because: Message | null
 }
 
 const onRubber = ({ kind }: Stage): boolean => isOnRubber(kind)
@@ -41,27 +41,26 @@ const isAlkali = (stage: Stage): boolean =>
 const isSolvent = (stage: Stage): boolean => stage.kind === 'tar' || stage.kind === 'waterless'
 
 /** Where chemistry or the way of working keeps two stages apart, as a clause; null where they may be wet together. */
-function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming[]): string | null {
+function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming[]): Message | null {
   if (isSolvent(one) || isSolvent(other))
     return [one, other].some(({ family }) => family === 'tarRemover')
-      ? 'tar remover works on dry spots only'
-      : 'rinse off the first product completely before the next'
+      ? message('steps.apart.tarOnDry')
+      : message('steps.apart.rinseFirst')
   if ((isAcid(one) && isAlkali(other)) || (isAlkali(one) && isAcid(other)))
-    return 'acid and alkaline products must not meet'
+    return message('steps.apart.acidAndAlkali')
   if ((one.keptOffWheel || other.keptOffWheel) && !(onRubber(one) && onRubber(other)))
-    return 'this tyre cleaner can harm the wheel'
+    return message('steps.apart.harmsWheel')
   // With the wheel off its arch stays at the car.
-  if (isOff(job) && (one.kind === 'arch') !== (other.kind === 'arch'))
-    return 'the wheel lies apart from its arch'
+  if (isOff(job) && (one.kind === 'arch') !== (other.kind === 'arch')) return message('steps.apart.wheelOff')
   if (isOverFoam(one, other, job)) return null
-  if (!onRubber(one) && !onRubber(other)) return 'rinse off the first product completely before the next'
+  if (!onRubber(one) && !onRubber(other)) return message('steps.apart.rinseFirst')
   const inParts = timings.some(
     ({ stageId, sections, mists }) =>
       (stageId === one.id || stageId === other.id) && (sections > 1 || mists > 0),
   )
-  if (inParts) return 'the wheel is worked in parts'
+  if (inParts) return message('steps.apart.inParts')
   if (timings.some(({ stageId, freshCoats }) => freshCoats && (stageId === one.id || stageId === other.id)))
-    return 'the wheel takes longer than the label allows, so it is sprayed again halfway'
+    return message('steps.apart.sprayedAgain')
   return null
 }
 
@@ -143,7 +142,7 @@ function breaks(
   corner: Corner,
   job: Job,
   timings: readonly StageTiming[],
-): string | null {
+): Message | null {
   const change = estimate('secondsToolChange', job.estimates)
   const sprayed = new Map<Stage, number>()
   const wetted = new Map<Stage, number>()
@@ -156,7 +155,7 @@ function breaks(
   for (const { stage, act, with: also } of acts) {
     if (act !== 'spray') now = Math.max(now, (sprayed.get(stage) ?? now) + stage.dwellSeconds.min)
     now += change + secondsWorked(act, stage, corner, timingOf(stage), job)
-    if (dries(stage)) return `the ${stage.productName} would dry`
+    if (dries(stage)) return message('steps.apart.dries', { product: stage.productName })
     for (const one of also ? [stage, also] : [stage]) {
       if (act === 'spray') {
         sprayed.set(one, now)
@@ -167,12 +166,17 @@ function breaks(
   }
   now += change
   for (const stage of sprayed.keys()) {
-    if (dries(stage)) return `the ${stage.productName} would dry`
+    if (dries(stage)) return message('steps.apart.dries', { product: stage.productName })
     if (now - (sprayed.get(stage) ?? now) > rinseWithin(stage, timingOf(stage), spraying.get(stage) ?? 0))
-      return `the label of ${stage.productName} allows ${sayMinutes(stage.dwellSeconds.max)}`
+      return message('steps.apart.label', {
+        product: stage.productName,
+        time: { dwellSeconds: stage.dwellSeconds.max },
+      })
   }
   return null
 }
+
+const isActs = (found: readonly PassAct[] | Message): found is readonly PassAct[] => Array.isArray(found)
 
 /** The acts with which stages can share a rinse at this wheel, or the clause that says why they cannot. */
 function shared(
@@ -180,7 +184,7 @@ function shared(
   corner: Corner,
   job: Job,
   timings: readonly StageTiming[],
-): readonly PassAct[] | string {
+): readonly PassAct[] | Message {
   for (const [at, one] of stages.entries())
     for (const other of stages.slice(at + 1)) {
       const clause = apart(one, other, job, timings)
@@ -209,15 +213,16 @@ export function passesOf(
   const passes: Pass[] = []
   for (const stage of stages) {
     const before = passes.at(-1)
-    const joined: readonly PassAct[] | string | null =
+    const joined: readonly PassAct[] | Message | null =
       before === undefined
         ? null
         : job.schools.passes === 'everyStage'
-          ? 'your shop rinses after every stage'
+          ? message('steps.apart.everyStage')
           : shared([...before.stages, stage], corner, job, here)
-    if (before && joined !== null && typeof joined !== 'string')
+    if (before && joined !== null && isActs(joined))
       passes[passes.length - 1] = { ...before, stages: [...before.stages, stage], acts: joined }
-    else passes.push({ stages: [stage], acts: [], because: typeof joined === 'string' ? joined : null })
+    else
+      passes.push({ stages: [stage], acts: [], because: joined === null || isActs(joined) ? null : joined })
   }
   return passes
 }

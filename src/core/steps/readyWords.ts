@@ -1,19 +1,12 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
 import { familyOf } from '@/core/chemistry/families'
 import type { Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import { hasCloth } from '@/core/reachability/means'
 import { isOff } from '@/core/reachability/zoneReach'
-import type { Schools } from '@/core/schools/schools'
 import { services } from '@/core/visit-kinds/service'
-import { stepCautions } from '@/core/words/cautions'
+import { stepCautions } from '@/core/reasons/cautions'
 import { faceTool } from './toolRinse'
-import { listed } from '@/core/words/listed'
-
-const bodyWords: Record<Schools['wheelsOrder'], string> = {
-  first: 'Wheels come before the body wash.',
-  last: 'The body is washed first; rinse it again after the wheels.',
-  between: 'The body is washed in between, while chemistry dwells on the wheels.',
-}
 
 /** What local rules about drains usually speak of. */
 const harmsDrains = ({ family }: Stage): boolean =>
@@ -27,39 +20,46 @@ const hasFaceTool = ({ corners }: Job, stages: readonly Stage[]): boolean =>
   )
 
 /** Cloths that never meet: what took tar or polish goes to nothing else. */
-function clothWords(stages: readonly Stage[]): string {
+function clothWords(stages: readonly Stage[]): Said {
   const kinds = new Set(stages.map(({ kind }) => kind))
   const towels = [
-    ...(kinds.has('tar') ? ['one for tar alone'] : []),
-    ...(kinds.has('polish') ? ['one for polish alone'] : []),
-    'one to dry with',
-    ...(kinds.has('protect') ? ['clean ones for what is put on'] : []),
+    ...(kinds.has('tar') ? [message('steps.beforeWheels.getReady.towelForTar')] : []),
+    ...(kinds.has('polish') ? [message('steps.beforeWheels.getReady.towelForPolish')] : []),
+    message('steps.beforeWheels.getReady.towelToDry'),
+    ...(kinds.has('protect') ? [message('steps.beforeWheels.getReady.towelsToProtect')] : []),
   ]
-  return towels.length > 1 ? ` Towels apart: ${listed(towels)}.` : ''
+  return towels.length > 1 ? message('steps.beforeWheels.getReady.towels', { towels }) : ''
 }
 
 /** What is made ready: without water there is neither lance nor hose, and loose wheels have no tyre to guide it round. */
 export function readyWords(
   job: Job,
   stages: readonly Stage[],
-): { detail: string; cautions: readonly string[] } {
+): { detail: Said; cautions: readonly Message[] } {
   const { water } = services[job.service]
   if (!water)
     return {
-      detail: 'Bottles labelled, two folded cloths a wheel, one damp and one dry.',
+      detail: message('steps.beforeWheels.getReady.waterless'),
       cautions: [stepCautions.label],
     }
   const things = [
-    'Bottles mixed and labelled',
-    ...(stages.some(({ delivery }) => delivery === 'bucket') ? ['the suds in their bucket'] : []),
-    ...(job.schools.toolRinse === 'bucket' ? ['a bucket of clear water for the tools'] : []),
-    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages) ? ['a second one for the faces'] : []),
-    ...(isOff(job) ? [] : ['hose guides under the tyres']),
+    message('steps.beforeWheels.getReady.bottles'),
+    ...(stages.some(({ delivery }) => delivery === 'bucket')
+      ? [message('steps.beforeWheels.getReady.suds')]
+      : []),
+    ...(job.schools.toolRinse === 'bucket' ? [message('steps.beforeWheels.getReady.clearWater')] : []),
+    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages)
+      ? [message('steps.beforeWheels.getReady.faceWater')]
+      : []),
+    ...(isOff(job) ? [] : [message('steps.beforeWheels.getReady.hoseGuides')]),
   ]
-  const cloths = hasCloth(job) ? clothWords(stages) : ''
-  const body = job.vehicleKind === 'looseSet' ? '' : ` ${bodyWords[job.schools.wheelsOrder]}`
   return {
-    detail: `${things.join(', ')}.${cloths}${body}`,
+    detail: sentences(
+      message('steps.beforeWheels.getReady.things', { things: { capital: things } }),
+      hasCloth(job) && clothWords(stages),
+      job.vehicleKind !== 'looseSet' &&
+        message(`steps.beforeWheels.getReady.body.${job.schools.wheelsOrder}`),
+    ),
     cautions: [
       stepCautions.lance,
       stepCautions.neverMix,

@@ -1,10 +1,11 @@
+import { message, saidOnce, type Sayable } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { isHere, isOff } from '@/core/reachability/zoneReach'
 import { familyOf } from '@/core/chemistry/families'
 import { wetTimes } from '@/core/chemistry/longest'
 import { estimate } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import { positionNames } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import { isDustBehind } from '@/core/operator-time/amounts'
 import { actsOfStage, afterRounds, secondsOfAct } from '@/core/operator-time/operatorTime'
@@ -19,7 +20,16 @@ import { isByHand, isWorkedByHand } from '@/core/plan/byHand'
 import { stageStepId } from '@/core/plan/stepId'
 import type { Act } from '@/core/acts/act'
 import { isFinishing, isOnRubber, type StageKind } from '@/core/acts/stageKind'
-import { asYouComeToIt, freshCoat, sharedRinseText, textOf, type Worked } from '@/core/words/stepTexts'
+import {
+  archAndTyreTitle,
+  asYouComeToIt,
+  freshCoat,
+  partOf,
+  rinseAtOnceText,
+  sharedRinseText,
+  textOf,
+  type Worked,
+} from './stepTexts'
 import { contactZones, toolsFor } from './stepTools'
 import { toolRinse } from './toolRinse'
 
@@ -46,9 +56,9 @@ const zonesHere = (stage: Stage, corner: Corner, job: Job): Zone[] =>
   stage.zones.filter((zone) => isHere(zone, corner, job))
 
 /** What washes solvent off: the suds that are there anyway, else the wheel's own cleaner once more. */
-function afterSolvent(stages: readonly Stage[], { position }: Corner): string {
+function afterSolvent(stages: readonly Stage[], { position }: Corner): Sayable {
   const wash = stages.find(({ kind, corners }) => kind === 'wash' && corners.includes(position))
-  return wash === undefined || wash.delivery === 'bucket' ? 'Suds' : wash.productName
+  return wash === undefined || wash.delivery === 'bucket' ? message('steps.suds') : wash.productName
 }
 
 /** What of the wheel and the rest of the plan decides about the words of an act. */
@@ -124,7 +134,7 @@ function stageStep(
 ): Step | null {
   const { job, nextMist } = context
   const { timing, coats, sections } = way
-  const where = positionNames[corner.position].toLowerCase()
+  const where = term('wheel', corner.position)
   const zones = zonesHere(stage, corner, job)
   const isFreshCoat = coats > 1 && act === 'spray' && part > 1
   const piece = part > 0 && !isFreshCoat ? wheelPart(part, sections, zones, timing?.isByZones ?? false) : null
@@ -136,7 +146,8 @@ function stageStep(
   const care = toolRinse(tools, stage, corner, job)
   const text = textOf(act, {
     stage,
-    where: piece ? `${where}, ${piece.name},` : where,
+    where: piece ? partOf(where, piece.name) : where,
+    isPart: piece !== null,
     zones: shown,
     round,
     tools,
@@ -156,7 +167,6 @@ function stageStep(
     corner: corner.position,
     stageId: stage.id,
     ...text,
-    title: text.title.replace(/,$/, ''),
     ...(isFreshCoat ? freshCoat(where, stage) : {}),
     ...(timing?.isStaggered && coats === 1 && part === 0 ? asYouComeToIt(act, text, shown, care) : {}),
     zones: shown,
@@ -201,8 +211,7 @@ const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: 
   act: 'rinse',
   corner: corner.position,
   stageId: stage.id,
-  title: `Rinse ${positionNames[corner.position].toLowerCase()} at once`,
-  detail: 'Strong, even rinse straight after spraying.',
+  ...rinseAtOnceText(term('wheel', corner.position)),
   zones,
   tools: [],
   operatorSeconds: secondsOfAct('rinse', stage.kind, corner, job),
@@ -210,14 +219,13 @@ const rinseAtOnce = (stage: Stage, corner: Corner, zones: readonly Zone[], job: 
   stopsDwellOf: stage.id,
   wetLimitSeconds: null,
   part: null,
-  why: 'Left standing, silica dries to streaks.',
   cautions: jetCautions(corner, job),
 })
 
 /** A soak that the knock-down rinse takes off again. */
 export function presoakStep(stage: Stage, corner: Corner, context: StepContext): Step {
   const { job, timings } = context
-  const where = positionNames[corner.position].toLowerCase()
+  const where = term('wheel', corner.position)
   const zones = zonesHere(stage, corner, job)
   const operatorSeconds = secondsOfAct('spray', stage.kind, corner, job)
   const timing = timings.find((one) => one.stageId === stage.id && one.corner === corner.position)
@@ -233,6 +241,7 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
       round: 1,
       tools: [],
       toolRinse: '',
+      isPart: false,
       ...surroundings(stage, corner, zones, context),
     }),
     zones,
@@ -253,7 +262,7 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
 export function passSteps({ stages: shared, acts }: Pass, corner: Corner, context: StepContext): Step[] {
   const { job, timings } = context
   const steps: Step[] = []
-  const where = positionNames[corner.position].toLowerCase()
+  const where = term('wheel', corner.position)
   const zonesOf = (stage: Stage): Zone[] => zonesHere(stage, corner, job)
   for (const { stage, act, round, with: also } of acts) {
     if (lacksBrush(act, stage)) continue
@@ -272,6 +281,7 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       round,
       tools,
       toolRinse: care,
+      isPart: false,
       ...surroundings(stage, corner, zones, context),
     })
     const operatorSeconds = secondsWorked(
@@ -288,7 +298,7 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       stageId: stage.id,
       ...text,
       ...(timing?.isStaggered ? asYouComeToIt(act, text, shown, care) : {}),
-      ...(also ? { title: `Spray arch and tyre, ${where}, with ${stage.productName}` } : {}),
+      ...(also ? { title: archAndTyreTitle(where, stage) } : {}),
       zones: shown,
       tools,
       operatorSeconds,
@@ -301,9 +311,9 @@ export function passSteps({ stages: shared, acts }: Pass, corner: Corner, contex
       wetLimitSeconds: timing?.wetLimitSeconds ?? null,
       part: null,
       ...asking(act, [stage]),
-      cautions: [
-        ...new Set((also ? [stage, also] : [stage]).flatMap((one) => cautionsAt(act, one, corner, job))),
-      ],
+      cautions: saidOnce(
+        (also ? [stage, also] : [stage]).flatMap((one) => cautionsAt(act, one, corner, job)),
+      ),
     })
   }
   const last = shared.at(-1) as Stage

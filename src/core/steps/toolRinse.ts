@@ -1,11 +1,17 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
 import { showsEveryTouch } from '@/core/finishes/finish'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage } from '@/core/plan/plan'
 import type { ToolKind } from '@/core/tools/tool'
 import type { Zone } from '@/core/wheel/zone'
-import { listed } from '@/core/words/listed'
 
-const soft: readonly ToolKind[] = ['mitt', 'sponge', 'barrelWand']
+const soft = ['mitt', 'sponge', 'barrelWand'] as const satisfies readonly ToolKind[]
+const softNames = {
+  mitt: 'steps.rinseTool.mitt',
+  sponge: 'steps.rinseTool.sponge',
+  barrelWand: 'steps.rinseTool.wand',
+} as const
+const isSoft = (kind: ToolKind): boolean => soft.some((one) => one === kind)
 /** Zones behind the face, where the worst of the dirt sits. */
 const behind: readonly Zone[] = ['barrel', 'spokeBacks']
 
@@ -26,24 +32,36 @@ export function toolRinse(
   stage: Stage,
   corner: Corner,
   { schools, tools: kit }: Job,
-): string {
+): Said {
   const kinds = kit.filter(({ name }) => tools.includes(name)).map(({ kind }) => kind)
   const names = [
-    kinds.some((kind) => !soft.includes(kind)) ? 'brush' : null,
-    ...soft.filter((kind) => kinds.includes(kind)).map((kind) => (kind === 'barrelWand' ? 'wand' : kind)),
-  ].filter((name) => name !== null)
+    ...(kinds.some((kind) => !isSoft(kind)) ? [message('steps.rinseTool.brush')] : []),
+    ...soft.filter((kind) => kinds.includes(kind)).map((kind) => message(softNames[kind])),
+  ]
   if (names.length === 0) return ''
-  const often = `Rinse ${names.length === 1 ? `the ${names[0]}` : listed(names)} ${schools.toolRinse === 'bucket' ? 'often' : 'under running water'}`
+  const isOften = schools.toolRinse === 'bucket'
   const own = faceTool(stage, corner)
   if (own !== null && tools.includes(own))
-    return `${often}; the ${own} is for what one sees, in clean water of its own.`
+    return sentences(rinseOf(names, isOften), message('steps.rinseTool.faceTool', { tool: own }))
   const both = stage.tools.some(
     ({ tool, zones }) =>
       tool !== null &&
       zones.some((zone) => behind.includes(zone)) &&
       zones.some((zone) => !behind.includes(zone)),
   )
-  return both
-    ? `${often}, and always before ${stage.zones.includes('face') ? 'the face' : 'what shows'}.`
-    : `${often}.`
+  return both ? rinseBefore(names, isOften, stage.zones.includes('face')) : rinseOf(names, isOften)
+}
+
+const rinseOf = (tools: readonly Message[], isOften: boolean): Message =>
+  isOften ? message('steps.rinseTool.often', { tools }) : message('steps.rinseTool.running', { tools })
+
+/** One tool for what lies behind and for what one sees. */
+function rinseBefore(tools: readonly Message[], isOften: boolean, hasFace: boolean): Message {
+  if (hasFace)
+    return isOften
+      ? message('steps.rinseTool.oftenBeforeFace', { tools })
+      : message('steps.rinseTool.runningBeforeFace', { tools })
+  return isOften
+    ? message('steps.rinseTool.oftenBeforeFront', { tools })
+    : message('steps.rinseTool.runningBeforeFront', { tools })
 }

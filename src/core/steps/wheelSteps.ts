@@ -1,3 +1,5 @@
+import { message, saidOnce, sentences, type Message } from '@/core/message/message'
+import { term, terms } from '@/core/message/term'
 import { knockDownSeconds, secondsOfAct } from '@/core/operator-time/operatorTime'
 import type { Corner, Job } from '@/core/job/job'
 import type { Stage, Step } from '@/core/plan/plan'
@@ -6,10 +8,8 @@ import { testSpotId, wheelStepId } from '@/core/plan/stepId'
 import { cleanOf } from '@/core/reachability/means'
 import { isHere, isOff } from '@/core/reachability/zoneReach'
 import { services } from '@/core/visit-kinds/service'
-import { positionNames } from '@/core/wheel/position'
-import { zoneNames, type Zone } from '@/core/wheel/zone'
-import { stepCautions } from '@/core/words/cautions'
-import { listed } from '@/core/words/listed'
+import type { Zone } from '@/core/wheel/zone'
+import { stepCautions } from '@/core/reasons/cautions'
 import { isFinishing, isOnRubber } from '@/core/acts/stageKind'
 import { jetCautions } from './jetCautions'
 import { jobStep } from './jobSteps'
@@ -17,7 +17,7 @@ import { goingOn, passesOf } from './passes'
 import { testSpotZone } from './testSpotZone'
 import { goesOnWet, passSteps, presoakStep, stageSteps, type StepContext } from './stageSteps'
 
-const whereIs = ({ position }: Corner): string => positionNames[position].toLowerCase()
+const whereIs = ({ position }: Corner): Message => term('wheel', position)
 
 /** Zones that the jet goes over. */
 const rinsedZones = (corner: Corner, { job }: StepContext): Zone[] =>
@@ -27,12 +27,15 @@ const rinsedZones = (corner: Corner, { job }: StepContext): Zone[] =>
   )
 
 /** With the wheel off, its arch stays at the car. */
-function rinseWords(zones: readonly Zone[], job: Job): string {
+function rinseWords(zones: readonly Zone[], job: Job): Message {
   const isApart = isOff(job) && zones.includes('arch')
-  const names = listed(zones.filter((zone) => !isApart || zone !== 'arch').map((zone) => zoneNames[zone]))
+  const names = terms(
+    'zone',
+    zones.filter((zone) => !isApart || zone !== 'arch'),
+  )
   return isApart
-    ? `The arch at the car, then the wheel where it lies: ${names}.`
-    : `${names.charAt(0).toUpperCase()}${names.slice(1)}.`
+    ? message('steps.preRinse.archApart', { zones: names })
+    : message('steps.preRinse.detail', { zones: { capital: names } })
 }
 
 function knockDown(corner: Corner, presoak: Stage | undefined, context: StepContext): Step {
@@ -42,11 +45,11 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
     ...jobStep(
       job,
       'preRinse',
-      `Knock-down rinse, ${whereIs(corner)}`,
-      rinseWords(zones, job),
-      presoak
-        ? 'The soak has loosened grit and dust; now they go before anything touches the wheel.'
-        : 'Grit goes before anything touches the wheel.',
+      {
+        title: message('steps.preRinse.title', { wheel: whereIs(corner) }),
+        detail: rinseWords(zones, job),
+        why: presoak ? message('steps.preRinse.afterSoak') : message('steps.preRinse.why'),
+      },
       jetCautions(corner, job),
     ),
     id: wheelStepId(corner.position, 'preRinse'),
@@ -58,30 +61,29 @@ function knockDown(corner: Corner, presoak: Stage | undefined, context: StepCont
 }
 
 /** Where dirt is overlooked. */
-function overlooked(corner: Corner, job: Job): string {
-  const words = [
-    ['spokeBacks', 'spoke backs'],
-    ['caliper', 'behind the caliper'],
-    ['valve', 'valve'],
-    ['lugSeats', 'lug seats'],
-    ['arch', 'arch top'],
-  ] as const
-  const here = words.flatMap(([zone, name]) => (isHere(zone, corner, job) ? [name] : []))
-  const text = here.length > 0 ? here.join(', ') : 'what the light reaches'
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+function overlooked(corner: Corner, job: Job): Message {
+  const hidden = ['spokeBacks', 'caliper', 'valve', 'lugSeats', 'arch'] as const
+  const here = hidden.filter((zone) => isHere(zone, corner, job))
+  const places =
+    here.length > 0
+      ? here.map((zone) => message(`steps.finalCheck.places.${zone}`))
+      : [message('steps.finalCheck.places.front')]
+  return message('steps.finalCheck.overlooked', { places: { capital: places } })
 }
 
 function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
   const isRevived =
     corner.protection.includes('ceramicCoating') &&
     stages.some(({ kind, corners }) => kind === 'mineral' && corners.includes(corner.position))
-  const look = jobStep(
-    job,
-    'lookAgain',
-    `Look again, ${whereIs(corner)}`,
-    `${isRevived ? 'First the water: where it beads again the coating works, and the topper may wait. ' : ''}${overlooked(corner, job)} What stayed is treated on the spot, one step stronger, ${job.service === 'waterless' ? 'then wiped off' : 'then rinsed'}.`,
-    'What is missed now is sealed in.',
-  )
+  const look = jobStep(job, 'lookAgain', {
+    title: message('steps.finalCheck.title', { wheel: whereIs(corner) }),
+    detail: sentences(
+      isRevived && message('steps.finalCheck.revived'),
+      overlooked(corner, job),
+      job.service === 'waterless' ? message('steps.finalCheck.wiped') : message('steps.finalCheck.rinsed'),
+    ),
+    why: message('steps.finalCheck.why'),
+  })
   return {
     ...look,
     id: wheelStepId(corner.position, 'lookAgain'),
@@ -93,16 +95,20 @@ function lookAgain(corner: Corner, { job, stages }: StepContext): Step {
 
 /** Tries a product at a hidden place before it goes on the first of its wheels. */
 function testSpot(stages: readonly Stage[], corner: Corner, { job }: StepContext): Step {
-  const names = listed(stages.map(({ productName }) => productName))
   const zone = testSpotZone(stages, corner, job)
   return {
     ...jobStep(
       job,
       'testSpot',
-      `Test spot, ${whereIs(corner)}: ${names}`,
-      `A palm’s breadth at the ${zoneNames[zone]}, low down: mildest mix, half the dwell, rinse, dry, look against the light.`,
-      'Haze, colour on the cloth or a dull ring: stop, and go one milder.',
-      [...new Set(stages.flatMap(({ cautions }) => cautions))],
+      {
+        title: message('steps.testSpot.title', {
+          wheel: whereIs(corner),
+          products: stages.map(({ productName }) => productName),
+        }),
+        detail: message('steps.testSpot.detail', { zone: term('zone', zone) }),
+        why: message('steps.testSpot.why'),
+      },
+      saidOnce(stages.flatMap(({ cautions }) => cautions)),
     ),
     id: testSpotId(corner.position, stages),
     asks: 'testSpot',
@@ -119,13 +125,11 @@ const tested = (stages: readonly Stage[], corner: Corner): Stage[] =>
 function wipeTyre(corner: Corner, { job }: StepContext): Step[] {
   const [tool] = [...cleanOf('towel', job, 'tyre'), ...cleanOf('tyreBrush', job, 'tyre')]
   if (!tool) return []
-  const step = jobStep(
-    job,
-    'wipe',
-    `Wipe the tyre, ${whereIs(corner)}`,
-    `With the same suds and the ${tool.name}, before the rinse.`,
-    'A wiped tyre looks cared for until the next visit.',
-  )
+  const step = jobStep(job, 'wipe', {
+    title: message('steps.wipeTyre.title', { wheel: whereIs(corner) }),
+    detail: message('steps.wipeTyre.detail', { tool: tool.name }),
+    why: message('steps.wipeTyre.why'),
+  })
   return [
     {
       ...step,
@@ -143,9 +147,11 @@ const hubStep = (corner: Corner, { job }: StepContext): Step => ({
   ...jobStep(
     job,
     'hub',
-    `Hub and caliper at the car, ${whereIs(corner)}`,
-    `Hub face and mounting pad of the wheel brushed dry and wiped clean, caliper brushed with mild suds and rinsed${job.vehicleKind === 'motorcycle' ? '' : ', lip of the arch wiped'}.`,
-    'Rust between hub and pad loosens nuts; the caliper is never so easy to reach.',
+    {
+      title: message('steps.hub.title', { wheel: whereIs(corner) }),
+      detail: job.vehicleKind === 'motorcycle' ? message('steps.hub.detail') : message('steps.hub.withArch'),
+      why: message('steps.hub.why'),
+    },
     [stepCautions.brakes, stepCautions.seats],
   ),
   id: wheelStepId(corner.position, 'hub'),
@@ -179,7 +185,7 @@ export function wheelSteps(corner: Corner, context: StepContext, startsDry: bool
       steps[steps.length - 1] = {
         ...before,
         apartBecause: pass.because,
-        why: `A rinse of its own: ${pass.because}.`,
+        why: message('steps.apart.why', { because: pass.because }),
       }
     const tries = tested(pass.stages, corner)
     if (tries.length > 0) steps.push(testSpot(tries, corner, context))

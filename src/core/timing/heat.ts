@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { sitesOf } from '@/core/choice/sites'
 import { hotBrakes } from '@/core/conditions/brakesNow'
 import type { Corner, Job } from '@/core/job/job'
@@ -6,7 +8,6 @@ import { judgePlaces } from '@/core/rules/judge'
 import type { Rule } from '@/core/rules/rule'
 import { hoursAt } from './workHours'
 import type { Shortfall } from '@/core/plan/plan'
-import { positionNames } from '@/core/wheel/position'
 
 /** A surface that chemistry may go onto, °C; the rule on hot surfaces says so. */
 const workableCelsius = 35
@@ -15,9 +16,9 @@ const isHeatRule = (id: string): boolean => id.startsWith('hot-')
 /** Rules about the day, whatever is put on. */
 const isWeatherRule = (id: string): boolean => isHeatRule(id) || id === 'frost'
 
-/** Where it is heat that forbids: when and where it goes; empty for other rules, or where nobody can tell. */
-export function whenItGoes(ruleId: string, corners: readonly Corner[], job: Job): string {
-  if (!isHeatRule(ruleId)) return ''
+/** Where it is heat that forbids: when and where it goes; null for other rules, or where nobody can tell. */
+export function whenItGoes(ruleId: string, corners: readonly Corner[], job: Job): Message | null {
+  if (!isHeatRule(ruleId)) return null
   const { conditions, estimates } = job
   const hours = corners.map((corner) =>
     hoursAt(corner, 'trigger', conditions, estimates).find(
@@ -25,9 +26,11 @@ export function whenItGoes(ruleId: string, corners: readonly Corner[], job: Job)
     ),
   )
   const latest = Math.max(...hours.map((one) => one?.hour ?? Infinity))
-  const shade = conditions.exposure === 'shade' ? '' : ' Move it into the shade'
-  if (!Number.isFinite(latest)) return shade ? `${shade}, or come back early or late in the day.` : ''
-  return shade ? `${shade}, or start after ${latest}:00.` : ` It goes after ${latest}:00.`
+  const isShaded = conditions.exposure === 'shade'
+  if (!Number.isFinite(latest)) return isShaded ? null : message('reasons.now.shadeOr')
+  return isShaded
+    ? message('reasons.now.after', { hour: latest })
+    : message('reasons.now.shadeOrAfter', { hour: latest })
 }
 
 /** Heat and frost that forbid all work at single wheels now, each reason once with its wheels. */
@@ -46,9 +49,8 @@ export function forbiddenNow(job: Job): Shortfall[] {
       text: rule.reason,
       mend:
         rule.id === 'frost'
-          ? 'A heated place, or another day.'
-          : whenItGoes(rule.id, corners, job).trim() ||
-            'Let them cool, with plenty of water if it hurries, and measure again.',
+          ? message('reasons.now.heated')
+          : (whenItGoes(rule.id, corners, job) ?? message('reasons.now.letCool')),
     })),
   ]
 }
@@ -61,7 +63,10 @@ function notCooling({ corners, conditions, estimates }: Job): Shortfall[] {
   )
   return rising.map(({ position, celsius }) => ({
     corners: [position],
-    text: `The brake of ${positionNames[position].toLowerCase()} is too hot (${Math.round(celsius)} °C), and by its two readings it does not cool.`,
-    mend: 'Measure the same spot again after ten minutes. Until it cools, nothing wet goes on this wheel.',
+    text: message('reasons.now.notCooling', {
+      wheel: term('wheel', position),
+      temperature: { celsius },
+    }),
+    mend: message('reasons.now.notCoolingFix'),
   }))
 }

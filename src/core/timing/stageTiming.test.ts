@@ -1,9 +1,10 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
 import { allOf, fourCorners, testCorner, testJob } from '@/core/job/testJob'
 import { makePlan } from '@/core/planning/makePlan'
-import { leastSplit, sayMinutes, type ContactWork } from './stageTiming'
+import { leastSplit, type ContactWork } from './stageTiming'
 import { firstGoodHour, hoursAt } from './workHours'
 
 const work: ContactWork = {
@@ -50,18 +51,20 @@ describe('the least split that stays wet', () => {
 describe('a plan in the sun', () => {
   const loads = { face: { film: 1, freshDust: 2, bondedDust: 2 } } as const
   const black = (changes: Parameters<typeof plainConditions>[0]) =>
-    makePlan(
-      testJob(fourCorners({ loads, finishes: allOf('glossBlack') }), {
-        conditions: plainConditions(changes),
-      }),
+    inEnglish(
+      makePlan(
+        testJob(fourCorners({ loads, finishes: allOf('glossBlack') }), {
+          conditions: plainConditions(changes),
+        }),
+      ),
     )
 
   it('works a black wheel in parts, and says at which temperature', () => {
     const plan = black({ airCelsius: 22, exposure: 'partSun', windKilometresPerHour: 12 })
     const parts = plan.timings.filter(({ sections }) => sections > 1)
     expect(parts.length).toBeGreaterThan(0)
-    expect(parts.every(({ text }) => /°C \(estimate\)|label allows/.test(text))).toBe(true)
-    expect(plan.steps.some(({ title }) => /upper|barrel and backs/.test(title))).toBe(true)
+    expect(parts.every(({ text }) => /°C \(estimate\)|label allows|^Rinse within/.test(text))).toBe(true)
+    expect(plan.steps.some(({ title }) => /upper|barrel and spoke backs/.test(title))).toBe(true)
   })
 
   it('takes a reading for what it is: cool by the thermometer, whole wheels', () => {
@@ -100,10 +103,12 @@ describe('a plan in the sun', () => {
 describe('liners and tyres', () => {
   const tyres = { tyre: { tyreBrowning: 2 }, arch: { grit: 2 } } as const
   const at = (airCelsius: number) =>
-    makePlan(
-      testJob(fourCorners({ loads: tyres }), {
-        conditions: plainConditions({ airCelsius, humidityShare: 0.25, windKilometresPerHour: 15 }),
-      }),
+    inEnglish(
+      makePlan(
+        testJob(fourCorners({ loads: tyres }), {
+          conditions: plainConditions({ airCelsius, humidityShare: 0.25, windKilometresPerHour: 15 }),
+        }),
+      ),
     )
   const rubber = (plan: ReturnType<typeof at>) =>
     plan.timings.filter(({ stageId }) => /^(arch|tyre)/.test(stageId))
@@ -129,7 +134,7 @@ describe('liners and tyres', () => {
         ).length
         expect(misted).toBe(mists * sprays)
         // What dries under the brush is misted as one goes: no step of its own.
-        if (!text.includes('mist the rest')) expect(/mist/.test(text)).toBe(mists > 0)
+        if (!text.includes('mist the rest')) expect(/mist/i.test(text)).toBe(mists > 0)
       }
     }
   })
@@ -155,16 +160,4 @@ describe('the hours of a day', () => {
     expect(hours[good as number]?.surfaceCelsius).toBeLessThan(hours[9]?.surfaceCelsius as number)
     expect(firstGoodHour(hours, 9, 1_000_000)).toBeNull()
   })
-})
-
-it('says short times in seconds, then half minutes, then whole ones', () => {
-  expect([45, 89, 90, 200, 599, 600, 2550].map(sayMinutes)).toEqual([
-    '45 s',
-    '89 s',
-    '1.5 min',
-    '3.5 min',
-    '10 min',
-    '10 min',
-    '43 min',
-  ])
 })

@@ -1,3 +1,4 @@
+import { message, sentences, type Message, type Said } from '@/core/message/message'
 import type { StageTiming } from '@/core/plan/stageTiming'
 import type { Conditions, HourAhead } from '@/core/conditions/conditions'
 import { surfaceOfCorner } from '@/core/conditions/conditions'
@@ -25,7 +26,6 @@ export interface ContactWork {
 
 /** Sections a wheel is split into, from whole to quarters. */
 export const sectionCounts = [1, 2, 3, 4] as const
-export const sectionNames = ['whole wheel', 'half', 'third', 'quarter'] as const
 /** More mists than this are a sign that it does not work. */
 const maxMists = 3
 
@@ -130,9 +130,12 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     wetLimitSeconds: seconds === Infinity ? null : seconds,
     labelMaxSeconds: stage.labelMaxSeconds,
   }
-  const degrees = `${Math.round(surface)} °C${isMeasured ? '' : ' (estimate)'}`
-  if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, degrees, work, seconds)
-  if (stage.delivery === 'bucket') return bucketTiming(stage, known, degrees, work, seconds)
+  const temperature = message(
+    isMeasured ? 'reasons.timing.measuredTemperature' : 'reasons.timing.estimatedTemperature',
+    { temperature: { celsius: surface } },
+  )
+  if (!splitKinds.includes(stage.kind)) return unsplitTiming(stage, known, temperature, work, seconds)
+  if (stage.delivery === 'bucket') return bucketTiming(stage, known, temperature, work, seconds)
   const once = leastSplit(work, seconds)
   const fresh = stage.longest?.kind === 'wet' ? leastSplit(keptFresh(work), seconds) : null
   if (fresh && isPutOnAnew(fresh, once, surface))
@@ -149,14 +152,16 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
   const isStaggered = fresh !== null && isLess(fresh, once)
   const own = isStaggered ? keptFresh(work) : work
   const split = isStaggered ? fresh : (once ?? asLongAsItGoes(work, seconds))
-  const limit = seconds === Infinity ? 'nothing dries' : `stays wet ${sayMinutes(seconds)}`
   if (!split) {
     return {
       ...known,
       sections: 4,
       mists: maxMists,
       isNotNow: true,
-      text: `Not now: at ${degrees} it ${limit}, less than a quarter of the wheel takes.${asFoam(stage, corner, work, null, job)}`,
+      text: sentences(
+        message('reasons.timing.tooDry', { temperature, time: { dwellSeconds: seconds } }),
+        asFoam(stage, corner, work, null, job),
+      ),
     }
   }
   // With all the time in the world, would it still be worked in parts? Then it is the label that asks for them.
@@ -171,7 +176,7 @@ export function timingOf(stage: TimedStage, corner: Corner, contactSeconds: numb
     text:
       isByLabel || isStaggered
         ? sayByLabel(stage.labelMaxSeconds, split, isStaggered)
-        : `At ${degrees} it ${limit}: ${wayOf(split.sections)}${sayMists(split.mists)}.${asFoam(stage, corner, work, split, job)}`,
+        : sentences(sayFilm(temperature, seconds, split), asFoam(stage, corner, work, split, job)),
   }
 }
 
@@ -185,10 +190,13 @@ const isPutOnAnew = (fresh: Split, once: Split | null, surfaceCelsius: number): 
   surfaceCelsius < mildCelsius &&
   (once === null || once.sections > 1)
 
-const coatTargets = ['', '', 'the face', 'the spoke backs, then for the face', 'each next part'] as const
-
-const sayFreshCoats = (labelMaxSeconds: number, coats: number): string =>
-  `The label allows ${sayMinutes(labelMaxSeconds)} after each spray: barrel first, spray all of it again for ${coatTargets[coats]}; one rinse.`
+function sayFreshCoats(labelMaxSeconds: number, coats: number): Message {
+  const time = { dwellSeconds: labelMaxSeconds }
+  if (coats <= 2) return message('reasons.timing.freshCoat2', { time })
+  return coats === 3
+    ? message('reasons.timing.freshCoat3', { time })
+    : message('reasons.timing.freshCoat4', { time })
+}
 
 interface Split {
   readonly sections: number
@@ -208,14 +216,30 @@ function asLongAsItGoes(work: ContactWork, wetLimit: number): Split | null {
   return room > 0 ? leastSplit({ ...work, contactSeconds }, wetLimit) : null
 }
 
-function sayByLabel(labelMaxSeconds: number, { sections, mists }: Split, isStaggered: boolean): string {
-  const allows = `The label allows ${sayMinutes(labelMaxSeconds)} ${isStaggered ? 'after each spray' : 'from spray to rinse'}`
-  return sections === 1
-    ? `${allows}: barrel first, the face sprayed as you come to it${sayMists(mists)}; one rinse for all of it.`
-    : `${allows}${isStaggered ? ', and the brush takes longer than twice that' : ''}: in ${partCounts[sections]} parts, barrel first, face and details last${sayMists(mists)}.`
+function sayByLabel(labelMaxSeconds: number, { sections, mists }: Split, isStaggered: boolean): Said {
+  const time = { dwellSeconds: labelMaxSeconds }
+  const way =
+    sections === 1
+      ? isStaggered
+        ? message('reasons.timing.asYouCome', { time })
+        : message('reasons.timing.rinseAsYouCome', { time })
+      : isStaggered
+        ? message('reasons.timing.labelStaggered', { time, parts: sections })
+        : message('reasons.timing.label', { time, parts: sections })
+  return sentences(way, sayMists(mists))
 }
 
-const partCounts = ['', 'one', 'two', 'three', 'four'] as const
+const byParts = ['whole', 'half', 'third', 'quarter'] as const
+
+/** How much of the wheel stays wet long enough at once. */
+function sayFilm(temperature: Message, seconds: number, { sections, mists }: Split): Said {
+  if (seconds === Infinity) return message('reasons.timing.wholeNothingDries', { temperature })
+  const part = byParts[sections - 1] ?? 'quarter'
+  return sentences(
+    message(`reasons.timing.${part}`, { temperature, time: { dwellSeconds: seconds } }),
+    sayMists(mists),
+  )
+}
 
 /**
  * Every stroke of the mitt wets the wheel again. The first strokes still have to be rinsed before they dry, and all of it within twice the
@@ -224,7 +248,7 @@ const partCounts = ['', 'one', 'two', 'three', 'four'] as const
 function bucketTiming(
   { longest }: TimedStage,
   known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
-  degrees: string,
+  temperature: Message,
   { contactSeconds, toolChangeSeconds, dwellMinSeconds, labelMaxSeconds, fromFirstDropSeconds }: ContactWork,
   wetLimit: number,
 ): StageTiming {
@@ -250,23 +274,28 @@ function bucketTiming(
       text: sayByLabel(labelMaxSeconds, { sections: byLabel, mists: 0 }, longest?.kind !== 'contact'),
     }
   if (wetLimit === Infinity)
-    return { ...known, sections: 1, mists: 0, isNotNow: false, text: `At ${degrees} nothing dries.` }
+    return {
+      ...known,
+      sections: 1,
+      mists: 0,
+      isNotNow: false,
+      text: message('reasons.timing.nothingDries', { temperature }),
+    }
   const sections = byFilm
-  const stays = `at ${degrees} suds stay wet ${sayMinutes(wetLimit)}`
   return sections === undefined
     ? {
         ...known,
         sections: sectionCounts.length,
         mists: 0,
         isNotNow: true,
-        text: `Not now: ${stays}, less than a quarter of the wheel takes.`,
+        text: message('reasons.timing.tooDry', { temperature, time: { dwellSeconds: wetLimit } }),
       }
     : {
         ...known,
         sections,
         mists: 0,
         isNotNow: false,
-        text: `${stays.charAt(0).toUpperCase()}${stays.slice(1)}: ${wayOf(sections)}.`,
+        text: sayFilm(temperature, wetLimit, { sections, mists: 0 }),
       }
 }
 
@@ -282,13 +311,14 @@ const dryKinds: readonly StageKind[] = ['tar', 'waterless']
 function unsplitTiming(
   { kind, delivery, longest }: TimedStage,
   known: Omit<StageTiming, 'sections' | 'mists' | 'isNotNow' | 'text'>,
-  degrees: string,
+  temperature: Message,
   work: ContactWork,
   wetLimit: number,
 ): StageTiming {
   const whole = { ...known, sections: 1, isNotNow: false }
-  if (wetLimit === Infinity) return { ...whole, mists: 0, text: `At ${degrees} nothing dries.` }
-  const stays = `At ${degrees} it stays wet ${sayMinutes(wetLimit)}`
+  if (wetLimit === Infinity)
+    return { ...whole, mists: 0, text: message('reasons.timing.nothingDries', { temperature }) }
+  const film = { temperature, time: { dwellSeconds: wetLimit } }
   const own = longest?.kind === 'wet' ? { ...work, labelMaxSeconds: wetTimes * work.labelMaxSeconds } : work
   const split = delivery === 'bucket' ? { mists: 0 } : leastSplit(own, wetLimit, 1)
   if (dryKinds.includes(kind))
@@ -297,8 +327,8 @@ function unsplitTiming(
       mists: 0,
       text:
         split?.mists === 0
-          ? `${stays}: all of it at once.`
-          : `${stays}: a little at a time, wiped before it is dry.`,
+          ? message('reasons.timing.allAtOnce', film)
+          : message('reasons.timing.littleWiped', film),
     }
   // What dries under the brush is misted as one goes; before it only the dwell has to be bridged.
   const mists = (split ?? leastSplit({ ...own, contactSeconds: 0 }, wetLimit, 1))?.mists ?? maxMists
@@ -306,16 +336,13 @@ function unsplitTiming(
     ...whole,
     mists,
     text: split
-      ? `${stays}: all of it at once${sayMists(mists)}.`
-      : `${stays}: scrub a little at a time and mist the rest again and again.`,
+      ? sentences(message('reasons.timing.allAtOnce', film), sayMists(mists))
+      : message('reasons.timing.littleScrubbed', film),
   }
 }
 
-const sayMists = (mists: number): string =>
-  mists === 0 ? '' : `, with ${mists === 1 ? 'a fine mist' : `${mists} fine mists`} in between`
-
-const wayOf = (sections: number): string =>
-  sections === 1 ? 'the whole wheel at once' : `a ${sectionNames[sections - 1]} of the wheel at a time`
+const sayMists = (mists: number): Said =>
+  mists === 0 ? '' : message('reasons.timing.mists', { count: mists })
 
 /** Wheel chemistry that a foamer can put on as well; a solvent or a spray-and-wipe stays what it is. */
 const foamed: readonly StageKind[] = ['wash', 'iron', 'mineral']
@@ -327,16 +354,17 @@ function asFoam(
   work: ContactWork,
   thin: { readonly sections: number; readonly mists: number } | null,
   job: Job,
-): string {
+): Said {
   if (stage.delivery !== 'trigger' || !foamed.includes(stage.kind)) return ''
   const { seconds } = wetLimitAt(corner, stage.kind, 'pumpFoamer', job.conditions, job.estimates)
   const thick = leastSplit(work, seconds)
   if (!thick || (thin && (thick.sections >= thin.sections || thick.mists > thin.mists))) return ''
-  return ` As foam, where the label has it, it would stay wet ${sayMinutes(seconds)}: ${wayOf(thick.sections)}.`
+  return message(asFoamKeys[byParts[thick.sections - 1] ?? 'quarter'], { time: { dwellSeconds: seconds } })
 }
 
-/** A time as people say it: seconds, then half minutes, from ten minutes on whole ones. */
-export const sayMinutes = (seconds: number): string => {
-  if (seconds < 90) return `${Math.round(seconds)} s`
-  return seconds < 600 ? `${Math.round(seconds / 30) / 2} min` : `${Math.round(seconds / 60)} min`
-}
+const asFoamKeys = {
+  whole: 'reasons.timing.foamWhole',
+  half: 'reasons.timing.foamHalf',
+  third: 'reasons.timing.foamThird',
+  quarter: 'reasons.timing.foamQuarter',
+} as const

@@ -6,25 +6,6 @@ export const toolKinds = [
 ] as const // prettier-ignore
 export type ToolKind = (typeof toolKinds)[number]
 
-export const toolKindNames: Record<ToolKind, string> = {
-  barrelBrush: 'barrel brush',
-  barrelWand: 'covered wand',
-  flatBrush: 'flat flexible brush',
-  longBrush: 'squeezable long brush',
-  faceBrush: 'face brush',
-  detailBrush: 'detail brush',
-  lugBrush: 'lug brush',
-  mitt: 'wheel mitt',
-  sponge: 'sponge',
-  tyreBrush: 'tyre brush',
-  archBrush: 'arch brush',
-  linerBrush: 'soft liner brush',
-  clay: 'clay',
-  applicator: 'applicator',
-  towel: 'towel',
-  blower: 'blower',
-}
-
 export const stiffnesses = ['soft', 'medium', 'stiff'] as const
 export type Stiffness = (typeof stiffnesses)[number]
 

@@ -10,8 +10,6 @@ export type Target = 'maintained' | 'decontaminated'
 
 /** What a visit is for. It sets targets and stages, not recipes. */
 export interface Service {
-  readonly name: string
-  readonly reason: string
   /** Of one person at a car of middling size, for a day's load before the log knows better. House estimate. */
   readonly usualMinutes: number
   /** How clean each soil has to get; a soil that is not named may stay. */
@@ -50,45 +48,29 @@ const everything: Partial<Record<Soil, Target>> = {
 }
 
 export const services: Record<ServiceId, Service> = {
-  quickRound: {
-    name: 'Quick round', usualMinutes: 20, targets: { grit: 'maintained', film: 'maintained', freshDust: 'maintained', organic: 'maintained' },
+  quickRound: { usualMinutes: 20, targets: { grit: 'maintained', film: 'maintained', freshDust: 'maintained', organic: 'maintained' },
     arches: 'never', tyres: false, water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true, isQuick: true,
-    reason: 'Twenty minutes for a well protected car: light dust, suds, rinse, topper, tyres wiped.',
   },
-  maintain: {
-    name: 'Maintenance', usualMinutes: 55, targets: surface, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+  maintain: { usualMinutes: 55, targets: surface, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: true,
-    reason: 'The protection does the work; what is bonded waits for the next decontamination.',
   },
-  coatedMaintenance: {
-    name: 'Coated wheels, maintenance', usualMinutes: 60, targets: { ...surface, mineral: 'maintained' }, arches: 'bySchool', tyres: true,
+  coatedMaintenance: { usualMinutes: 60, targets: { ...surface, mineral: 'maintained' }, arches: 'bySchool', tyres: true,
     water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true,
-    reason: 'Mild, and scale off so that the coating beads again, then a topper that suits it.',
   },
-  winter: {
-    name: 'Winter wash', usualMinutes: 65, targets: surface, arches: 'always', tyres: true, water: true, protection: 'layer',
+  winter: { usualMinutes: 65, targets: surface, arches: 'always', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: true,
-    reason: 'Salt out of arches and barrels before it works on.',
   },
-  waterless: {
-    name: 'Waterless touch-up', usualMinutes: 20, targets: { film: 'maintained', freshDust: 'maintained' }, arches: 'never', tyres: false,
+  waterless: { usualMinutes: 20, targets: { film: 'maintained', freshDust: 'maintained' }, arches: 'never', tyres: false,
     water: false, protection: 'none', wheelsOff: false, sparesProtection: true,
-    reason: 'Light dust only, away from water.',
   },
-  decontaminate: {
-    name: 'Decontamination', usualMinutes: 110, targets: everything, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+  decontaminate: { usualMinutes: 110, targets: everything, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: false,
-    reason: 'Everything that is on the wheel comes off, so that a protection bonds.',
   },
-  restore: {
-    name: 'Restoration', usualMinutes: 180, targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
+  restore: { usualMinutes: 180, targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
     wheelsOff: false, sparesProtection: false, polishes: true,
-    reason: 'Several rounds until nothing is left, then a lasting protection.',
   },
-  wheelsOff: {
-    name: 'Wheels off, deep clean', usualMinutes: 200, targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
+  wheelsOff: { usualMinutes: 200, targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',
     wheelsOff: true, sparesProtection: false, polishes: true,
-    reason: 'Barrels, hubs and arches from behind, once or twice a year.',
   },
 } // prettier-ignore
 

@@ -3,21 +3,8 @@ import type { Axle } from './position'
 export const padKinds = ['ceramicPads', 'organic', 'semiMetallic', 'track'] as const
 /** What the brake pads of an axle are made of; decides how much they dust. */
 export type PadKind = (typeof padKinds)[number]
-export const padNames: Record<PadKind, string> = {
-  ceramicPads: 'low-dust ceramic pads',
-  organic: 'ordinary pads',
-  semiMetallic: 'semi-metallic pads',
-  track: 'track pads',
-}
-
 export const discKinds = ['iron', 'carbonCeramic', 'drum'] as const
 export type DiscKind = (typeof discKinds)[number]
-export const discNames: Record<DiscKind, string> = {
-  iron: 'iron discs',
-  carbonCeramic: 'carbon-ceramic discs',
-  drum: 'drums',
-}
-
 export interface AxleBrakes {
   readonly pads: PadKind
   readonly discs: DiscKind

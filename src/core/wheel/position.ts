@@ -9,32 +9,6 @@ export const positions = [
 /** `front` and `rear` belong to two-wheelers; the inner ones to dual rear wheels; `third` to a further axle. */
 export type Position = (typeof positions)[number]
 
-export const positionNames: Record<Position, string> = {
-  front: 'Front',
-  rear: 'Rear',
-  frontLeft: 'Front left',
-  frontRight: 'Front right',
-  rearRight: 'Rear right',
-  rearRightInner: 'Rear right, inner',
-  rearLeftInner: 'Rear left, inner',
-  rearLeft: 'Rear left',
-  thirdRight: 'Third axle right',
-  thirdLeft: 'Third axle left',
-}
-
-export const positionShortNames: Record<Position, string> = {
-  front: 'Front',
-  rear: 'Rear',
-  frontLeft: 'Front L',
-  frontRight: 'Front R',
-  rearRight: 'Rear R',
-  rearRightInner: 'Rear R in',
-  rearLeftInner: 'Rear L in',
-  rearLeft: 'Rear L',
-  thirdRight: '3rd R',
-  thirdLeft: '3rd L',
-}
-
 /** The inner one of dual rear wheels: behind the outer one, in the same arch. */
 export const isInner = (position: Position): boolean => position.endsWith('Inner')
 
@@ -50,14 +24,6 @@ export const inWalkingOrder = <T extends { readonly position: Position }>(corner
 
 export const vehicleKinds = ['car', 'van', 'trailer', 'motorcycle', 'looseSet'] as const
 export type VehicleKind = (typeof vehicleKinds)[number]
-
-export const vehicleKindNames: Record<VehicleKind, string> = {
-  car: 'Car',
-  van: 'Van or truck',
-  trailer: 'Trailer',
-  motorcycle: 'Motorcycle',
-  looseSet: 'Loose wheels',
-}
 
 const carPositions: readonly Position[] = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight']
 

@@ -4,21 +4,6 @@ export const zones = [
 ] as const // prettier-ignore
 export type Zone = (typeof zones)[number]
 
-export const zoneNames: Record<Zone, string> = {
-  arch: 'arch',
-  tyre: 'tyre sidewall',
-  lip: 'rim lip',
-  face: 'face',
-  windows: 'windows',
-  spokeBacks: 'spoke backs',
-  barrel: 'barrel',
-  lugSeats: 'lug seats',
-  cap: 'centre cap',
-  valve: 'valve stem',
-  caliper: 'caliper',
-  rotor: 'rotor',
-}
-
 /** Zones that belong to the wheel itself and have a finish. */
 export const wheelZones = [
   'lip',

@@ -28,18 +28,18 @@ export const ruleBook: readonly Rule[] = [
   ...toolRules,
 ]
 
-/** Subjects of the rule book, for a person who looks something up. */
-export const ruleSubjects: readonly { readonly name: string; readonly rules: readonly Rule[] }[] = [
-  { name: 'People and brakes', rules: safetyRules },
-  { name: 'Heat', rules: heatRules },
-  { name: 'Cold, damp and rain', rules: weatherRules },
-  { name: 'Acid', rules: acidRules },
-  { name: 'Alkali', rules: alkaliRules },
-  { name: 'Iron removers and gels', rules: ironRules },
-  { name: 'Solvents', rules: solventRules },
-  { name: 'Clay and polish', rules: abrasiveRules },
-  { name: 'Matte and satin', rules: matteRules },
-  { name: 'Protection', rules: protectionRules },
-  { name: 'Order of work', rules: orderRules },
-  { name: 'Tools and pressure', rules: toolRules },
-]
+/** Subjects of the rule book, for a person who looks something up; `rules.subjects` has their names. */
+export const ruleSubjects = [
+  { name: 'peopleAndBrakes', rules: safetyRules },
+  { name: 'heat', rules: heatRules },
+  { name: 'weather', rules: weatherRules },
+  { name: 'acid', rules: acidRules },
+  { name: 'alkali', rules: alkaliRules },
+  { name: 'iron', rules: ironRules },
+  { name: 'solvent', rules: solventRules },
+  { name: 'abrasive', rules: abrasiveRules },
+  { name: 'matte', rules: matteRules },
+  { name: 'protection', rules: protectionRules },
+  { name: 'order', rules: orderRules },
+  { name: 'tools', rules: toolRules },
+] as const satisfies readonly { readonly name: string; readonly rules: readonly Rule[] }[]

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Rule } from '../rule'
 import { wipedOn } from './protections'
 import { onWheel } from './surfaces'
@@ -5,27 +6,27 @@ import { onWheel } from './surfaces'
 export const protectionRules: readonly Rule[] = [
   {
     id: 'stripping-live-protection', verdict: 'withCare', safety: false, zones: onWheel, wear: ['strips'], onLiveProtection: true,
-    reason: 'It strips the protection that is on the wheel and makes the next wash easy.',
-    care: 'Plan to protect again the same day.',
+    reason: message('ruleBook.strippingLiveProtection.reason'),
+    care: message('ruleBook.strippingLiveProtection.care'),
   },
   {
     id: 'stripping-a-coated-tyre', verdict: 'no', safety: false, zones: ['tyre'], wear: ['strips'], onLiveProtection: true,
-    reason: 'It strips the coating off the tyre; a coated tyre gets a mild cleaner.',
+    reason: message('ruleBook.strippingACoatedTyre.reason'),
   },
   {
     id: 'nothing-on-a-curing-coating', verdict: 'no', safety: false, zones: onWheel, onCuringProtection: true,
-    reason: 'The protection still cures: no water and no chemistry before its time.',
+    reason: message('ruleBook.nothingOnACuringCoating.reason'),
   },
   {
     id: 'wipe-on-wet', verdict: 'no', safety: false, zones: onWheel, families: wipedOn, onWetWheel: true,
-    reason: 'Moisture under it spoils it: the wheel has to be dry.',
+    reason: message('ruleBook.wipeOnWet.reason'),
   },
   {
     id: 'protection-over-residue', verdict: 'no', safety: false, zones: onWheel, purpose: 'protect', overResidue: true,
-    reason: 'Residue of a cleaner stops protection from bonding: rinse fully first.',
+    reason: message('ruleBook.protectionOverResidue.reason'),
   },
   {
     id: 'dressing-over-brown', verdict: 'no', safety: false, zones: ['tyre'], purpose: 'protect', overResidue: true,
-    reason: 'On brown rubber a dressing does not take: clean until the foam stays white.',
+    reason: message('ruleBook.dressingOverBrown.reason'),
   },
 ] // prettier-ignore

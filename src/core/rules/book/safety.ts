@@ -1,41 +1,42 @@
+import { message } from '@/core/message/message'
 import type { Rule } from '../rule'
 
 export const safetyRules: readonly Rule[] = [
   {
     id: 'no-fluoride', verdict: 'no', safety: true, fluoride: true,
-    reason: 'Acids that contain fluoride burn deep without a warning. This program never plans with them.',
+    reason: message('ruleBook.noFluoride.reason'),
   },
   {
     id: 'fluoride-by-its-words', verdict: 'no', safety: true, fluorideByWords: true,
-    reason: 'Its name or note speaks of fluoride. Read the safety data sheet and say at the product whether it names any; until then nothing is planned with it.',
+    reason: message('ruleBook.fluorideByItsWords.reason'),
   },
   {
     id: 'chlorine-by-its-words', verdict: 'no', safety: true, chlorineByWords: true,
-    reason: 'Its name or note mentions chlorine bleach. Bleach and acid make a poisonous gas, and bleach attacks bare metal, so plans never use it. If the safety data sheet lists no chlorine, correct the note.',
+    reason: message('ruleBook.chlorineByItsWords.reason'),
   },
   {
     id: 'silica-spray-on-motorcycles', verdict: 'no', safety: true, families: ['sprayRinseSilica'], vehicleKinds: ['motorcycle'],
-    reason: 'Sprayed on a motorcycle wheel it gets on the brake discs. Use a protection that is wiped on with a cloth.',
+    reason: message('ruleBook.silicaSprayOnMotorcycles.reason'),
   },
   {
     id: 'nothing-slippery-on-brakes', verdict: 'no', safety: true, zones: ['rotor', 'caliper'], purpose: 'protect',
-    reason: 'Nothing slippery on discs, pads or near the braking face.',
+    reason: message('ruleBook.nothingSlipperyOnBrakes.reason'),
   },
   {
     id: 'inhibitor-near-brakes', verdict: 'no', safety: true, families: ['discInhibitor'],
-    reason: 'What can reach pads or the braking face is for whoever answers for the brakes to decide, not for a plan.',
+    reason: message('ruleBook.inhibitorNearBrakes.reason'),
   },
   {
     id: 'no-dressing-on-motorcycle-tyres', verdict: 'no', safety: true, zones: ['tyre'], purpose: 'protect', vehicleKinds: ['motorcycle'],
-    reason: 'Motorcycle tyres are never dressed: the rider leans on the sidewall.',
+    reason: message('ruleBook.noDressingOnMotorcycleTyres.reason'),
   },
   {
     id: 'chemistry-on-the-disc', verdict: 'withCare', safety: true, zones: ['rotor'], purpose: 'clean',
-    reason: 'The disc is for braking; chemistry left in its vents comes out on the pads.',
-    care: 'Keep it off the disc as far as you can and rinse the disc long. Brake gently before the road.',
+    reason: message('ruleBook.chemistryOnTheDisc.reason'),
+    care: message('ruleBook.chemistryOnTheDisc.care'),
   },
   {
     id: 'one-product-one-sprayer', verdict: 'no', safety: true, inUsedSprayer: true,
-    reason: 'Never two products in one sprayer: rests react. Acid with chlorine bleach sets free a poisonous gas.',
+    reason: message('ruleBook.oneProductOneSprayer.reason'),
   },
 ] // prettier-ignore

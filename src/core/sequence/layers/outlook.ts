@@ -1,6 +1,6 @@
 import { byteAt, intAt, itemAt } from '@/core/sequence/problem/packed'
 import type { Ground } from './ground'
-import { type Layer } from './layer'
+import type { Layer } from './layer'
 import type { Progress } from './progress'
 import type { Wait } from './waste'
 

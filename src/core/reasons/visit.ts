@@ -1,27 +1,21 @@
+import { message, type Said } from '@/core/message/message'
+import { term, terms } from '@/core/message/term'
 import type { Corner, Job } from '@/core/job/job'
 import type { Shortfall } from '@/core/plan/plan'
 import { protectionFacts } from '@/core/protection/kinds'
 import { canDry } from '@/core/reachability/means'
 import { workedZones } from '@/core/reachability/zoneReach'
 import { services } from '@/core/visit-kinds/service'
-import { gradeNames, soilNames, type Grade, type Soil } from '@/core/soils/soil'
+import type { Grade, Soil } from '@/core/soils/soil'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { Position } from '@/core/wheel/position'
 import { wheelZones } from '@/core/wheel/zone'
-import { listed } from './listed'
-import { capital } from './sayPlan'
 
 /** Soils that a mild visit leaves on the wheel. */
 const lastingSoils = ['bondedDust', 'mineral', 'tar'] as const satisfies readonly Soil[]
 
 /** Until when what stays may wait, by its grade. House estimates. */
-const dueByGrade: Record<Grade, string> = {
-  0: '',
-  1: 'Due at the next decontamination, within half a year.',
-  2: 'Due for a decontamination within three months.',
-  3: 'Due for a decontamination at the next visit.',
-  4: 'Due now: a decontamination or a restoration would take it.',
-}
+const dueOf = (grade: Grade): Said => (grade === 0 ? '' : message(`reasons.stays.due.${grade}`))
 
 const gradeAt = (corner: Corner, soil: Soil, job: Job): Grade =>
   worstGrade([corner], workedZones(corner, job), soil)
@@ -49,13 +43,24 @@ export function sayStaysOn(job: Job): Shortfall[] {
     const key = `${one.grade} ${one.corners.join()}`
     together.set(key, [...(together.get(key) ?? []), one])
   }
-  const visit = `this visit (${services[job.service].name.toLowerCase()}) is not for`
+  const visit = term('visit', job.service)
   return [...together.values()].flatMap((soils) => {
     const [first] = soils
     if (!first) return []
-    const names = capital(`${gradeNames[first.grade]} ${listed(soils.map(({ soil }) => soilNames[soil]))}`)
-    const text = soils.length === 1 ? `${names} stays on: ${visit} it.` : `${names} stay on: ${visit} them.`
-    return [{ corners: first.corners, text, mend: dueByGrade[first.grade] }]
+    const soil = {
+      capital: message('reasons.why.soil', {
+        grade: term('grade', first.grade),
+        soil: terms(
+          'soil',
+          soils.map((one) => one.soil),
+        ),
+      }),
+    }
+    const text =
+      soils.length === 1
+        ? message('reasons.stays.soilOne', { soil, visit })
+        : message('reasons.stays.soilMany', { soil, visit })
+    return [{ corners: first.corners, text, mend: dueOf(first.grade) }]
   })
 }
 
@@ -65,8 +70,8 @@ export function sayNothingDries(job: Job): Shortfall[] {
   return [
     {
       corners: job.corners.map(({ position }) => position),
-      text: 'Nothing clean in the kit dries the wheels: they dry by themselves and may spot.',
-      mend: 'Add a towel or a blower; what goes on a dry wheel waits until then.',
+      text: message('reasons.stays.drySpots'),
+      mend: message('reasons.stays.drySpotsFix'),
     },
   ]
 }
@@ -86,8 +91,8 @@ export function sayTooMuchForQuick(job: Job): Shortfall[] {
       ? [
           {
             corners: positionsOf(dirty),
-            text: 'More than light dirt: a quick round is too little for it.',
-            mend: 'Plan a maintenance visit instead.',
+            text: message('reasons.stays.tooMuchForQuick'),
+            mend: message('reasons.stays.planMaintenance'),
           },
         ]
       : []),
@@ -95,8 +100,8 @@ export function sayTooMuchForQuick(job: Job): Shortfall[] {
       ? [
           {
             corners: positionsOf(bare),
-            text: 'No live protection on record: dirt does not let go as a quick round needs it.',
-            mend: 'Plan a maintenance visit, or a decontamination with protection first.',
+            text: message('reasons.stays.bareForQuick'),
+            mend: message('reasons.stays.planProtection'),
           },
         ]
       : []),

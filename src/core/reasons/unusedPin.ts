@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { term, terms } from '@/core/message/term'
 import { leavesHandsTime } from '@/core/choice/handsTime'
 import { takesSomething } from '@/core/choice/chooseForGroup'
 import { sitesOf } from '@/core/choice/sites'
@@ -8,11 +10,10 @@ import type { Job } from '@/core/job/job'
 import { hasClean, hasCloth } from '@/core/reachability/means'
 import { isHere } from '@/core/reachability/zoneReach'
 import { judgePlaces, rulesAbout, type UseSite } from '@/core/rules/judge'
-import { soilNames, soils } from '@/core/soils/soil'
+import { soils } from '@/core/soils/soil'
 import { services } from '@/core/visit-kinds/service'
 import { sealedZones, type Zone } from '@/core/wheel/zone'
-import { listed } from './listed'
-import type { Said } from './shortfalls'
+import type { Undone } from './shortfalls'
 
 /** Where a product would go: the zones that are washed, without seats and brakes for what stays on; else tyre or arch. */
 function sitesFor(product: Product, groups: readonly WheelGroup[], job: Job): UseSite[] {
@@ -30,54 +31,49 @@ function sitesFor(product: Product, groups: readonly WheelGroup[], job: Job): Us
 }
 
 /** Why the visit has no place for a product, whatever is on the wheels; null: it has. */
-function againstTheVisit(product: Product, job: Job): string | null {
+function againstTheVisit(product: Product, job: Job): Message | null {
   const family = familyOf(product.family)
-  const { name, water, tyres, arches, protection, polishes } = services[job.service]
+  const visit = term('visit', job.service)
+  const { water, tyres, arches, protection, polishes } = services[job.service]
   const [onWheel, onTyre] = [family.surfaces.includes('wheel'), family.surfaces.includes('tyre')]
-  if (product.archived) return 'It is archived; bring it back into use first.'
-  if (product.family === 'waterlessSpray' && water)
-    return 'It is for wheels that get no water; choose the waterless touch-up for it.'
+  if (product.archived) return message('reasons.pin.archived')
+  if (product.family === 'waterlessSpray' && water) return message('reasons.pin.needsNoWater')
   if (family.purpose === 'clean' && !water && product.family !== 'waterlessSpray')
-    return 'It has to be rinsed off, and this visit has no water.'
-  if (product.family === 'rinselessPresoak')
-    return 'It is a soak before the first rinse, for clear grit on a dark or soft finish; these wheels want none.'
-  if (product.family === 'metalPolish' && !polishes)
-    return `${name} does not polish; choose a restoration for it.`
+    return message('reasons.pin.needsWater')
+  if (product.family === 'rinselessPresoak') return message('reasons.pin.presoak')
+  if (product.family === 'metalPolish' && !polishes) return message('reasons.pin.notPolished', { visit })
   if (!onWheel && !(onTyre ? tyres : arches !== 'never'))
-    return `${name} leaves ${onTyre ? 'tyres' : 'arches'} alone; choose another service for it.`
+    return message(onTyre ? 'reasons.pin.noTyres' : 'reasons.pin.noArches', { visit })
   if (!onWheel && !job.corners.some((corner) => isHere(onTyre ? 'tyre' : 'arch', corner, job)))
-    return `There is no ${onTyre ? 'tyre' : 'arch'} within reach on this visit.`
+    return message(onTyre ? 'reasons.pin.noTyreHere' : 'reasons.pin.noArchHere')
   if (family.purpose === 'protect' && onWheel && protection === 'none')
-    return `${name} puts nothing on the wheels; choose another service for it.`
+    return message('reasons.pin.noProtection', { visit })
   if (family.purpose === 'protect' && !family.onWet && onWheel && !hasCloth(job))
-    return 'It is wiped on and off, and there is no clean towel in the kit.'
+    return message('reasons.pin.noTowelOnOff')
   if (family.purpose === 'protect' && onTyre && !hasClean('applicator', job, 'tyre'))
-    return 'There is no clean applicator for tyres in the kit.'
+    return message('reasons.pin.noApplicator')
   if (family.purpose === 'clean' && family.needsDry && !hasCloth(job))
-    return 'It works on a dry wheel and is wiped off, and there is no clean towel in the kit.'
+    return message('reasons.pin.noTowelDry')
   return null
 }
 
 /** Why a product that was pinned has no place in the plan: the true reason, and what would help. */
-export function sayUnusedPin(product: Product, groups: readonly WheelGroup[], job: Job): Said {
-  const text = `${product.name} is pinned but has no place in this plan.`
+export function sayUnusedPin(product: Product, groups: readonly WheelGroup[], job: Job): Undone {
+  const text = message('reasons.pin.unused', { product: product.name })
   const visit = againstTheVisit(product, job)
   if (visit) return [text, visit]
   const sites = sitesFor(product, groups, job)
   const rule = judgePlaces(rulesAbout({ product }), sites).rules.find(({ verdict }) => verdict === 'no')
   if (rule) return [text, rule.reason]
   const family = familyOf(product.family)
-  if (family.purpose === 'protect')
-    return [text, 'Something else goes on these wheels first; one layer is enough for a visit.']
+  if (family.purpose === 'protect') return [text, message('reasons.pin.otherLayer')]
   if (sites.length > 0 && !leavesHandsTime(product, product.strength.to, sites, job))
-    return [text, 'Its label leaves no time to brush before the rinse; check the times in the cabinet.']
+    return [text, message('reasons.pin.noHandsTime')]
   const takes = soils.filter((soil) => ratingOf(product, soil) > 1)
   if (family.surfaces.includes('wheel') && !groups.some((group) => takesSomething(product, group)))
-    return [text, `It takes ${listed(takes.map((soil) => soilNames[soil]))}, and none of that was entered.`]
+    return [text, message('reasons.pin.notEntered', { soils: terms('soil', takes) })]
   return [
     text,
-    job.wishes.pinned.length > 1
-      ? 'The other pinned products leave no room for it.'
-      : 'No plan that does the rest of the work has room for it.',
+    job.wishes.pinned.length > 1 ? message('reasons.pin.otherPins') : message('reasons.pin.noRoom'),
   ]
 }

@@ -1,12 +1,13 @@
+import { message, sentences, type Said } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import { harshOf } from '@/core/choice/cost'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import type { WheelSoil } from '@/core/choice/need'
 import type { Option } from '@/core/choice/option'
-import { protectionWearNames, protectionWears } from '@/core/chemistry/family'
+import { protectionWears } from '@/core/chemistry/family'
 import { familyOf } from '@/core/chemistry/families'
 import { wearOf } from '@/core/chemistry/product'
 import type { LadderStep } from '@/core/plan/plan'
-import { soilNames } from '@/core/soils/soil'
 import { hardest, optionText } from './explain'
 
 /** What one of the wheels cannot stand is no step for all of them. */
@@ -75,28 +76,34 @@ export function ladderOf(choices: readonly GroupChoice[], usedIds: readonly stri
   const escalations = escalationsOf(choices, usedIds)
   if (!escalations) return []
   const { soil, used, next } = escalations
-  const care = ({ judgement }: Option): string =>
-    judgement.verdict === 'withCare' ? ` ${judgement.rules[0]?.care ?? ''}` : ''
+  const care = ({ judgement }: Option): Said =>
+    judgement.verdict === 'withCare' ? (judgement.rules[0]?.care ?? '') : ''
   return [
     ...(used
       ? [
           {
-            text: `${used.product.name} once more, its full dwell, then the brush.`,
+            text: message('reasons.ladder.repeat', { product: used.product.name }),
             why: familyOf(used.product.family).bleeds
-              ? 'A second application often bleeds again; stop when it stays clear.'
-              : 'More time before more strength.',
+              ? message('reasons.ladder.bleedsAgain')
+              : message('reasons.ladder.timeFirst'),
           },
         ]
       : []),
     ...next.map((option) => ({
-      text: `${optionText(option)}.`,
-      why: `More on ${soilNames[soil]}, and ${protectionWearNames[wearOf(option.product)]}.${care(option)}`,
+      text: message('reasons.ladder.next', { product: optionText(option) }),
+      why: sentences(
+        message('reasons.ladder.nextWhy', {
+          soil: term('soil', soil),
+          wear: term('wear', wearOf(option.product)),
+        }),
+        care(option),
+      ),
     })),
     {
-      text: 'Stop there.',
+      text: message('reasons.ladder.stop'),
       why: choices.some(hasPolishedMetal)
-        ? 'What is left on polished metal is for a metal polish; elsewhere it is damage, and refinishing is another job.'
-        : 'What is left then is damage, not dirt: polishing or refinishing is another job.',
+        ? message('reasons.ladder.stopPolished')
+        : message('reasons.ladder.stopWhy'),
     },
   ]
 }

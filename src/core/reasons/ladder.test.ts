@@ -1,3 +1,4 @@
+import { says } from '@/core/message/testSays'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { chooseForGroup } from '@/core/choice/chooseForGroup'
@@ -26,7 +27,7 @@ it(
           expect(option.judgement.verdict).not.toBe('no')
         }
         expect(new Set(escalations.next.map(({ product }) => product.id)).size).toBe(escalations.next.length)
-        expect(ladderOf(choices, used).at(-1)?.text).toBe('Stop there.')
+        expect(says(ladderOf(choices, used).at(-1)?.text, 'reasons.ladder.stop')).toBe(true)
       }),
       { numRuns: 80 * times },
     )

@@ -1,16 +1,18 @@
+import { inEnglish } from '@/i18n/testEnglish'
+import { says } from '@/core/message/testSays'
 import { plainConditions } from '@/core/conditions/conditions'
 import { describe, expect, it } from 'vitest'
 import { makePlan } from '@/core/planning/makePlan'
 import type { Plan } from '@/core/plan/plan'
 import type { Corner, Job } from '@/core/job/job'
 import {
-  defaultSchools,
-  schoolNames,
-  schoolText,
-  schoolTexts,
-  type SchoolName,
-  type Schools,
-} from './schools'
+  defaultMethods,
+  methodNames,
+  sayMethod,
+  methodChoices,
+  type MethodName,
+  type Methods,
+} from './methods'
 import { allOf, fourCorners, testJob } from '@/core/job/testJob'
 
 const dirty: Corner['loads'] = {
@@ -20,13 +22,14 @@ const dirty: Corner['loads'] = {
 }
 const families = (plan: Plan) => plan.stages.map(({ family }) => family)
 const kinds = (plan: Plan) => plan.stages.map(({ kind }) => kind)
-const texts = (plan: Plan) => plan.steps.map(({ title, detail }) => `${title} ${detail}`).join('\n')
+/** Whether a step says something. */
+const isSaid = (plan: Plan, key: string) => plan.steps.some(({ detail }) => says(detail, key))
 const acts = (plan: Plan) => plan.steps.map(({ act }) => act)
 
 interface Case {
-  readonly name: SchoolName
+  readonly name: MethodName
   /** The setting other than the default. */
-  readonly value: Schools[SchoolName]
+  readonly value: Methods[MethodName]
   readonly job?: Partial<Job>
   readonly corner?: Partial<Corner>
   /** What shows in the plan that the setting was followed; asked of both. */
@@ -34,7 +37,7 @@ interface Case {
 }
 
 const cases: readonly Case[] = [
-  { name: 'wheelsOrder', value: 'last', shows: (plan) => /body is washed first/.test(texts(plan)) },
+  { name: 'wheelsOrder', value: 'last', shows: (plan) => isSaid(plan, 'steps.beforeWheels.getReady.body.last') },
   { name: 'rinseFirst', value: 'always', corner: { loads: { face: { film: 3 } } }, shows: (plan) => acts(plan).includes('preRinse') },
   { name: 'rinseFirst', value: 'never', corner: { loads: { face: { film: 3, grit: 2 } } }, shows: (plan) => acts(plan).includes('preRinse') },
   { name: 'ironOn', value: 'dirty', corner: { loads: { barrel: { bondedDust: 3 } } }, shows: (plan) => kinds(plan).indexOf('iron') < kinds(plan).indexOf('wash') },
@@ -42,7 +45,7 @@ const cases: readonly Case[] = [
   { name: 'wheelAndTyre', value: 'one', shows: (plan) => plan.stages.find(({ kind }) => kind === 'tyre')?.family },
   { name: 'maintenance', value: 'cleaner', job: { service: 'maintain' }, corner: { loads: { face: { freshDust: 1 } }, protection: ['spraySealant'] }, shows: (plan) => families(plan).includes('maintenanceCleaner') },
   { name: 'tyre', value: 'afterWheel', shows: (plan) => kinds(plan).indexOf('tyre') < kinds(plan).indexOf('wash') },
-  { name: 'toolRinse', value: 'runningWater', shows: (plan) => /under running water/.test(texts(plan)) },
+  { name: 'toolRinse', value: 'runningWater', shows: (plan) => ['running', 'runningBeforeFace', 'runningBeforeFront'].some((key) => isSaid(plan, `steps.rinseTool.${key}`)) },
   { name: 'face', value: 'brush', shows: (plan) => plan.stages.find(({ kind }) => kind === 'wash')?.tools.find(({ zones }) => zones.includes('face'))?.tool },
   { name: 'overFoaming', value: true, shows: (plan) => families(plan).includes('alkalineFoam') },
   { name: 'directSun', value: 'never', job: { conditions: plainConditions({ airCelsius: 20, surfaceCelsius: 20, exposure: 'fullSun' }) }, shows: (plan) => kinds(plan).includes('wash') },
@@ -54,43 +57,43 @@ const cases: readonly Case[] = [
   { name: 'protection', value: 'coating', shows: (plan) => plan.stages.find(({ kind }) => kind === 'protect')?.family },
 ] // prettier-ignore
 
-const planFor = ({ job = {}, corner = {} }: Case, schools: Schools) =>
+const planFor = ({ job = {}, corner = {} }: Case, schools: Methods) =>
   makePlan(testJob(fourCorners({ loads: dirty, ...corner }), { ...job, schools }))
 
-describe('shop schools', () => {
+describe('the methods of a shop', () => {
   it.each(cases.map((one) => [`${one.name}: ${String(one.value)}`, one] as const))(
     'the plan follows %s',
     (_, one) => {
-      const asDefault = planFor(one, defaultSchools)
-      const otherwise = planFor(one, { ...defaultSchools, [one.name]: one.value })
+      const asDefault = planFor(one, defaultMethods)
+      const otherwise = planFor(one, { ...defaultMethods, [one.name]: one.value })
       expect(one.shows(otherwise)).not.toEqual(one.shows(asDefault))
     },
   )
 
-  it('every school has its default first, a reason, and at least two choices', () => {
-    for (const name of schoolNames) {
-      const { choices, reason } = schoolTexts[name]
-      expect([name, choices.length >= 2, reason.length > 15]).toEqual([name, true, true])
-      expect(choices[0]?.value).toEqual(defaultSchools[name])
+  it('every method has its default first, and at least two choices', () => {
+    for (const name of methodNames) {
+      const [first, ...others] = methodChoices[name]
+      expect([name, others.length > 0]).toEqual([name, true])
+      expect(first).toEqual(defaultMethods[name])
     }
   })
 
   it('the plan names the settings that decided', () => {
     const plan = makePlan(testJob(fourCorners({ loads: dirty })))
-    expect(plan.schools).toContain(schoolText('dressing', defaultSchools))
-    expect(plan.schools).toContain(schoolText('tyre', defaultSchools))
+    expect(plan.schools).toContainEqual(sayMethod('dressing', defaultMethods))
+    expect(plan.schools).toContainEqual(sayMethod('tyre', defaultMethods))
     const coated = makePlan(
       testJob(fourCorners({ loads: { face: { freshDust: 1 } }, protection: ['ceramicCoating'] }), {
         service: 'coatedMaintenance',
       }),
     )
-    expect(coated.schools.join()).toContain('Maintenance wash on live protection')
+    expect(coated.schools.some((said) => says(said, 'methods.maintenance.question'))).toBe(true)
   })
 
-  it('no school reaches bare metal, brakes or people', () => {
-    const open: Schools = { ...defaultSchools, acidOnLacquer: true, ironOn: 'dirty', directSun: 'bySection' }
-    const plan = makePlan(
-      testJob(fourCorners({ loads: dirty, finishes: allOf('polishedBare') }), { schools: open }),
+  it('no method reaches bare metal, brakes or people', () => {
+    const open: Methods = { ...defaultMethods, acidOnLacquer: true, ironOn: 'dirty', directSun: 'bySection' }
+    const plan = inEnglish(
+      makePlan(testJob(fourCorners({ loads: dirty, finishes: allOf('polishedBare') }), { schools: open })),
     )
     const verdict = (id: string) => plan.verdicts.find(({ productId }) => productId === id)?.verdict
     expect(verdict('acidCleaner')).toBe('no')

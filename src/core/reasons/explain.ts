@@ -1,35 +1,46 @@
-import { listed } from './listed'
+import { message, sentences, type Message, type Said, type Sayable } from '@/core/message/message'
+import { term } from '@/core/message/term'
 import type { GroupChoice } from '@/core/choice/chooseForGroup'
 import { wheelSoils, type WheelSoil } from '@/core/choice/need'
 import { harshOf, secondsOf } from '@/core/choice/cost'
 import type { Option } from '@/core/choice/option'
 import { searchPlans } from '@/core/choice/search'
 import type { Found } from '@/core/choice/stages'
-import { protectionWearNames, protectionWears } from '@/core/chemistry/family'
+import { protectionWears } from '@/core/chemistry/family'
 import { wearOf } from '@/core/chemistry/product'
-import { sayDilution } from '@/core/dilution'
 import type { Job } from '@/core/job/job'
 import { strictness } from '@/core/rules/rule'
-import { gradeNames, soilNames } from '@/core/soils/soil'
+import type { Grade, Soil } from '@/core/soils/soil'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import type { GroupStage } from '@/core/choice/wheelStages'
 import { log } from '@/core/quantity/portableMath'
 
-/** The worst there is of a soil on a group, in words: "heavy road film". */
-export function soilText({ group }: Pick<GroupChoice, 'group'>, soil: WheelSoil): string {
-  const grade = worstGrade(group.corners, group.zones, soil)
-  return grade === 0 ? '' : `${gradeNames[grade]} ${soilNames[soil]}`
-}
+/** A soil with its grade: "heavy road film". */
+export const sayGraded = (grade: Grade, soil: Soil): Message =>
+  message('reasons.why.soil', { grade: term('grade', grade), soil: term('soil', soil) })
+
+/** The worst there is of a soil on a group; 0: none. */
+const gradeOf = ({ group }: Pick<GroupChoice, 'group'>, soil: WheelSoil): Grade =>
+  worstGrade(group.corners, group.zones, soil)
 
 /** What the cold asks for beyond the label's shortest dwell; empty where it asks for nothing. */
-export const coldWords = (labelSeconds: number, plannedSeconds: number): string =>
+export const coldWords = (labelSeconds: number, plannedSeconds: number): Said =>
   plannedSeconds > labelSeconds
-    ? `Cold: ${plannedSeconds} s before the brush instead of ${labelSeconds}, and no second round for it.`
+    ? message('reasons.why.cold', {
+        planned: { dwellSeconds: plannedSeconds },
+        label: { dwellSeconds: labelSeconds },
+      })
     : ''
 
+/** Things that come one after the other: "a, then b". */
+export const inTurn = ([first, ...others]: readonly Sayable[]): Sayable =>
+  others.reduce<Sayable>((said, next) => message('reasons.product.then', { first: said, next }), first ?? '')
+
 /** Name with its strength, the way it would be asked for. */
-export const optionText = ({ product, fraction }: Option): string =>
-  fraction === 1 ? product.name : `${product.name} at ${sayDilution(fraction)}`
+export const optionText = ({ product, fraction }: Option): Sayable =>
+  fraction === 1
+    ? product.name
+    : message('reasons.product.mixed', { name: product.name, dilution: { dilution: fraction } })
 
 const harsh = ({ cost }: Option): number => harshOf(cost)
 
@@ -91,11 +102,10 @@ export function whyStage(
   choice: GroupChoice,
   job: Job,
   stages: readonly GroupStage[],
-): string {
+): Said {
   const { option, effect } = stage
   const present = wheelSoils.filter(
-    (soil, at) =>
-      (effect[at] ?? 0) > 0.1 && (choice.need.required[at] ?? 0) > 0 && soilText(choice, soil) !== '',
+    (soil, at) => (effect[at] ?? 0) > 0.1 && (choice.need.required[at] ?? 0) > 0 && gradeOf(choice, soil) > 0,
   )
   const main = present.reduce<WheelSoil | null>(
     (most, soil) =>
@@ -105,11 +115,14 @@ export function whyStage(
     null,
   )
   const protectedWheel = choice.group.corners.some(({ protection }) => protection.length > 0)
+  const soils = present.map((soil) => sayGraded(gradeOf(choice, soil), soil))
   const takes =
-    present.length > 0
-      ? `Takes ${listed(present.map((soil) => soilText(choice, soil)))}${protectedWheel ? ` and ${protectionWearNames[wearOf(option.product)]}` : ''}.`
-      : 'Nothing much to take off, so the mildest you have.'
-  if (job.wishes.pinned.includes(option.product.id)) return `${takes} You pinned it.`
+    soils.length === 0
+      ? message('reasons.why.lightDirt')
+      : protectedWheel
+        ? message('reasons.why.removesAnd', { soils, wear: term('wear', wearOf(option.product)) })
+        : message('reasons.why.removes', { soils })
+  if (job.wishes.pinned.includes(option.product.id)) return sentences(takes, message('reasons.why.pinned'))
   if (main === null) return takes
   const milder = tooMild(stage, present, main, choice, stages)
   const does = (other: Option): number => other.removes[wheelSoils.indexOf(main)] ?? 0
@@ -124,13 +137,15 @@ export function whyStage(
   const reason = barred?.judgement.rules[0]?.reason
   // Nobody thinks of something stronger for light dirt.
   const isLight = worstGrade(choice.group.corners, choice.group.zones, main) <= 1
-  return [
+  return sentences(
     takes,
-    milder ? `${milder.name} is milder, but leaves too much of the ${soilNames[milder.soil]}.` : '',
-    barred && reason && !isLight && job.cabinet.length > 1 ? `Not ${barred.product.name}: ${reason}` : '',
-  ]
-    .filter(Boolean)
-    .join(' ')
+    milder && message('reasons.why.milder', { product: milder.name, soil: term('soil', milder.soil) }),
+    barred &&
+      reason &&
+      !isLight &&
+      job.cabinet.length > 1 &&
+      message('reasons.why.not', { product: barred.product.name, reason }),
+  )
 }
 
 /** The soil that asks for most over all wheels, and where. */
@@ -142,7 +157,7 @@ export function hardest(
   for (const choice of choices) {
     choice.need.required.forEach((wanted, at) => {
       const soil = wheelSoils[at] as WheelSoil
-      if (wanted <= most || soilText(choice, soil) === '') return
+      if (wanted <= most || gradeOf(choice, soil) === 0) return
       most = wanted
       found = { choice, soil, at }
     })
@@ -154,11 +169,7 @@ export function hardest(
  * What one grade more of the hardest soil would bring, if that is something else.
  * @param usedIds products that the plan uses anyway
  */
-export function oneGradeMore(
-  choices: readonly GroupChoice[],
-  summaryOf: (options: readonly Option[]) => string,
-  usedIds: readonly string[],
-): string | null {
+export function oneGradeMore(choices: readonly GroupChoice[], usedIds: readonly string[]): Message | null {
   const top = hardest(choices)
   if (!top) return null
   const { choice, soil, at } = top
@@ -167,22 +178,24 @@ export function oneGradeMore(
     [...plans].sort((a, b) => harshOf(a.cost) - harshOf(b.cost) || secondsOf(a.cost) - secondsOf(b.cost))[0]
   const now = gentlest(choice.plans)
   const then = gentlest(searchPlans(choice.options, { ...choice.need, required }, choice.rules))
-  const text = (found: typeof now) =>
-    summaryOf((found?.stages ?? []).map((index) => choice.options[index] as Option))
-  if (!then || !now) return `One grade more ${soilNames[soil]} and this cabinet would not do it in one visit.`
+  const namesOf = (found: typeof now): string[] => [
+    ...new Set((found?.stages ?? []).flatMap((index) => choice.options[index]?.product.name ?? [])),
+  ]
+  if (!then || !now) return message('reasons.change.notInOneVisit', { soil: term('soil', soil) })
   const isThereAlready = then.stages.every((index) =>
     usedIds.includes(choice.options[index]?.product.id ?? ''),
   )
-  return isThereAlready || text(now) === text(then)
+  const products = namesOf(then)
+  return isThereAlready || namesOf(now).join() === products.join()
     ? null
-    : `One grade more ${soilNames[soil]}: ${text(then)}.`
+    : message('reasons.change.heavier', { soil: term('soil', soil), products: inTurn(products) })
 }
 
 /** Need from which a strong product is worth a word. */
 const worthAWord = log(16)
 
 /** A strong product that only a shop setting keeps back, where there is enough of what it takes. */
-export function heldBackBySchool(choices: readonly GroupChoice[]): string | null {
+export function heldBackBySchool(choices: readonly GroupChoice[]): Message | null {
   const top = hardest(choices)
   if (!top || (top.choice.need.required[top.at] ?? 0) < worthAWord) return null
   for (const { options } of [top.choice]) {
@@ -194,7 +207,7 @@ export function heldBackBySchool(choices: readonly GroupChoice[]): string | null
           .filter((rule) => strictness(rule.verdict) === 2)
           .every((rule) => rule.school !== undefined),
     )
-    if (held) return `With your shop setting on acid changed, ${held.product.name} would come into question.`
+    if (held) return message('reasons.change.acid', { product: held.product.name })
   }
   return null
 }
