@@ -3,6 +3,8 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { planInOrder } from '@/core/order/orderPlan'
 import { formats, schemaText } from '@/contracts/formats'
 import { readJobText } from '@/contracts/jobFile'
+import { withTexts } from '@/contracts/saidText'
+import { shopSay } from '@/i18n/shopSay'
 import { writePlan } from '@/contracts/planFile'
 
 for (const [name, schema] of Object.entries(formats))
@@ -12,6 +14,6 @@ for (const name of readdirSync('docs/examples').filter((file) => file.endsWith('
   if (!job.ok) throw new Error(`${name}: ${job.problems[0]?.path} ${job.problems[0]?.mend}`)
   writeFileSync(
     `docs/examples/${name.replace('.job.json', '.plan.json')}`,
-    `${JSON.stringify(writePlan(planInOrder(job.value.job)), null, 2)}\n`,
+    `${JSON.stringify(withTexts(writePlan(planInOrder(job.value.job)), shopSay()), null, 2)}\n`,
   )
 }

@@ -3,6 +3,8 @@ import { expect, it } from 'vitest'
 import { planInOrder } from '@/core/order/orderPlan'
 import { formats, schemaText } from './formats'
 import { readJobText } from './jobFile'
+import { withTexts } from './saidText'
+import { shopSay } from '@/i18n/shopSay'
 import { writePlan } from './planFile'
 
 const again = 'run `npm run formats` and commit what it writes'
@@ -21,5 +23,8 @@ it.each(jobs)('the published plan of %s is the one it makes', (name) => {
   const published: unknown = JSON.parse(
     readFileSync(`docs/examples/${name.replace('.job.json', '.plan.json')}`, 'utf8'),
   )
-  expect(JSON.parse(JSON.stringify(writePlan(planInOrder(job.value.job)))), again).toEqual(published)
+  expect(
+    JSON.parse(JSON.stringify(withTexts(writePlan(planInOrder(job.value.job)), shopSay()))),
+    again,
+  ).toEqual(published)
 })

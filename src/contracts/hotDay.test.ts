@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { describe, expect, it } from 'vitest'
 import { makePlan } from '@/core/planning/makePlan'
 import { jobFormat, readJob } from './jobFile'
@@ -33,7 +34,7 @@ const planAt = (startAt: string) => {
     },
   })
   if (!read.ok) throw new Error(JSON.stringify(read.problems))
-  return makePlan(read.value.job)
+  return inEnglish(makePlan(read.value.job))
 }
 
 describe('gloss black in full sun at 38 °C', () => {
@@ -47,7 +48,7 @@ describe('gloss black in full sun at 38 °C', () => {
     expect(left?.mend).toMatch(/shade, or start after \d\d:00/)
     for (const step of plan.steps.filter(({ startsDwell }) => startsDwell)) {
       expect(sunny).not.toContain(step.corner)
-      if (step.act === 'spray') expect(step.cautions.join(' ')).toContain('Measure before the first drop')
+      if (step.act === 'spray') expect(step.cautions.join(' ')).toContain('Measure before you start')
     }
   })
 })

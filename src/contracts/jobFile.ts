@@ -6,12 +6,12 @@ import { planNames, type Corner, type Job } from '@/core/job/job'
 import { testSpotResults } from '@/core/job/testSpot'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import {
-  defaultSchools,
-  schoolNames,
-  schoolTexts,
-  type SchoolName,
-  type Schools,
-} from '@/core/schools/schools'
+  defaultMethods,
+  methodNames,
+  methodChoices,
+  type MethodName,
+  type Methods,
+} from '@/core/methods/methods'
 import { acts, type Act } from '@/core/plan/plan'
 import { protectionKinds } from '@/core/protection/kinds'
 import { fail, failWith, succeed, type Problem, type Result } from '@/core/result'
@@ -57,21 +57,18 @@ const corner = v.strictObject({
   curing: v.optional(v.boolean(), false),
 })
 
-const school = <K extends SchoolName>(name: K) => {
-  const values = schoolTexts[name].choices.map(({ value }) => value) as unknown as readonly [
-    Schools[K],
-    ...Schools[K][],
-  ]
+const school = <K extends MethodName>(name: K) => {
+  const values = methodChoices[name] as unknown as readonly [Methods[K], ...Methods[K][]]
   return v.optional(
     v.picklist(values as readonly (string | boolean)[] as never, `Use one of: ${values.join(', ')}.`),
-    defaultSchools[name] as never,
-  ) as unknown as v.OptionalSchema<v.GenericSchema<Schools[K]>, Schools[K]>
+    defaultMethods[name] as never,
+  ) as unknown as v.OptionalSchema<v.GenericSchema<Methods[K]>, Methods[K]>
 }
 
 /** What the shop has set where practitioners disagree; each has the trade's default. */
 export const schoolsFile = v.strictObject(
-  Object.fromEntries(schoolNames.map((name) => [name, school(name)])) as {
-    [K in SchoolName]: ReturnType<typeof school<K>>
+  Object.fromEntries(methodNames.map((name) => [name, school(name)])) as {
+    [K in MethodName]: ReturnType<typeof school<K>>
   },
 )
 

@@ -1,3 +1,5 @@
+import type { Spoken } from '@/i18n/spoken'
+import { inEnglish } from '@/i18n/testEnglish'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import * as v from 'valibot'
@@ -178,14 +180,15 @@ function jobOf(one: Situation): Job {
   }
 }
 
-const wheelStages = ({ stages }: Plan) => stages.filter(({ kind }) => cleansWheel(kind))
+const wheelStages = ({ stages }: Spoken<Plan>) => stages.filter(({ kind }) => cleansWheel(kind))
 const familiesOf = (list: readonly { readonly family: string }[]) => [
   ...new Set(list.map(({ family }) => family)),
 ]
-const said = ({ headline, shortfalls, assumptions }: Plan) =>
+const said = ({ headline, shortfalls, assumptions }: Spoken<Plan>) =>
   [headline, ...shortfalls.flatMap(({ text, mend }) => [text, mend]), ...assumptions].join('\n')
-const wordsOf = ({ steps }: Plan) => steps.map(({ title, detail }) => `${title}. ${detail}`).join('\n')
-const recipesOf = (plan: Plan, axle?: string) => {
+const wordsOf = ({ steps }: Spoken<Plan>) =>
+  steps.map(({ title, detail }) => `${title}. ${detail}`).join('\n')
+const recipesOf = (plan: Spoken<Plan>, axle?: string) => {
   const byCorner = new Map<string, string>()
   for (const stage of wheelStages(plan).filter(({ family }) => roleOf(family) === 'wash'))
     for (const corner of stage.corners)
@@ -197,7 +200,7 @@ const recipesOf = (plan: Plan, axle?: string) => {
   return new Set(byCorner.values()).size
 }
 /** Rinses of one wheel that are not the protection's own. */
-const rinsesAt = ({ steps, stages }: Plan): number => {
+const rinsesAt = ({ steps, stages }: Spoken<Plan>): number => {
   const [{ corner: first = null } = {}] = steps.filter(({ corner }) => corner !== null)
   return steps.filter(
     ({ act, corner, stageId }) =>
@@ -206,16 +209,16 @@ const rinsesAt = ({ steps, stages }: Plan): number => {
       !isFinishing(stages.find(({ id }) => id === stageId)?.kind ?? 'wash'),
   ).length
 }
-const firstWheel = ({ steps }: Plan): Step[] => {
+const firstWheel = ({ steps }: Spoken<Plan>): Step[] => {
   const corner = steps.find((step) => step.corner !== null)?.corner
   return steps.filter((step) => step.corner === corner)
 }
-const minutesOf = (plan: Plan) => (plan.sequence?.endSeconds ?? 0) / 60
+const minutesOf = (plan: Spoken<Plan>) => (plan.sequence?.endSeconds ?? 0) / 60
 const matching = (text: string, patterns: readonly string[]) => {
   for (const pattern of patterns) expect(text).toMatch(new RegExp(pattern))
 }
 
-type Check<K extends keyof Expected> = (plan: Plan, wanted: NonNullable<Expected[K]>) => void
+type Check<K extends keyof Expected> = (plan: Spoken<Plan>, wanted: NonNullable<Expected[K]>) => void
 
 const checks: { [K in keyof Expected]-?: Check<K> } = {
   headline: (plan, wanted) => expect(plan.headline).toMatch(new RegExp(wanted)),
@@ -362,7 +365,7 @@ describe('what a master would say', () => {
   })
 
   it.each(situations.map((one) => [one.name, one] as const))('%s', (_, one) => {
-    const plan = planInOrder(jobOf(one), 3_000)
+    const plan = inEnglish(planInOrder(jobOf(one), 3_000))
     expect(Object.keys(one.expect).length).toBeGreaterThan(0)
     for (const [name, value] of Object.entries(one.expect)) {
       const check = checks[name as keyof Expected] as Check<never>

@@ -13,8 +13,12 @@ import { verdicts } from '@/core/rules/rule'
 import { positions } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
 import { questions } from '@/core/acts/question'
+import type { Message } from '@/core/message/message'
+import { saidText } from './saidText'
 
-export const planFormat = 'even-spoke/plan/1'
+export const planFormat = 'even-spoke/plan/2'
+/** Formats of plans that earlier versions stored: sentences instead of messages. */
+export const earlierPlanFormats = ['even-spoke/plan/1'] as const
 
 const amount = v.pipe(v.number(), v.minValue(0))
 const fraction = v.pipe(v.number(), v.minValue(0), v.maxValue(1))
@@ -41,7 +45,7 @@ export const planStage = v.strictObject({
   recipe,
   surfaceFraction: fraction,
   dwellSeconds: v.strictObject({ min: amount, max: amount }),
-  longest: v.optional(v.strictObject({ kind: v.picklist(longestKinds), because: v.string() })),
+  longest: v.optional(v.strictObject({ kind: v.picklist(longestKinds), because: saidText })),
   rounds: amount,
   operatorSeconds: amount,
   costMinor: amount,
@@ -50,15 +54,15 @@ export const planStage = v.strictObject({
     v.strictObject({
       id: v.string(),
       verdict: v.picklist(verdicts),
-      reason: v.string(),
-      care: v.optional(v.string()),
+      reason: saidText,
+      care: v.optional(saidText),
       testSpot: v.optional(v.literal(true)),
     }),
   ),
   protectionLostShare: fraction,
   keptOffWheel: v.optional(v.boolean()),
-  why: v.string(),
-  cautions: v.array(v.string()),
+  why: saidText,
+  cautions: v.array(saidText),
 })
 
 export const planStep = v.strictObject({
@@ -66,8 +70,8 @@ export const planStep = v.strictObject({
   act: v.picklist(acts),
   corner: v.nullable(position),
   stageId: v.nullable(v.string()),
-  title: v.string(),
-  detail: v.string(),
+  title: saidText,
+  detail: saidText,
   zones: v.array(v.picklist(zones)),
   tools: v.array(v.string()),
   operatorSeconds: amount,
@@ -77,37 +81,37 @@ export const planStep = v.strictObject({
   alsoStops: v.optional(v.array(v.string())),
   wetLimitSeconds: v.nullable(amount),
   part: v.nullable(v.strictObject({ number: amount, of: amount })),
-  apartBecause: v.optional(v.string()),
+  apartBecause: v.optional(saidText),
   asks: v.optional(v.picklist(questions)),
-  why: v.string(),
-  cautions: v.array(v.string()),
+  why: saidText,
+  cautions: v.array(saidText),
 })
 
 const planPass = v.strictObject({
   id: v.string(),
   kind: v.picklist(passKinds),
-  title: v.string(),
+  title: saidText,
   corners: v.array(position),
   stageIds: v.array(v.string()),
   moves: v.array(
     v.strictObject({
       act: v.picklist(acts),
-      words: v.string(),
+      words: saidText,
       corners: v.array(position),
       stepIds: v.array(v.string()),
       tools: v.array(v.string()),
-      cautions: v.array(v.string()),
+      cautions: v.array(saidText),
     }),
   ),
   secondsAtWheel: amount,
   parts: amount,
-  because: v.nullable(v.string()),
+  because: v.nullable(saidText),
 })
 
-/** A plan as a file, version 1. Costs are in minor units of the currency; fractions are shares of concentrate. */
+/** A plan as a file, version 2. Costs are in minor units of the currency; fractions are shares of concentrate. */
 export const planFile = v.strictObject({
   format: v.literal(planFormat),
-  headline: v.string(),
+  headline: saidText,
   service: v.picklist(serviceIds),
   chosen: v.picklist(planNames),
   operatorSeconds: amount,
@@ -117,13 +121,13 @@ export const planFile = v.strictObject({
   alternatives: v.array(
     v.strictObject({
       name: v.picklist(planNames),
-      summary: v.string(),
+      summary: saidText,
       operatorSeconds: amount,
       costMinor: amount,
       protectionLostShare: fraction,
       protectionLostDays: amount,
       risk: amount,
-      why: v.string(),
+      why: saidText,
     }),
   ),
   stages: v.array(planStage),
@@ -177,16 +181,16 @@ export const planFile = v.strictObject({
       productId: v.string(),
       productName: v.string(),
       verdict: v.picklist(verdicts),
-      reason: v.string(),
+      reason: saidText,
       ruleIds: v.array(v.string()),
     }),
   ),
-  wouldChange: v.array(v.string()),
-  ladder: v.array(v.strictObject({ text: v.string(), why: v.string() })),
-  testSpot: v.nullable(v.string()),
-  schools: v.array(v.string()),
-  assumptions: v.array(v.string()),
-  shortfalls: v.array(v.strictObject({ corners: v.array(position), text: v.string(), mend: v.string() })),
+  wouldChange: v.array(saidText),
+  ladder: v.array(v.strictObject({ text: saidText, why: saidText })),
+  testSpot: v.nullable(saidText),
+  schools: v.array(saidText),
+  assumptions: v.array(saidText),
+  shortfalls: v.array(v.strictObject({ corners: v.array(position), text: saidText, mend: saidText })),
   timings: v.array(
     v.strictObject({
       stageId: v.string(),
@@ -201,7 +205,7 @@ export const planFile = v.strictObject({
       freshCoats: v.optional(amount),
       mists: amount,
       isNotNow: v.boolean(),
-      text: v.string(),
+      text: saidText,
     }),
   ),
   sequence: v.nullable(
@@ -213,13 +217,13 @@ export const planFile = v.strictObject({
       endSeconds: amount,
       lowerBoundSeconds: amount,
       plainSeconds: amount,
-      text: v.string(),
+      text: saidText,
       pattern: v.optional(
         v.nullable(
           v.strictObject({
             kind: v.picklist(['pattern', 'free', 'shortest', 'oneAtATime']),
-            sentences: v.array(v.string()),
-            because: v.nullable(v.string()),
+            sentences: v.array(saidText),
+            because: v.nullable(saidText),
             wheelChanges: amount,
             seconds: amount,
             shortestSeconds: amount,
@@ -243,7 +247,7 @@ export const planFile = v.strictObject({
 })
 
 /** Never changed in place, at no depth. */
-type Fixed<T> = T extends object ? { readonly [K in keyof T]: Fixed<T[K]> } : T
+type Fixed<T> = T extends Message ? T : T extends object ? { readonly [K in keyof T]: Fixed<T[K]> } : T
 
 export type PlanFile = Fixed<v.InferOutput<typeof planFile>>
 

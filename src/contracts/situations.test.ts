@@ -1,3 +1,5 @@
+import type { Spoken } from '@/i18n/spoken'
+import { inEnglish } from '@/i18n/testEnglish'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import * as v from 'valibot'
@@ -62,7 +64,11 @@ const situations = v.parse(
 const onWheel = ({ kind }: Stage) => cleansWheel(kind)
 const effort = (plan: Plan) => plan.stages.filter(onWheel).reduce((sum, { rounds }) => sum + rounds, 0)
 
-type Check<K extends keyof Expected> = (plan: Plan, wanted: NonNullable<Expected[K]>, job: Job) => void
+type Check<K extends keyof Expected> = (
+  plan: Spoken<Plan>,
+  wanted: NonNullable<Expected[K]>,
+  job: Job,
+) => void
 
 const treats = (job: Job, stage: Stage, soil: Soil): boolean => {
   const product = job.cabinet.find(({ id }) => id === stage.productId)
@@ -172,7 +178,7 @@ describe('worked situations', () => {
   it.each(situations.map((one) => [one.name, one] as const))('%s', (_, { job: file, expect: wanted }) => {
     const read = readJob(file)
     if (!read.ok) throw new Error(JSON.stringify(read.problems))
-    const plan = makePlan(read.value.job)
+    const plan = inEnglish(makePlan(read.value.job))
     expect(Object.keys(wanted).length).toBeGreaterThan(0)
     for (const [name, value] of Object.entries(wanted)) {
       const check = checks[name as keyof Expected] as Check<never>

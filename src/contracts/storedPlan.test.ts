@@ -1,3 +1,5 @@
+import { inEnglish, sayInEnglish } from '@/i18n/testEnglish'
+import { withTexts, withoutTexts } from './saidText'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { planInOrder } from '@/core/order/orderPlan'
@@ -42,12 +44,33 @@ describe('a plan that is stored', () => {
     )
   })
 
+  it('of a version that stored sentences says them as they are', () => {
+    const sentences = inEnglish(plan)
+    const opened = readStoredPlan({ ...sentences, format: 'even-spoke/plan/1' })
+    expect(opened).toEqual(sentences)
+    expect(inEnglish(opened).headline).toBe(sentences.headline)
+  })
+
+  it('says a message of another version by the text that was stored with it', () => {
+    const stranger = { key: 'steps.gone', values: {}, text: 'Rinse the wheel.' }
+    const opened = readStoredPlan({ ...withTexts(plan, sayInEnglish), headline: stranger })
+    expect(inEnglish(opened).headline).toBe('Rinse the wheel.')
+    expect(inEnglish(opened).steps).toEqual(inEnglish(plan).steps)
+  })
+
+  it('carries no texts to a page that can say its messages', () => {
+    const said = withTexts(plan, sayInEnglish)
+    expect(said).not.toEqual(plan)
+    expect(withoutTexts(said, () => true)).toEqual(plan)
+    expect(withoutTexts(said, () => false)).toEqual(said)
+  })
+
   it('is not guessed at where it is none', () => {
     for (const none of [
       null,
       'plan',
       {},
-      { ...plan, format: 'even-spoke/plan/2' },
+      { ...plan, format: 'even-spoke/plan/3' },
       { ...plan, steps: 'many' },
     ])
       expect(() => readStoredPlan(none)).toThrow()

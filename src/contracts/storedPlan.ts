@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { planFile, planFormat, planStage, planStep, type PlanFile } from './planFile'
+import { earlierPlanFormats, planFile, planFormat, planStage, planStep, type PlanFile } from './planFile'
 
 /** What a version wrote was checked then; what a later one says beside it is not turned away. */
 const stage = v.looseObject({
@@ -17,7 +17,10 @@ const { entries } = planFile
 
 /** A plan as any version of the program stored it; what an earlier one did not say has the value that says so. */
 const storedPlan = v.looseObject({
-  format: v.literal(planFormat),
+  format: v.pipe(
+    v.picklist([planFormat, ...earlierPlanFormats]),
+    v.transform(() => planFormat),
+  ),
   service: v.optional(entries.service, 'maintain'),
   chosen: v.optional(entries.chosen, 'balanced'),
   alternatives: v.optional(entries.alternatives, []),

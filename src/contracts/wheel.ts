@@ -27,6 +27,11 @@ const tyreCode = v.pipe(
   }),
 )
 
+const contradictions = {
+  noLacquer: 'This finish has no lacquer that could peel. Choose a lacquered finish or another condition.',
+  noCorrosion: 'This finish does not corrode. Choose the finish below it or another condition.',
+}
+
 export const zoneFinish = v.pipe(
   v.strictObject({
     zone: oneOf(finishZones),
@@ -36,8 +41,8 @@ export const zoneFinish = v.pipe(
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return
     const { finish, condition } = dataset.value
-    const message = contradiction(finish, condition)
-    if (message === null) return
+    const wrong = contradiction(finish, condition)
+    if (wrong === null) return
     const path = {
       type: 'object',
       origin: 'value',
@@ -45,7 +50,7 @@ export const zoneFinish = v.pipe(
       key: 'condition',
       value: condition,
     } as const
-    addIssue({ message, input: condition, path: [path] })
+    addIssue({ message: contradictions[wrong], input: condition, path: [path] })
   }),
 )
 

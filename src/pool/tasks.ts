@@ -7,6 +7,9 @@ import type { BackupManifest } from '@/contracts/backup'
 import { readBackup } from './backup/readBackup'
 import { writeCalendar, type CalendarContents } from './writeCalendar'
 import { writePlan, type PlanFile } from '@/contracts/planFile'
+import { withTexts } from '@/contracts/saidText'
+import { shopSay } from '@/i18n/shopSay'
+import type { Plan } from '@/core/plan/plan'
 
 /** What is worked out away from the thread that answers requests. Plain values in and out. */
 export interface Tasks {
@@ -21,18 +24,21 @@ export interface Tasks {
   writeCalendar(contents: CalendarContents): string
 }
 
+/** A plan with its words beside its messages, as it is stored and sent. */
+const written = (plan: Plan): PlanFile => withTexts(writePlan(plan), shopSay())
+
 export const tasks: Tasks = {
   readBackup,
   writeCalendar,
   readCabinet: ({ text, currency }) => readCabinetText(text, currency),
   planText: (text) => {
     const read = readJobText(text)
-    return read.ok ? succeed(writePlan(planInOrder(read.value.job))) : read
+    return read.ok ? succeed(written(planInOrder(read.value.job))) : read
   },
   planFile: ({ file, order }) => {
     const job = jobOf(file)
     if (!job.ok) return job
     const planned = order ? takeOrder(job.value, order) : planInOrder(job.value)
-    return succeed(planned && writePlan(planned))
+    return succeed(planned && written(planned))
   },
 }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
-import { message } from '@/core/message/message'
+import { message, type Said } from '@/core/message/message'
 import { sayerOf, type Say } from '@/i18n/sayer'
 import { english } from '@/i18n/messages'
 import type { NamedDue } from '@/forecast/shopDue'
@@ -32,7 +32,7 @@ export interface CalendarJob {
   readonly id: string
   readonly vehicleName: string
   readonly wheelSetName: string
-  readonly headline: string
+  readonly headline: Said
   readonly operatorSeconds: number
   readonly plannedFor: Date
 }
@@ -79,9 +79,13 @@ export function writeCalendar({ shopName, now, due, jobs }: CalendarContents): s
       end: new Date(job.plannedFor.getTime() + job.operatorSeconds * 1000),
       stamp: now,
       summary: `${job.vehicleName}, ${job.wheelSetName}`,
-      description: job.headline,
+      description: say(job.headline),
     })
-    event.createAlarm({ type: ICalAlarmType.display, trigger: jobAlarmSeconds, description: job.headline })
+    event.createAlarm({
+      type: ICalAlarmType.display,
+      trigger: jobAlarmSeconds,
+      description: say(job.headline),
+    })
   }
   return calendar.toString()
 }

@@ -1,3 +1,5 @@
+import { shopSay } from '@/i18n/shopSay'
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { VisitCorrection } from '@/contracts/runEvent'
@@ -5,15 +7,15 @@ import type { Database } from '@/data/database'
 import { findJob } from '@/data/queries/jobs'
 import { addToVisitNote } from '@/data/queries/visits'
 
-const words: Record<RunEvent['kind'], string> = {
-  done: 'done',
-  skipped: 'skipped',
-  answered: 'done',
-  misted: 'misted',
-  undone: 'undone',
-  mistUndone: 'undone',
-  tapUndone: 'undone',
-}
+const keys = {
+  done: 'log.afterEnd.done',
+  skipped: 'log.afterEnd.skipped',
+  answered: 'log.afterEnd.done',
+  misted: 'log.afterEnd.misted',
+  undone: 'log.afterEnd.undone',
+  mistUndone: 'log.afterEnd.undone',
+  tapUndone: 'log.afterEnd.undone',
+} as const satisfies Record<RunEvent['kind'], string>
 
 /**
  * Adds taps that were made after a job was ended on another device to the note of its visit. Amounts and dates stay as they were
@@ -32,9 +34,9 @@ export async function correctVisit(
   const job = await findJob(database, jobId)
   if (!job) return gone
   const titles = new Map(job.plan.steps.map(({ id, title }) => [id, title] as const))
-  const lines = taps.map(
-    ({ kind, stepId, at }) =>
-      `After the end, ${at.slice(0, 16).replace('T', ' ')} UTC: ${titles.get(stepId) ?? stepId}, ${words[kind]}`,
+  const say = shopSay()
+  const lines = taps.map(({ kind, stepId, at }) =>
+    say(message(keys[kind], { time: at.slice(0, 16).replace('T', ' '), step: titles.get(stepId) ?? stepId })),
   )
   const written = await database.transaction((transaction) => addToVisitNote(transaction, jobId, lines))
   if (written === 'saved') return succeed(null)

@@ -1,3 +1,4 @@
+import { shopSay } from '@/i18n/shopSay'
 import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
 import { replay } from '@/core/run/runState'
@@ -74,7 +75,7 @@ export function finishJob(
       wheelSetId,
       jobId,
       finishedAt: now,
-      headline: stored.plan.headline,
+      headline: shopSay()(stored.plan.headline),
       result: input.result,
       note: input.note,
       operatorSeconds: outcome.operatorSeconds,

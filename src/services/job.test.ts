@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
@@ -207,7 +208,7 @@ it('taps that came after the end are added to the note of the visit, once', asyn
   const visit = (await listVisits(database, { size: 50 })).rows.find((one) => one.jobId === jobId)
   expect(visit?.note.split('\n')).toEqual([
     'All well',
-    `After the end, 2026-05-01 09:30 UTC: ${first?.title}, done`,
+    `After the end, 2026-05-01 09:30 UTC: ${sayInEnglish(first?.title ?? '')}, done`,
   ])
   const full = {
     taps: Array.from({ length: 80 }, (_, at) => ({ ...tap, at: minutesLater(100 + at).toISOString() })),

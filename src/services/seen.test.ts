@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
@@ -150,7 +151,7 @@ describe('the end of a job', () => {
         testSpot: { question: 'testSpot', spot: isFirst ? 'marked' : 'fine' },
         iron: { question: 'iron', iron: 'done' },
       }
-      if (step.asks === 'testSpot' && isFirst) marked = step.title.split(': ')[1] ?? ''
+      if (step.asks === 'testSpot' && isFirst) marked = sayInEnglish(step.title).split(': ')[1] ?? ''
       expect(await tell(job.id, step.id, seconds, answer[step.asks ?? ''])).toMatchObject({ ok: true })
       expect(seconds).toBeLessThan(2000)
     }

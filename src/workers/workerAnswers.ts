@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import type { Resumed } from '@/core/rescheduling/resume'
 import type { Result } from '@/core/result'
 import { planFormat, type PlanFile } from '@/contracts/planFile'
+import { saidText } from '@/contracts/saidText'
 import { readStoredPlan } from '@/contracts/storedPlan'
 
 const problem = v.object({ path: v.string(), found: v.string(), mend: v.string() })
@@ -11,7 +12,7 @@ const planAnswer = v.variant('ok', [
 ])
 const entry = v.looseObject({ stepId: v.string(), startSeconds: v.number(), endSeconds: v.number() })
 const resumedAnswer = v.nullable(
-  v.object({ entries: v.array(entry), lost: v.array(v.string()), dropped: v.array(v.string()) }),
+  v.object({ entries: v.array(entry), lost: v.array(saidText), dropped: v.array(v.string()) }),
 )
 
 /**

@@ -147,7 +147,7 @@ export async function addProduct(database: Queryable, product: Product, currency
   )
   await writeDetails(database, product)
   await countStock(database, product.id, product.stockMillilitres, currentTime(), {
-    note: 'At the beginning',
+    note: '',
   })
 }
 

@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import * as v from 'valibot'
 import { oneOf } from '@/contracts/fields'
 import { positions } from '@/core/wheel/position'
@@ -7,6 +8,7 @@ import { randomUUID } from 'node:crypto'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
 import { readStoredJob } from '@/contracts/storedJob'
+import { readSaid } from '@/contracts/saidText'
 import { readStoredPlan } from '@/contracts/storedPlan'
 import type { RunEvent } from '@/core/run/runEvent'
 import type { Queryable } from '../database'
@@ -108,7 +110,7 @@ export interface OpenJob {
   readonly wheelSetId: string
   readonly vehicleName: string
   readonly wheelSetName: string
-  readonly headline: string
+  readonly headline: Said
   readonly operatorSeconds: number
   readonly plannedFor: Date | null
   readonly startedAt: Date | null
@@ -163,7 +165,7 @@ export async function listOpenJobs(database: Queryable): Promise<OpenJob[]> {
     wheelSetId: row.wheel_set_id,
     vehicleName: row.vehicle_name,
     wheelSetName: row.wheel_set_name,
-    headline: row.headline,
+    headline: readSaid(row.headline),
     operatorSeconds: row.operator_seconds,
     plannedFor: row.planned_for,
     startedAt: row.started_at,
