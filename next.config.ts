@@ -28,13 +28,17 @@ const config: NextConfig = {
   },
 }
 
-/** Writes the types of the messages beside them: which there are, and which values each takes. */
+/**
+ * Writes the types of the messages beside them: which there are, and which values each takes. In the build messages are compiled, so that no
+ * page carries a parser.
+ */
 const withMessages = createNextIntlPlugin({
   requestConfig: './src/i18n/request.ts',
   experimental: {
     createMessagesDeclaration: readdirSync('messages/en')
       .filter((name) => name.endsWith('.json'))
       .map((name) => `./messages/en/${name}`),
+    messages: { path: './messages/en', format: 'json', locales: 'infer', precompile: true },
   },
 })
 

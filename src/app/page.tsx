@@ -2,7 +2,7 @@ import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
-import { format } from 'date-fns'
+import { formatDayOfWeek } from '@/i18n/format'
 import { isOwner } from '@/app/access'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
@@ -42,7 +42,7 @@ export default async function TodayPage() {
       <Live topics={['job', 'due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
-          <h1>{format(now, 'EEEE d MMMM')}</h1>
+          <h1>{formatDayOfWeek(now, 'long')}</h1>
           <p className="lead-text">
             {jobs.length === 0
               ? t('today.lead.noJobs')

@@ -2,7 +2,8 @@ import type { Translator } from '@/i18n/translator'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import { endOfWeek, format, isSameMonth } from 'date-fns'
+import { endOfWeek, isSameMonth } from 'date-fns'
+import { formatMonth } from '@/i18n/format'
 import { Live } from '@/app/_parts/Live'
 import { dueKinds, surenesses } from '@/core/due/dueItem'
 import { database } from '@/data/connection'
@@ -54,7 +55,7 @@ function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator):
   const how = pressing(item, now)
   if (how === 'over' || how === 'now' || how === 'missed') return t('due.groups.now')
   if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return t('due.groups.thisWeek')
-  return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : format(item.at, 'MMMM yyyy')
+  return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : formatMonth(item.at, 'long', true)
 }
 
 function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T[]][] {

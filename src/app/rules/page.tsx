@@ -2,20 +2,20 @@ import type { Translator } from '@/i18n/translator'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { CircleSlash, TriangleAlert } from 'lucide-react'
-import { schoolTexts, type SchoolSetting } from '@/core/schools/schools'
+import { sayChoice, type MethodSetting } from '@/core/methods/methods'
 import { ruleSubjects } from '@/core/rules/book'
+import type { Rule } from '@/core/rules/rule'
 import { ruleWords } from '@/core/rules/ruleWords'
-import { verdictNames } from '@/core/rules/rule'
+import { getSay } from '@/i18n/getSay'
+import type { Say } from '@/i18n/sayer'
+import { spoken } from '@/i18n/spoken'
 import { SearchLine } from '@/ui/SearchLine'
 
 export const generateMetadata = titled('rules.title')
 
-/** A shop setting as a rule names it. */
-const methodText = ({ name, value }: SchoolSetting, t: Translator): string => {
-  const { question, choices } = schoolTexts[name]
-  const chosen = choices.find((choice) => choice.value === value)
-  return t('rules.method', { question, choice: chosen?.text ?? String(value) })
-}
+/** The setting that switches a rule on, as a rule names it. */
+const methodText = ({ name, value }: MethodSetting, t: Translator, say: Say): string =>
+  t('rules.whileMethod', { question: t(`methods.${name}.question`), choice: say(sayChoice(name, value)) })
 
 const icons = { withCare: TriangleAlert, no: CircleSlash }
 
@@ -25,15 +25,20 @@ export default async function RulesPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
   const t = await getTranslations()
+  const say = await getSay()
 
   const { q } = await searchParams
   const search = (typeof q === 'string' ? q : '').slice(0, 100)
   const words = search.toLowerCase().split(/\s+/).filter(Boolean)
   const subjects = ruleSubjects
     .map(({ name, rules }) => ({
+      name: t(`rules.subjects.${name}`),
+      rules: rules.map((rule: Rule) => ({ ...spoken(rule, say), about: say(ruleWords(rule)) })),
+    }))
+    .map(({ name, rules }) => ({
       name,
-      rules: rules.filter((rule) => {
-        const text = `${name} ${rule.id} ${rule.reason} ${rule.care ?? ''} ${ruleWords(rule)}`.toLowerCase()
+      rules: rules.filter(({ id, reason, care = '', about }) => {
+        const text = `${name} ${id} ${reason} ${care} ${about}`.toLowerCase()
         return words.every((word) => text.includes(word))
       }),
     }))
@@ -61,14 +66,14 @@ export default async function RulesPage({
               return (
                 <li key={rule.id} id={rule.id} className="row-item rule-row">
                   <span className={`verdict is-${rule.verdict}`}>
-                    <Icon aria-hidden size={18} /> {verdictNames[rule.verdict]}
+                    <Icon aria-hidden size={18} /> {t(`terms.verdict.${rule.verdict}`)}
                   </span>
                   <div>
                     <p>{rule.reason}</p>
                     {rule.care && <p className="caution mt-1">{rule.care}</p>}
                     <p className="soft">
-                      {ruleWords(rule)}
-                      {rule.school && t('rules.whileMethod', { method: methodText(rule.school, t) })}
+                      {rule.about}
+                      {rule.school && methodText(rule.school, t, say)}
                       {rule.safety && t('rules.fixed')}
                     </p>
                   </div>

@@ -2,5 +2,5 @@ import type { ReactNode } from 'react'
 import { Words } from '@/i18n/Words'
 
 export default function SettingsLayout({ children }: { children: ReactNode }) {
-  return <Words of={['settings', 'estimates', 'access', 'photos']}>{children}</Words>
+  return <Words of={['settings', 'methods', 'estimates', 'access', 'photos']}>{children}</Words>
 }

@@ -3,8 +3,6 @@ import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
 import { Link } from '@/ui/Link'
-import { finishNames } from '@/core/finishes/finish'
-import { vehicleKindNames } from '@/core/wheel/position'
 import { database } from '@/data/connection'
 import { countWheelSets, listWheelSets } from '@/data/queries/wheelSets'
 import { formatAgo } from '@/i18n/format'
@@ -69,7 +67,7 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
                   id={`w${set.id.slice(0, 8)}`}
                   label={t('wheels.drawing', {
                     spokes: wheel.wheel.spokeCount,
-                    finish: finishNames[face?.finish ?? 'unknown'],
+                    finish: t(`terms.finish.${face?.finish ?? 'unknown'}`),
                   })}
                 />
               ) : (
@@ -79,8 +77,9 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
                 <h3>{set.vehicleName}</h3>
                 <p>{set.name}</p>
                 <p className="soft">
-                  {vehicleKindNames[set.vehicleKind]}, {set.wheels.length}{' '}
-                  {set.wheels.length === 1 ? 'wheel' : 'wheels'}, {finishNames[face?.finish ?? 'unknown']}
+                  {t(`terms.vehicleKind.${set.vehicleKind}`)}, {set.wheels.length}{' '}
+                  {set.wheels.length === 1 ? 'wheel' : 'wheels'},{' '}
+                  {t(`terms.finish.${face?.finish ?? 'unknown'}`)}
                 </p>
                 <p className="soft">
                   {set.lastVisitAt

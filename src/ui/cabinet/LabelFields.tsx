@@ -1,9 +1,9 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
-import { longestKinds, longestNames, longestOf } from '@/core/chemistry/longest'
-import { deliveries, deliveryNames, protectionWearNames, protectionWears } from '@/core/chemistry/family'
+import { longestKinds, longestOf } from '@/core/chemistry/longest'
+import { deliveries, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
-import { capital } from '@/core/words/sayPlan'
+import { capitalised } from '@/i18n/sayer'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
 import { valuesOfFamily, type ProductValues } from './productValues'
@@ -16,21 +16,19 @@ interface LabelFieldsProps {
   readonly mendOf: (...paths: string[]) => string | undefined
 }
 
-const familyChoices = familyIds.map((id) => [id, familyOf(id).name] as const)
-
 /** What stays where a product turns out to be of another family: what its label does not say. */
 const kept = ({ id, name, packPrice, packMillilitres, stockMillilitres, note, containsFluoride, fluorideChecked }: ProductValues) => ({
   id, name, packPrice, packMillilitres, stockMillilitres, note, containsFluoride, fluorideChecked,
 }) // prettier-ignore
 
 function familyHint(id: FamilyId, t: Translator): string {
-  const { purposeText, bleeds, residue, odour } = familyOf(id)
+  const { bleeds, residue, odour } = familyOf(id)
   const also = [
     bleeds && t('cabinet.product.hints.bleeds'),
     residue === 2 && t('cabinet.product.hints.residue'),
     odour === 2 && t('cabinet.product.hints.odour'),
   ]
-  return [`${capital(purposeText)}.`, ...also.filter((one) => one !== false)].join(' ')
+  return [`${capitalised(t(`terms.familyPurpose.${id}`))}.`, ...also.filter((one) => one !== false)].join(' ')
 }
 
 /** What the label says: name, family, strength, dwell, and what it costs. */
@@ -65,7 +63,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
         id="family"
         label={t('cabinet.product.family')}
         value={values.family}
-        choices={familyChoices}
+        choices={familyIds.map((id) => [id, t(`terms.family.${id}`)] as const)}
         set={(id) => change({ ...valuesOfFamily(id), ...kept(values) })}
         hint={familyHint(values.family, t)}
       />
@@ -83,7 +81,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
         value={values.delivery}
         choices={deliveries
           .filter((delivery) => family.carriers.includes(delivery) || delivery === values.delivery)
-          .map((delivery) => [delivery, deliveryNames[delivery]])}
+          .map((delivery) => [delivery, t(`terms.delivery.${delivery}`)])}
         set={(delivery) => change({ delivery })}
       />
       {number('dwellMin', t('cabinet.product.dwellMin'), 'dwellSeconds.min')}
@@ -97,10 +95,10 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
             [
               '',
               t('cabinet.product.longest.asType', {
-                meaning: longestNames[longestOf({ family: values.family })],
+                meaning: t(`terms.longest.${longestOf({ family: values.family })}`),
               }),
             ],
-            ...longestKinds.map((kind) => [kind, longestNames[kind]] as const),
+            ...longestKinds.map((kind) => [kind, t(`terms.longest.${kind}`)] as const),
           ]}
           set={(longest) => change({ longest })}
         />
@@ -114,8 +112,8 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
           label={t('cabinet.product.wear.label')}
           value={values.wear}
           choices={[
-            ['', t('cabinet.product.wear.asType', { wear: protectionWearNames[family.wear] })],
-            ...protectionWears.map((wear) => [wear, protectionWearNames[wear]] as const),
+            ['', t('cabinet.product.wear.asType', { wear: t(`terms.wear.${family.wear}`) })],
+            ...protectionWears.map((wear) => [wear, t(`terms.wear.${wear}`)] as const),
           ]}
           set={(wear) => change({ wear })}
         />

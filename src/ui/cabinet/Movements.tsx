@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { movementNames, type MovementKind } from '@/core/chemistry/stockMovement'
+import type { MovementKind } from '@/core/chemistry/stockMovement'
 import { formatDay, formatMillilitres } from '@/i18n/format'
 
 interface ShownMovement {
@@ -29,7 +29,7 @@ export function Movements({
       {movements.map(({ id, at, kind, millilitres, leftMillilitres, note }) => (
         <li key={id} className="row-item stock-row">
           <span>
-            <span className="number">{formatDay(at, now)}</span> {movementNames[kind]}
+            <span className="number">{formatDay(at, now)}</span> {t(`terms.movement.${kind}`)}
             {note && <span className="soft">, {note}</span>}
           </span>
           <span className="number">

@@ -1,6 +1,6 @@
+import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { familyOf } from '@/core/chemistry/families'
-import { protectionWearNames } from '@/core/chemistry/family'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { isRunningOut, stockShare } from '@/core/chemistry/stockLeft'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
@@ -16,8 +16,8 @@ interface ProductRowsProps {
   readonly estimates: OwnEstimates
 }
 
-const mildness = (product: Product): string =>
-  familyOf(product.family).purpose === 'clean' ? `, ${protectionWearNames[wearOf(product)]}` : ''
+const mildness = (product: Product, t: Translator): string =>
+  familyOf(product.family).purpose === 'clean' ? `, ${t(`terms.wear.${wearOf(product)}`)}` : ''
 
 /** The products that plans choose from: what each is, how it is used, and how much of it is left. */
 export function ProductRows({ products, currency, dilutionStyle, estimates }: ProductRowsProps) {
@@ -31,8 +31,8 @@ export function ProductRows({ products, currency, dilutionStyle, estimates }: Pr
             <Link href={`/cabinet/${pathOfId(product.id)}`}>{product.name}</Link>
             <br />
             <span className="soft">
-              {familyOf(product.family).name}, {writeDilution(product.strength, dilutionStyle)}
-              {mildness(product)}
+              {t(`terms.family.${product.family}`)}, {writeDilution(product.strength, dilutionStyle)}
+              {mildness(product, t)}
               {product.containsFluoride && t('cabinet.product.neverPlanned')}
             </span>
           </div>

@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import { familyOf } from '@/core/chemistry/families'
-import { soilNames, soils } from '@/core/soils/soil'
+import { soils } from '@/core/soils/soil'
 import { ChoiceField } from '../form/ChoiceField'
 import type { ProductValues } from './productValues'
 
@@ -26,7 +26,7 @@ export function RatingFields({ values, change }: RatingFieldsProps) {
           <ChoiceField
             key={soil}
             id={`rating-${soil}`}
-            label={soilNames[soil]}
+            label={t(`terms.soil.${soil}`)}
             value={values.ratings[soil] ?? ''}
             choices={[
               ['', t('cabinet.product.ratings.typical', { rating: family.ratings[soil] ?? 0 })],

@@ -4,7 +4,7 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { familyOf, type FamilyId } from '@/core/chemistry/families'
+import type { FamilyId } from '@/core/chemistry/families'
 import { starterCabinet, usualStart } from '@/core/chemistry/starterCabinet'
 import { ProblemAlert } from '../form/ProblemAlert'
 import type { FormAction } from '../form/formAction'
@@ -38,7 +38,7 @@ export function StarterProducts({ add }: { readonly add: FormAction<readonly Fam
               checked={chosen.includes(family)}
               onChange={() => toggle(family)}
             />
-            <span className="soft">{familyOf(family).purposeText}</span>
+            <span className="soft">{t(`terms.familyPurpose.${family}`)}</span>
           </li>
         ))}
       </ul>

@@ -5,15 +5,7 @@ import { Link } from '@/ui/Link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import {
-  stiffnesses,
-  toolDuties,
-  toolKindNames,
-  toolKinds,
-  usualDuty,
-  type Tool,
-  type ToolKind,
-} from '@/core/tools/tool'
+import { stiffnesses, toolDuties, toolKinds, usualDuty, type Tool, type ToolKind } from '@/core/tools/tool'
 import type { FormAction } from '../form/formAction'
 import { DraftNote } from '../form/DraftNote'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -92,7 +84,7 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
           >
             {toolKinds.map((kind) => (
               <option key={kind} value={kind}>
-                {toolKindNames[kind]}
+                {t(`terms.toolKind.${kind}`)}
               </option>
             ))}
           </Form.Select>

@@ -1,7 +1,6 @@
 import { useTranslations } from 'next-intl'
 import { comparedSoils, type CleanWheelCost, type ComparedSoil } from '@/core/cost/cleanWheelCost'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
-import { soilNames } from '@/core/soils/soil'
 import { Link } from '@/ui/Link'
 import { formatMillilitres, formatSmallMoney } from '@/i18n/format'
 
@@ -24,7 +23,7 @@ export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsP
       <div className="section-head">
         <h2 id="costs">{t('cabinet.costs.title')}</h2>
       </div>
-      <p className="soft mt-2">{t('cabinet.costs.explained', { soil: soilNames[soil] })}</p>
+      <p className="soft mt-2">{t('cabinet.costs.explained', { soil: t(`terms.soil.${soil}`) })}</p>
       <nav className="chips mt-2 mb-2" aria-label={t('cabinet.costs.soil')}>
         {comparedSoils.map((one) => (
           <Link
@@ -34,7 +33,7 @@ export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsP
             aria-current={one === soil ? 'true' : undefined}
             scroll={false}
           >
-            {soilNames[one]}
+            {t(`terms.soil.${one}`)}
           </Link>
         ))}
       </nav>

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { coolingOf } from '@/core/conditions/hotBrakes'
-import { positionNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import type { ConditionsFile } from '@/contracts/conditions'
 import { CoolingChart } from './CoolingChart'
 
@@ -46,7 +46,7 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
           <Form.Select value={position} onChange={(event) => setPosition(event.target.value as Position)}>
             {positions.map((one) => (
               <option key={one} value={one}>
-                {positionNames[one]}
+                {t(`terms.position.${one}`)}
               </option>
             ))}
           </Form.Select>

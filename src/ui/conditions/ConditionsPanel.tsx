@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Plan } from '@/core/plan/plan'
 import type { Result } from '@/core/result'
-import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { conditionsFile, type ConditionsFile } from '@/contracts/conditions'
 import type { ThermometerReading, WeatherReading } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
@@ -122,7 +122,11 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
     const { celsius, at, isSimulated } = answer.value
     setSaid(
-      t('conditions.measured', { wheel: positionNames[position], celsius, simulated: String(isSimulated) }),
+      t('conditions.measured', {
+        wheel: t(`terms.position.${position}`),
+        celsius,
+        simulated: String(isSimulated),
+      }),
     )
     change?.({ ...conditions, readings: [...conditions.readings, { position, celsius, at }] })
   }
@@ -223,7 +227,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
             const timing = surfaceAt(position)
             return (
               <li key={position} className="row-item">
-                <b>{positionShortNames[position]}</b>
+                <b>{t(`terms.positionShort.${position}`)}</b>
                 <span>
                   {timing ? `${Math.round(timing.surfaceCelsius)} °C` : '–'}{' '}
                   <span className="soft">
@@ -234,7 +238,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
                   variant="outline-secondary"
                   size="sm"
                   disabled={asking}
-                  aria-label={t('conditions.measureWheel', { wheel: positionNames[position].toLowerCase() })}
+                  aria-label={t('conditions.measureWheel', { wheel: t(`terms.wheel.${position}`) })}
                   onClick={() => void measure(position)}
                 >
                   <Thermometer aria-hidden size={16} /> {t('conditions.measure')}

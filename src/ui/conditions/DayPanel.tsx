@@ -3,7 +3,6 @@
 import { useTranslations } from 'next-intl'
 import { useDeferredValue, useMemo } from 'react'
 import { hoursAt } from '@/core/timing/workHours'
-import { positionNames } from '@/core/wheel/position'
 import { conditionsOf } from '@/contracts/conditions'
 import type { JobFile } from '@/contracts/jobFile'
 import { DayChart } from './CoolingChart'
@@ -32,7 +31,7 @@ export function DayPanel(props: DayPanelProps) {
       }
       const hours = hoursAt(corner, 'trigger', conditions, estimates)
       return {
-        name: positionNames[position],
+        name: t(`terms.position.${position}`),
         hours,
         heat: hours.reduce((sum, hour) => sum + hour.surfaceCelsius, 0),
       }

@@ -1,7 +1,7 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
-import { format } from 'date-fns'
+import { formatFullDay, formatTimeOfDay } from '@/i18n/format'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -80,7 +80,9 @@ export function CalendarPanel({ path, renew, fetchIt }: CalendarPanelProps) {
                   <b>{summary}</b>
                   <p className="soft">{description}</p>
                 </div>
-                <span className="when">{format(start, allDay ? 'd MMM yyyy' : 'd MMM yyyy, HH:mm')}</span>
+                <span className="when">
+                  {allDay ? formatFullDay(start) : `${formatFullDay(start)}, ${formatTimeOfDay(start)}`}
+                </span>
               </li>
             ))}
           </ul>

@@ -1,10 +1,10 @@
 import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
-import { differenceInCalendarDays, format } from 'date-fns'
+import { differenceInCalendarDays } from 'date-fns'
 import { Link } from '@/ui/Link'
 import type { DueItem } from '@/core/due/dueItem'
-import { formatDay } from '@/i18n/format'
+import { formatDay, formatMonth, formatTimeOfDay, formatWeekday } from '@/i18n/format'
 import { DueActions, type DueActionsProps } from './DueActions'
 import { monthsOnAxis, placeOnAxis } from './dueAxis'
 
@@ -30,10 +30,17 @@ export function pressing(
 
 const whenText = (item: DueItem, now: Date, t: Translator): string => {
   const days = differenceInCalendarDays(item.at, now)
-  if (item.kind === 'cureOver') return format(item.at, days === 0 ? 'HH:mm' : 'EEE HH:mm')
+  if (item.kind === 'cureOver')
+    return days === 0
+      ? formatTimeOfDay(item.at)
+      : `${formatWeekday(item.at, 'short')} ${formatTimeOfDay(item.at)}`
   if (item.isMissed) return t('due.missed')
   if (days < 0) return t('due.overdue', { days: -days })
-  return days === 0 ? t('due.today') : days < soonDays ? format(item.at, 'EEEE') : formatDay(item.at, now)
+  return days === 0
+    ? t('due.today')
+    : days < soonDays
+      ? formatWeekday(item.at, 'long')
+      : formatDay(item.at, now)
 }
 
 /** From when to when it may fall due, and how sure that is; a date that is known says nothing more. */
@@ -77,7 +84,7 @@ export function DueAxis({ now }: { readonly now: Date }) {
         <b style={{ left: `${placeOnAxis(now, now) * 100}%` }}>{t('due.bar.now')}</b>
         {monthsOnAxis(now).map((month) => (
           <span key={month.getTime()} style={{ left: `${placeOnAxis(month, now) * 100}%` }}>
-            {format(month, 'MMM')}
+            {formatMonth(month, 'short')}
           </span>
         ))}
       </div>

@@ -1,7 +1,7 @@
 import type { Message } from '@/core/message/message'
 import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
-import { services, type ServiceId } from '@/core/visit-kinds/service'
+import type { ServiceId } from '@/core/visit-kinds/service'
 import { Link } from '@/ui/Link'
 
 export interface ShownVisitTogether {
@@ -46,7 +46,7 @@ export function VisitsTogether({ visits, count }: VisitsTogetherProps) {
                 href={`/wheels/${wheelSetId}/intake?service=${service}`}
                 className="btn btn-outline-secondary"
               >
-                {t('due.together.plan', { service: services[service].name.toLowerCase() })}
+                {t('due.together.plan', { service: t(`terms.visit.${service}`) })}
               </Link>
             )}
           </li>

@@ -1,7 +1,8 @@
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { currentTime } from '@/clock'
-import { format, isSameDay } from 'date-fns'
+import { isSameDay } from 'date-fns'
+import { formatWeekday } from '@/i18n/format'
 import { formatDuration } from '@/i18n/format'
 
 interface WeekLoadProps {
@@ -31,7 +32,7 @@ export function WeekLoad({ days }: WeekLoadProps) {
           </span>
           <i className="is-due" style={{ height: height(load.dueMinutes) }} />
           <i style={{ height: height(load.plannedMinutes) }} />
-          {isSameDay(load.day, currentTime()) ? t('today.week.today') : format(load.day, 'EEE')}
+          {isSameDay(load.day, currentTime()) ? t('today.week.today') : formatWeekday(load.day, 'short')}
         </div>
       ))}
     </div>
@@ -41,4 +42,5 @@ export function WeekLoad({ days }: WeekLoadProps) {
 const dayWords = (
   { day, plannedMinutes, dueMinutes }: WeekLoadProps['days'][number],
   t: Translator,
-): string => t('today.week.day', { day: format(day, 'EEEE'), planned: plannedMinutes, due: dueMinutes })
+): string =>
+  t('today.week.day', { day: formatWeekday(day, 'long'), planned: plannedMinutes, due: dueMinutes })

@@ -1,7 +1,7 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { LookGrade } from '@/core/protection/record'
-import { positionShortNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { LookChips } from './LookChips'
 import { lookGrades } from './lookWords'
 
@@ -53,7 +53,10 @@ export function MoreToSay({ positions, at, choose, senses, change }: MoreToSayPr
       <div className="mt-2">
         <LookChips
           label={t('protection.check.oneWheel')}
-          choices={positions.map((position) => ({ name: positionShortNames[position], choice: position }))}
+          choices={positions.map((position) => ({
+            name: t(`terms.positionShort.${position}`),
+            choice: position,
+          }))}
           isChosen={(position) => at.length === 1 && at[0] === position}
           choose={(position) => choose([position])}
         />

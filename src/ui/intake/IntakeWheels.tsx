@@ -1,6 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { soilNames } from '@/core/soils/soil'
-import { positionNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
@@ -32,18 +31,18 @@ export function IntakeWheels({ wheels, values: { loads, off }, at, choose }: Int
         const own = loads[position] ?? {}
         const isOff = off.includes(position)
         const isChosen = at.position === position
-        const graded = heaviest(own).map(({ soil, grade }) => `${soilNames[soil]} ${grade}`)
+        const graded = heaviest(own).map(({ soil, grade }) => `${t(`terms.soil.${soil}`)} ${grade}`)
         return (
           <div className={`intake-wheel${isOff ? ' is-off' : ''}${isChosen ? ' is-chosen' : ''}`}>
             <WheelDrawing
               {...wheel}
               id={position}
-              label={positionNames[position]}
+              label={t(`terms.position.${position}`)}
               loads={own}
               selected={isChosen ? at.zone : null}
               onZone={(zone) => choose({ position, zone })}
             />
-            <h3>{positionNames[position]}</h3>
+            <h3>{t(`terms.position.${position}`)}</h3>
             <p className="soft">
               {isOff ? t('intake.skipped') : graded.join(', ') || t('intake.nothingGraded')}
             </p>

@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
-import { serviceIds, services } from '@/core/visit-kinds/service'
-import { capital } from '@/core/words/sayPlan'
+import { serviceIds } from '@/core/visit-kinds/service'
+import { capitalised } from '@/i18n/sayer'
 import { places } from '../conditions/place'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
@@ -15,8 +15,6 @@ interface VisitFieldsProps {
   readonly lastReadingKilometres: number | null
   readonly problemAt: (path: string) => string | undefined
 }
-
-const serviceChoices = serviceIds.map((id) => [id, services[id].name] as const)
 
 /** What the visit is for, how far was driven, and the weather at the wheels. */
 export function VisitFields({ values, change, drive, lastReadingKilometres, problemAt }: VisitFieldsProps) {
@@ -34,7 +32,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         label={t('intake.service')}
         className="field is-wide"
         value={values.service}
-        choices={serviceChoices}
+        choices={serviceIds.map((id) => [id, t(`terms.service.${id}`)] as const)}
         set={(service) => change({ service })}
       />
       <TextField
@@ -84,7 +82,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         label={t('intake.place')}
         className="field"
         value={values.place}
-        choices={places.map((place) => [place, capital(t(`terms.place.${place}`))] as const)}
+        choices={places.map((place) => [place, capitalised(t(`terms.place.${place}`))] as const)}
         set={(place) => change({ place })}
       />
     </>

@@ -1,7 +1,7 @@
 import { useTranslations } from 'next-intl'
-import { gradeNames, grades, soilNames, type Soil } from '@/core/soils/soil'
-import { axleOf, positionNames, type Position } from '@/core/wheel/position'
-import { zoneNames, type Zone } from '@/core/wheel/zone'
+import { grades, type Soil } from '@/core/soils/soil'
+import { axleOf, type Position } from '@/core/wheel/position'
+import type { Zone } from '@/core/wheel/zone'
 import { GradePicture } from './GradePicture'
 import type { IntakeValues } from './intakeValues'
 import type { Spot } from './IntakeWheels'
@@ -33,7 +33,7 @@ export function ZonePanel(props: ZonePanelProps) {
   return (
     <>
       <h2>
-        {positionNames[at.position]}, {zoneNames[at.zone]}
+        {t(`terms.position.${at.position}`)}, {t(`terms.zone.${at.zone}`)}
       </h2>
       <div className="chips" role="group" aria-label={t('intake.zone')}>
         {zones
@@ -46,7 +46,7 @@ export function ZonePanel(props: ZonePanelProps) {
               aria-pressed={zone === at.zone}
               onClick={() => choose(zone)}
             >
-              {zoneNames[zone]}
+              {t(`terms.zone.${zone}`)}
             </button>
           ))}
       </div>
@@ -75,9 +75,9 @@ interface GradeRowProps {
 function GradeRow({ soil, value, disabled, set }: GradeRowProps) {
   const t = useTranslations()
   return (
-    <div className="grade-row" role="group" aria-label={soilNames[soil]}>
+    <div className="grade-row" role="group" aria-label={t(`terms.soil.${soil}`)}>
       <div>
-        <b>{soilNames[soil]}</b>
+        <b>{t(`terms.soil.${soil}`)}</b>
         <div className="sign">{t(`terms.soilSign.${soil}`)}</div>
       </div>
       <div className="grades">
@@ -86,8 +86,8 @@ function GradeRow({ soil, value, disabled, set }: GradeRowProps) {
             key={step}
             type="button"
             aria-pressed={value === step}
-            aria-label={`${soilNames[soil]} ${step}, ${gradeNames[step]}`}
-            title={gradeNames[step]}
+            aria-label={`${t(`terms.soil.${soil}`)} ${step}, ${t(`terms.grade.${step}`)}`}
+            title={t(`terms.grade.${step}`)}
             disabled={disabled}
             onClick={() => set(step)}
           >

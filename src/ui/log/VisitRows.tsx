@@ -3,10 +3,7 @@ import { useTranslations } from 'next-intl'
 import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { Leftover } from '@/core/run/leftover'
-import { visitResultNames, type VisitResult } from '@/core/run/visitResult'
-import { soilNames } from '@/core/soils/soil'
-import { positionNames } from '@/core/wheel/position'
-import { zoneNames } from '@/core/wheel/zone'
+import type { VisitResult } from '@/core/run/visitResult'
 import { formatDay, formatDuration, formatMillilitres, formatMoney } from '@/i18n/format'
 
 /** A visit as the log shows it. */
@@ -31,10 +28,11 @@ export interface ShownVisit {
 const icons = { clean: CircleCheck, someLeft: CircleDashed, notClean: CircleX }
 
 function ResultMark({ result }: { readonly result: VisitResult }) {
+  const t = useTranslations()
   const Icon = icons[result]
   return (
     <span className={`result-mark is-${result}`}>
-      <Icon aria-hidden size={17} /> {visitResultNames[result]}
+      <Icon aria-hidden size={17} /> {t(`terms.result.${result}`)}
     </span>
   )
 }
@@ -43,8 +41,8 @@ function ResultMark({ result }: { readonly result: VisitResult }) {
 function leftoverText(leftovers: readonly Leftover[], t: Translator): string {
   const wheels = new Map<string, string[]>()
   for (const { position, zone, soil } of leftovers) {
-    const spot = t('log.leftover', { soil: soilNames[soil], zone: zoneNames[zone] })
-    wheels.set(spot, [...(wheels.get(spot) ?? []), positionNames[position].toLowerCase()])
+    const spot = t('log.leftover', { soil: t(`terms.soil.${soil}`), zone: t(`terms.zone.${zone}`) })
+    wheels.set(spot, [...(wheels.get(spot) ?? []), t(`terms.wheel.${position}`)])
   }
   return [...wheels].map(([spot, where]) => `${spot} (${where.join(', ')})`).join('; ')
 }

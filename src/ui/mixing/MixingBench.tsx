@@ -17,7 +17,7 @@ import {
   type Mix,
 } from '@/core/dilution'
 import type { OunceSystem } from '@/core/quantity/volume'
-import { formatMillilitres } from '@/i18n/format'
+import { formatNumber, formatMillilitres } from '@/i18n/format'
 import type { FormAction } from '../form/formAction'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
@@ -185,7 +185,7 @@ export function MixingBench(props: MixingBenchProps) {
               {reading.kind === 'mix' && reading.inLanceBottle && (
                 <p className="soft">
                   {t('mixing.lanceShare', {
-                    percent: (lanceSurfaceFraction(recipe.value.realFraction, flow) * 100).toFixed(2),
+                    percent: formatNumber(lanceSurfaceFraction(recipe.value.realFraction, flow) * 100, 2),
                   })}
                 </p>
               )}
@@ -255,12 +255,12 @@ export function MixingBench(props: MixingBenchProps) {
         <p className="soft" aria-live="polite">
           {t('mixing.lance.flow', {
             washer: String(lance.washerLitresPerMinute),
-            draw: draw.toFixed(2),
+            draw: formatNumber(draw, 2),
           })}{' '}
           {calibrated &&
             (calibrated.ok ? (
               <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
-                {t('mixing.lance.useMeasured', { litres: calibrated.value.toFixed(2) })}
+                {t('mixing.lance.useMeasured', { litres: formatNumber(calibrated.value, 2) })}
               </button>
             ) : (
               calibrated.problems.map(({ mend }) => mend).join(' ')

@@ -1,7 +1,7 @@
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { Link } from '@/ui/Link'
-import { positionNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { formatDay } from '@/i18n/format'
 
 export interface ShownPhotograph {
@@ -18,7 +18,7 @@ interface PhotographStripProps {
 
 /** Of which wheels it is. */
 export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>, t: Translator): string =>
-  positions.length === 0 ? t('photos.wholeSet') : positions.map((at) => positionNames[at]).join(', ')
+  positions.length === 0 ? t('photos.wholeSet') : positions.map((at) => t(`terms.position.${at}`)).join(', ')
 
 /** Photographs side by side, each to be opened. */
 export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStripProps) {

@@ -1,29 +1,26 @@
-import { useTranslations } from 'next-intl'
-import { deliveryNames } from '@/core/chemistry/family'
+import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
-import type { Fill, Plan, StageKind } from '@/core/plan/plan'
-import { listed } from '@/core/words/listed'
-import { isOnRubber } from '@/core/acts/stageKind'
+import type { Fill, StageKind } from '@/core/plan/plan'
 import { formatMillilitres } from '@/i18n/format'
+import type { SpokenPlan } from '@/i18n/spoken'
 import { BottleDrawing } from './BottleDrawing'
 import { useTicks } from './useTicks'
 
 interface FillListProps {
   readonly jobId: string
-  readonly plan: Pick<Plan, 'fills' | 'stages' | 'amounts' | 'steps'>
+  readonly plan: Pick<SpokenPlan, 'fills' | 'stages' | 'amounts' | 'steps'>
   readonly dilutionStyle: DilutionStyle
 }
 
-const targetNames: Partial<Record<StageKind, string>> = { arch: 'arches', tyre: 'tyres', dress: 'tyres' }
+const targetOf = (kind: StageKind): 'arches' | 'tyres' | 'wheels' =>
+  kind === 'arch' ? 'arches' : kind === 'tyre' || kind === 'dress' ? 'tyres' : 'wheels'
 
-/** What a filled bottle is for: "arches and tyres". */
-function targetsOf({ stageIds }: Fill, { stages }: FillListProps['plan']): string {
-  const kinds = stageIds.flatMap((id) => stages.find((stage) => stage.id === id)?.kind ?? [])
-  const names = kinds.map((kind) =>
-    isOnRubber(kind) || kind === 'dress' ? (targetNames[kind] ?? 'tyres') : 'wheels',
-  )
-  return listed([...new Set(names)])
-}
+/** What a filled bottle is for. */
+const targetsOf = ({ stageIds }: Fill, { stages }: FillListProps['plan']) => [
+  ...new Set(
+    stageIds.flatMap((id) => stages.filter((stage) => stage.id === id).map(({ kind }) => targetOf(kind))),
+  ),
+]
 
 const idOf = ({ productName, container, stageIds }: Fill): string =>
   `${productName}.${container}.${stageIds.join()}`
@@ -36,6 +33,7 @@ const readyText = ({ steps }: FillListProps['plan']): string | undefined =>
 export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
   'use memo'
   const t = useTranslations()
+  const format = useFormatter()
 
   const { ticked, toggle } = useTicks(`fill.${jobId}`)
   if (plan.fills.length === 0) return null
@@ -69,7 +67,8 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                     {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}
                   </span>
                   <span className="soft">
-                    {deliveryNames[container]}, {targetsOf(fill, plan)}
+                    {t(`terms.delivery.${container}`)},{' '}
+                    {format.list(targetsOf(fill, plan).map((target) => t(`plan.product.targets.${target}`)))}
                   </span>
                   {short !== undefined && short > 0 && (
                     <span className="fill-short">

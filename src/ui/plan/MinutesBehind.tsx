@@ -3,13 +3,16 @@ import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { contactOf } from '@/core/operator-time/operatorTime'
 import type { Act } from '@/core/plan/plan'
-import { capital, nameCorners } from '@/core/words/sayPlan'
+import { sayWhere } from '@/core/reasons/sayCorners'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { spokeGapMillimetres, wheelGeometry } from '@/core/wheel-geometry'
 import type { Position } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
+import { formatNumber } from '@/i18n/format'
+import { capitalised } from '@/i18n/sayer'
+import { useSay } from '@/i18n/useSay'
 
-const times = (factor: number): string => `${factor.toFixed(2)} ×`
+const times = (factor: number): string => `${formatNumber(factor, 2)} ×`
 
 /** Wheels that ask for the same contact, in words. */
 function wheelsByContact({ corners, estimates }: Pick<JobFile, 'corners' | 'estimates'>, t: Translator) {
@@ -42,6 +45,7 @@ function wheelsByContact({ corners, estimates }: Pick<JobFile, 'corners' | 'esti
 export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 'estimates' | 'pace'> }) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const positions = jobFile.corners.map(({ position }) => position)
   const paces = Object.entries(jobFile.pace).flatMap(([act, pace]) =>
@@ -53,7 +57,7 @@ export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 
       <ul>
         {wheelsByContact(jobFile, t).map(({ text, positions: alike }) => (
           <li key={text}>
-            <b>{capital(nameCorners(alike, positions))}</b>: {text}
+            <b>{capitalised(say(sayWhere(alike, positions)))}</b>: {text}
           </li>
         ))}
         {paces.map(({ act, factor, times: count }) => (

@@ -1,33 +1,32 @@
 import type { Translator } from '@/i18n/translator'
 import { useFormatter, useTranslations } from 'next-intl'
-import { deliveryNames } from '@/core/chemistry/family'
-import { familyOf } from '@/core/chemistry/families'
-import type { Stage } from '@/core/plan/plan'
-import type { StageTiming } from '@/core/plan/stageTiming'
-import { nameCorners } from '@/core/words/sayPlan'
+import { sayWhere } from '@/core/reasons/sayCorners'
 import type { Position } from '@/core/wheel/position'
-import { zoneNames } from '@/core/wheel/zone'
 import { isFinishing, isOnRubber } from '@/core/acts/stageKind'
 import { Cost } from '../frame/CostsShown'
-import { formatMoney } from '@/i18n/format'
+import { formatMoney, formatNumber } from '@/i18n/format'
+import type { Say } from '@/i18n/sayer'
+import type { SpokenStage, SpokenTiming } from '@/i18n/spoken'
+import { useSay } from '@/i18n/useSay'
 import { longestWords } from './longestWords'
 import { stageSayings } from './stageSayings'
 import { StageTime } from './StageTime'
 
 /** The surfaces a product goes on. */
-const targetOf = ({ kind }: Stage): 'arches' | 'tyres' | 'wheels' =>
+const targetOf = ({ kind }: SpokenStage): 'arches' | 'tyres' | 'wheels' =>
   kind === 'arch' ? 'arches' : kind === 'tyre' || kind === 'dress' ? 'tyres' : 'wheels'
 
 type ListOf = ReturnType<typeof useFormatter>['list']
 
 /** What one product of a pass goes on, where and how often: "arches and tyres, on the fronts only, two applications". */
 function placesOf(
-  stages: readonly Stage[],
+  stages: readonly SpokenStage[],
   positions: readonly Position[],
   t: Translator,
+  say: Say,
   list: ListOf,
 ): string {
-  const keyOf = ({ rounds, corners }: Stage): string => `${rounds} ${corners.join()}`
+  const keyOf = ({ rounds, corners }: SpokenStage): string => `${rounds} ${corners.join()}`
   return [...new Set(stages.map(keyOf))]
     .flatMap((key) => {
       const alike = stages.filter((stage) => keyOf(stage) === key)
@@ -35,7 +34,7 @@ function placesOf(
       if (!one) return []
       return t('plan.product.place', {
         targets: list([...new Set(alike.map((stage) => t(`plan.product.targets.${targetOf(stage)}`)))]),
-        where: one.corners.length === positions.length ? 'none' : nameCorners(one.corners, positions),
+        where: one.corners.length === positions.length ? 'none' : say(sayWhere(one.corners, positions)),
         count: one.rounds,
       })
     })
@@ -44,10 +43,10 @@ function placesOf(
 
 interface PassProductProps {
   /** What one product does in the pass. */
-  readonly stages: readonly Stage[]
+  readonly stages: readonly SpokenStage[]
   /** How it is put on, where that is an art of its own; null elsewhere. */
   readonly how: string | null
-  readonly timings: readonly StageTiming[]
+  readonly timings: readonly SpokenTiming[]
   readonly positions: readonly Position[]
   readonly scaleSeconds: number
   readonly currency: string
@@ -60,6 +59,7 @@ export function PassProduct(props: PassProductProps) {
   'use memo'
   const t = useTranslations()
   const format = useFormatter()
+  const say = useSay()
   const { stages, how, timings, positions, scaleSeconds } = props
   const longest = stages.reduce((one, other) =>
     other.operatorSeconds / other.corners.length > one.operatorSeconds / one.corners.length ? other : one,
@@ -69,13 +69,13 @@ export function PassProduct(props: PassProductProps) {
       <div className="stage-line">
         <i className={`stage-mark${isOnRubber(longest.kind) ? ' is-on-rubber' : ''}`} aria-hidden />
         <div>
-          <b>{longest.productName}</b>, {familyOf(longest.family).name}{' '}
-          <span className="stage-where">{placesOf(stages, positions, t, format.list)}</span>
+          <b>{longest.productName}</b>, {t(`terms.family.${longest.family}`)}{' '}
+          <span className="stage-where">{placesOf(stages, positions, t, say, format.list)}</span>
         </div>
         <StageTime stage={longest} scaleSeconds={scaleSeconds} />
       </div>
       {how && <p className="stage-how">{how}</p>}
-      {stageSayings(timings, positions).map(({ text, where, isNotNow }) => (
+      {stageSayings(timings, positions, t, say).map(({ text, where, isNotNow }) => (
         <p key={text} className={isNotNow ? 'stage-wet is-not-now' : 'stage-wet'}>
           {text} {where && <span className="soft">({where})</span>}
         </p>
@@ -93,15 +93,14 @@ function Reasons({
   longest,
   currency,
   forbid,
-}: Pick<PassProductProps, 'stages' | 'currency' | 'forbid'> & { readonly longest: Stage }) {
+}: Pick<PassProductProps, 'stages' | 'currency' | 'forbid'> & { readonly longest: SpokenStage }) {
   const t = useTranslations()
 
-  const { name, purposeText } = familyOf(longest.family)
   const withCare = stages.flatMap(({ rules }) => rules.filter(({ verdict }) => verdict === 'withCare'))
   const tools = stages.flatMap((stage) =>
     stage.tools.map(
       ({ tool, zones }) =>
-        `${tool ?? t('plan.product.nothingReaches')}: ${zones.map((zone) => zoneNames[zone]).join(', ')}`,
+        `${tool ?? t('plan.product.nothingReaches')}: ${zones.map((zone) => t(`terms.zone.${zone}`)).join(', ')}`,
     ),
   )
   const cautions = distinct(stages.flatMap((stage) => stage.cautions))
@@ -113,9 +112,9 @@ function Reasons({
         {distinct(withCare.map(({ reason }) => reason)).join(' ')}{' '}
         {isFinishing(longest.kind) ? '' : `${longestWords(longest, t)} `}
         {t('plan.product.what', {
-          name,
-          purpose: purposeText,
-          delivery: deliveryNames[longest.delivery],
+          name: t(`terms.family.${longest.family}`),
+          purpose: t(`terms.familyPurpose.${longest.family}`),
+          delivery: t(`terms.delivery.${longest.delivery}`),
         })}{' '}
         <Cost>
           {t('plan.product.cost', {
@@ -126,7 +125,7 @@ function Reasons({
           })}
         </Cost>
         {longest.delivery === 'lance' &&
-          t('plan.product.lance', { percent: (longest.surfaceFraction * 100).toFixed(1) })}
+          t('plan.product.lance', { percent: formatNumber(longest.surfaceFraction * 100, 1) })}
       </p>
       {tools.length > 0 && <p className="soft">{distinct(tools).join('; ')}.</p>}
       {forbid && (

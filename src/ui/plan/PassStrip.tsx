@@ -1,17 +1,17 @@
-import { useTranslations } from 'next-intl'
-import type { PassMove } from '@/core/passes/passMoves'
-import type { PlanPass } from '@/core/passes/planPass'
+import { useFormatter, useTranslations } from 'next-intl'
 import type { ToolKind } from '@/core/tools/tool'
 import type { Position } from '@/core/wheel/position'
-import { listed } from '@/core/words/listed'
-import { nameCorners } from '@/core/words/sayPlan'
+import { sayShortly } from '@/core/reasons/sayCorners'
 import type { ReactNode } from 'react'
 import { formatDuration } from '@/i18n/format'
+import { capitalised } from '@/i18n/sayer'
+import type { SpokenMove, SpokenPass } from '@/i18n/spoken'
+import { useSay } from '@/i18n/useSay'
 import { ToolPicture } from './ToolPicture'
 import { WheelMarks } from './WheelMarks'
 
 interface PassStripProps {
-  readonly pass: PlanPass
+  readonly pass: SpokenPass
   /** Its number among the passes at the wheels; null for what comes at the end. */
   readonly number: number | null
   readonly positions: readonly Position[]
@@ -22,14 +22,11 @@ interface PassStripProps {
   readonly children: ReactNode
 }
 
-/** Some wheels, short enough for a move: "fronts only". */
-const shortly = (corners: readonly Position[], positions: readonly Position[]): string =>
-  nameCorners(corners, positions).replace(/^on the /, '')
-
 /** Shows one pass: the moves in order with their tools, then the products. */
 export function PassStrip({ pass, number, positions, kindOfTool, said, children }: PassStripProps) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const { title, corners, moves, secondsAtWheel, parts, because } = pass
   const isOnAll = corners.length === positions.length
@@ -41,26 +38,26 @@ export function PassStrip({ pass, number, positions, kindOfTool, said, children 
         <h3>{title}</h3>
         {!isOnAll && <WheelMarks corners={corners} positions={positions} />}
         <span className="soft">
-          {isOnAll ? '' : `${shortly(corners, positions)}, `}
+          {isOnAll ? '' : `${say(sayShortly(corners, positions))}, `}
           {formatDuration(secondsAtWheel)}
           {positions.length > 1 && t('plan.strip.perWheel')}
           {parts > 1 && t('plan.strip.parts', { count: parts })}
         </span>
       </div>
-      {because && <p className="pass-because">{because.charAt(0).toUpperCase() + because.slice(1)}.</p>}
+      {because && <p className="pass-because">{capitalised(because)}.</p>}
       <ol className="moves">
         {moves.map((move) => (
           <Move
             key={`${move.words}.${move.stepIds[0]}`}
             move={move}
-            where={move.corners.length === corners.length ? null : shortly(move.corners, positions)}
+            where={move.corners.length === corners.length ? null : say(sayShortly(move.corners, positions))}
             kindOfTool={kindOfTool}
           />
         ))}
       </ol>
       {cautious.map(({ words, cautions }) => (
         <p key={words} className="caution">
-          <b>{words.charAt(0).toUpperCase() + words.slice(1)}:</b> {cautions.join(' ')}
+          <b>{capitalised(words)}:</b> {cautions.join(' ')}
         </p>
       ))}
       {children}
@@ -69,7 +66,7 @@ export function PassStrip({ pass, number, positions, kindOfTool, said, children 
 }
 
 /** The cautions of each move that nothing before it has said. */
-function newCautions(moves: readonly PassMove[], said: ReadonlySet<string>) {
+function newCautions(moves: readonly SpokenMove[], said: ReadonlySet<string>) {
   const known = new Set(said)
   return moves.flatMap(({ words, cautions }) => {
     const fresh = cautions.filter((text) => !known.has(text))
@@ -79,13 +76,14 @@ function newCautions(moves: readonly PassMove[], said: ReadonlySet<string>) {
 }
 
 interface MoveProps {
-  readonly move: PassMove
+  readonly move: SpokenMove
   /** The wheels that get it; null: all of the pass. */
   readonly where: string | null
   readonly kindOfTool: (name: string) => ToolKind | null
 }
 
 function Move({ move: { act, words, tools }, where, kindOfTool }: MoveProps) {
+  const format = useFormatter()
   const kinds = [...new Set(tools.flatMap((name) => kindOfTool(name) ?? []))]
   return (
     <li className={`move${act === 'rinse' || act === 'preRinse' ? ' is-water' : ''}`}>
@@ -96,7 +94,7 @@ function Move({ move: { act, words, tools }, where, kindOfTool }: MoveProps) {
           {kinds.map((kind) => (
             <ToolPicture key={kind} kind={kind} />
           ))}
-          <span className="soft">{listed(tools)}</span>
+          <span className="soft">{format.list(tools)}</span>
         </span>
       )}
     </li>

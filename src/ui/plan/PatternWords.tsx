@@ -1,6 +1,7 @@
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import type { OrderPattern } from '@/core/plan/plan'
+import type { Spoken } from '@/i18n/spoken'
 
 /** What a calmer order gives up against the shortest that is known; empty where it gives up nothing worth a word. */
 function givenUp(
@@ -14,7 +15,7 @@ function givenUp(
 }
 
 /** The order in a sentence or two, to be kept in mind, and why it is no shorter. */
-export function PatternWords({ pattern }: { pattern: OrderPattern }) {
+export function PatternWords({ pattern }: { pattern: Spoken<OrderPattern> }) {
   const t = useTranslations()
   const why = [pattern.because ?? '', givenUp(pattern, t)].filter((text) => text !== '').join(' ')
   return (

@@ -1,12 +1,13 @@
-import { familyOf } from '@/core/chemistry/families'
-import type { Plan } from '@/core/plan/plan'
+import { useTranslations } from 'next-intl'
+import type { SpokenPlan } from '@/i18n/spoken'
 
 /** The headline with its chemistry and its time in their colours. The words alone say it, too. */
-export function PlanAnswer({ plan }: { readonly plan: Plan }) {
+export function PlanAnswer({ plan }: { readonly plan: SpokenPlan }) {
   'use memo'
+  const t = useTranslations()
   const names = plan.stages
     .filter(({ kind }) => kind === 'iron' || kind === 'mineral' || kind === 'tar')
-    .map(({ family }) => familyOf(family).name)
+    .map(({ family }) => t(`terms.family.${family}`))
   const time = /^(?:\d+ h \d+ min|\d+ h|\d+ min)$/
   const parts = plan.headline
     .split(

@@ -5,13 +5,13 @@ import { useTranslations } from 'next-intl'
 import Alert from 'react-bootstrap/Alert'
 import type { DilutionStyle } from '@/core/dilution'
 import { protectionFacts } from '@/core/protection/kinds'
-import { positionNames } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
 import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import type { Devices } from '../conditions/ConditionsPanel'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { formatDuration } from '@/i18n/format'
+import type { SpokenPlan } from '@/i18n/spoken'
 import { Timeline } from '../timeline/Timeline'
 import { Deeper } from './Deeper'
 import { PlanChoice } from './PlanChoice'
@@ -34,7 +34,7 @@ interface PlanBoardProps {
 }
 
 /** The other plans in a few words; what else can be changed where there are none. */
-const otherOptions = ({ alternatives, chosen }: PlanFile, t: Translator): string =>
+const otherOptions = ({ alternatives, chosen }: SpokenPlan, t: Translator): string =>
   alternatives
     .filter(({ name }) => name !== chosen)
     .map(({ name, operatorSeconds }) =>
@@ -79,9 +79,7 @@ export function PlanBoard(props: PlanBoardProps) {
         {plan.shortfalls.map(({ text, mend, corners }) => (
           <Alert key={text} variant="warning" className="shortfall">
             <b>{text}</b> {mend}{' '}
-            <span className="soft">
-              ({corners.map((corner) => positionNames[corner].toLowerCase()).join(', ')})
-            </span>
+            <span className="soft">({corners.map((corner) => t(`terms.wheel.${corner}`)).join(', ')})</span>
           </Alert>
         ))}
         <PlanPasses

@@ -1,15 +1,15 @@
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
-import type { Alternative } from '@/core/plan/plan'
 import type { PlanName } from '@/core/job/job'
 import { Cost } from '../frame/CostsShown'
 import { formatDuration, formatMoney } from '@/i18n/format'
+import type { SpokenAlternative } from '@/i18n/spoken'
 
 /** How much risk a plan takes, on the scale of the default estimates. */
 const riskGrade = (risk: number) => (risk < 0.5 ? 'low' : risk < 1.6 ? 'some' : 'high')
 
 interface PlanChoiceProps {
-  readonly alternatives: readonly Alternative[]
+  readonly alternatives: readonly SpokenAlternative[]
   readonly chosen: PlanName
   readonly currency: string
   readonly hasProtection: boolean

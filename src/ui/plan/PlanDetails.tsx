@@ -1,12 +1,12 @@
 import { useTranslations } from 'next-intl'
 import type { Wishes } from '@/core/job/job'
 import type { JobFile } from '@/contracts/jobFile'
-import type { PlanFile } from '@/contracts/planFile'
+import type { SpokenPlan } from '@/i18n/spoken'
 import { MinutesBehind } from './MinutesBehind'
 import { Verdicts } from './Verdicts'
 
 interface PlanDetailsProps {
-  readonly plan: PlanFile
+  readonly plan: SpokenPlan
   readonly jobFile: JobFile
   readonly wishes: Wishes
   readonly wish: ((changes: Partial<Wishes>) => void) | null

@@ -4,6 +4,7 @@ import { ArrowRight } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { Cost } from '../frame/CostsShown'
 import { formatDuration, formatMoney } from '@/i18n/format'
+import { useSay } from '@/i18n/useSay'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
 import { secondRoundWords } from './secondRoundWords'
@@ -27,6 +28,7 @@ const statusOf = ({ working, keeping }: PlanHeadProps['current']) =>
 export function PlanHead(props: PlanHeadProps) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const { plan, file } = props.current
   return (
@@ -40,6 +42,7 @@ export function PlanHead(props: PlanHeadProps) {
           plan,
           file.corners.map(({ position }) => position),
           t,
+          say,
         ).map((text) => (
           <p key={text} className="plan-pattern">
             {text}

@@ -1,13 +1,12 @@
 import { useTranslations } from 'next-intl'
 import type { DilutionStyle } from '@/core/dilution'
-import type { PlanPass } from '@/core/passes/planPass'
 import { planPasses } from '@/core/passes/planPasses'
-import type { Stage } from '@/core/plan/plan'
 import { isFinishing } from '@/core/acts/stageKind'
 import { starterTools } from '@/core/tools/starterTools'
 import type { ToolKind } from '@/core/tools/tool'
 import type { JobFile } from '@/contracts/jobFile'
-import type { PlanFile } from '@/contracts/planFile'
+import { spoken, type SpokenPass, type SpokenPlan, type SpokenStage } from '@/i18n/spoken'
+import { useSay } from '@/i18n/useSay'
 import { FillList } from './FillList'
 import { PassProduct } from './PassProduct'
 import { PassStrip } from './PassStrip'
@@ -15,7 +14,7 @@ import { sharedScaleSeconds } from './StageTime'
 
 interface PlanPassesProps {
   readonly jobId: string
-  readonly plan: PlanFile
+  readonly plan: SpokenPlan
   readonly jobFile: Pick<JobFile, 'corners' | 'tools'>
   readonly dilutionStyle: DilutionStyle
   /** Rules a product out; null: nothing is changed any more. */
@@ -23,15 +22,15 @@ interface PlanPassesProps {
 }
 
 /** The stages of a pass, those of one product together. */
-function productsOf({ stages }: PlanFile, { stageIds }: PlanPass): Stage[][] {
-  const groups = new Map<string, Stage[]>()
+function productsOf({ stages }: SpokenPlan, { stageIds }: SpokenPass): SpokenStage[][] {
+  const groups = new Map<string, SpokenStage[]>()
   for (const stage of stages.filter(({ id }) => stageIds.includes(id)))
     groups.set(stage.productId, [...(groups.get(stage.productId) ?? []), stage])
   return [...groups.values()]
 }
 
 /** How something that stays on is put on, or a polish worked: by the step of its first wheel. */
-function howOf({ steps }: PlanFile, stages: readonly Stage[]): string | null {
+function howOf({ steps }: SpokenPlan, stages: readonly SpokenStage[]): string | null {
   const own = stages.filter(({ kind }) => isFinishing(kind) || kind === 'polish').map(({ id }) => id)
   const details = steps
     .filter(({ stageId, act }) => stageId !== null && own.includes(stageId) && act !== 'rinse')
@@ -43,15 +42,16 @@ function howOf({ steps }: PlanFile, stages: readonly Stage[]): string | null {
 export function PlanPasses({ jobId, plan, jobFile, dilutionStyle, forbid }: PlanPassesProps) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const positions = jobFile.corners.map(({ position }) => position)
   const tools = jobFile.tools ?? starterTools
   const kindOfTool = (name: string): ToolKind | null => tools.find((tool) => tool.name === name)?.kind ?? null
-  const { passes, after } = planPasses(plan)
+  const { passes, after } = spoken(planPasses(plan), say)
   const scaleSeconds = sharedScaleSeconds(plan.stages)
   const saidBefore = (at: number): ReadonlySet<string> =>
     new Set(passes.slice(0, at).flatMap(({ moves }) => moves.flatMap(({ cautions }) => cautions)))
-  const strip = (pass: PlanPass, number: number | null) => (
+  const strip = (pass: SpokenPass, number: number | null) => (
     <PassStrip
       key={pass.id}
       pass={pass}

@@ -1,9 +1,6 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { estimate } from '@/core/estimates/houseEstimates'
-import { gradeNames, soilNames } from '@/core/soils/soil'
-import { services } from '@/core/visit-kinds/service'
-import { positionNames } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
 import { Link } from '@/ui/Link'
 import { ConditionsPanel, type Devices } from '../conditions/ConditionsPanel'
@@ -43,7 +40,7 @@ export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSidePr
       <h2>
         <Link href={`/wheels/${wheelSetId}`}>{file.vehicle.name}</Link>, {file.wheelSet.name}
       </h2>
-      <p className="soft">{services[plan.service].name}</p>
+      <p className="soft">{t(`terms.service.${plan.service}`)}</p>
       <Stance wheels={drawnWheels(file.corners)}>
         {(wheel) => {
           const corner = file.corners.find(({ position }) => position === wheel.position)
@@ -53,13 +50,13 @@ export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSidePr
               <WheelDrawing
                 {...wheel}
                 id={wheel.position}
-                label={t('plan.wheels.drawing', { wheel: positionNames[wheel.position] })}
+                label={t('plan.wheels.drawing', { wheel: t(`terms.position.${wheel.position}`) })}
                 loads={loads}
               />
-              <h3>{positionNames[wheel.position]}</h3>
+              <h3>{t(`terms.position.${wheel.position}`)}</h3>
               <p className="soft">
                 {heaviest(loads)
-                  .map(({ soil, grade }) => `${gradeNames[grade]} ${soilNames[soil]}`)
+                  .map(({ soil, grade }) => `${t(`terms.grade.${grade}`)} ${t(`terms.soil.${soil}`)}`)
                   .join(', ') || t('plan.wheels.nothingGraded')}
               </p>
             </>

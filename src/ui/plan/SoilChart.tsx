@@ -1,5 +1,7 @@
 'use client'
 
+import { formatNumber } from '@/i18n/format'
+
 import { useTranslations } from 'next-intl'
 import {
   CategoryScale,
@@ -15,7 +17,7 @@ import {
 import { memo } from 'react'
 import { Line } from 'react-chartjs-2'
 import type { SoilCourse, Stage } from '@/core/plan/plan'
-import { soilNames, type Soil } from '@/core/soils/soil'
+import type { Soil } from '@/core/soils/soil'
 import { colourOf, useThemeRepaint } from '../chartTheme'
 
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Filler, Tooltip)
@@ -51,7 +53,7 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
       const { dash, point, tone } = marks[soil] ?? { dash: [], point: 'circle', tone: '--ink' }
       const colour = colourOf(tone)
       const line = {
-        label: soilNames[soil],
+        label: t(`terms.soil.${soil}`),
         data: left.map(({ expected }) => expected),
         borderColor: colour,
         backgroundColor: colour,
@@ -82,7 +84,7 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
         filter: ({ dataset }) => dataset.label !== '',
         callbacks: {
           label: ({ dataset, parsed }) =>
-            t('plan.soil.point', { soil: dataset.label ?? '', amount: (parsed.y ?? 0).toFixed(2) }),
+            t('plan.soil.point', { soil: dataset.label ?? '', amount: formatNumber(parsed.y ?? 0, 2) }),
         },
       },
     },
@@ -106,13 +108,13 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
           const end = left.at(-1)
           return (
             <li key={soil}>
-              <b>{soilNames[soil]}</b> {(left[0]?.expected ?? 0).toFixed(0)} →{' '}
-              {(end?.expected ?? 0).toFixed(2)}{' '}
+              <b>{t(`terms.soil.${soil}`)}</b> {formatNumber(left[0]?.expected ?? 0, 0)} →{' '}
+              {formatNumber(end?.expected ?? 0, 2)}{' '}
               <span className="soft">
                 {t('plan.soil.end', {
-                  low: (end?.low ?? 0).toFixed(2),
-                  high: (end?.high ?? 0).toFixed(2),
-                  target: target === null ? 'none' : String(Number(target.toFixed(2))),
+                  low: formatNumber(end?.low ?? 0, 2),
+                  high: formatNumber(end?.high ?? 0, 2),
+                  target: target === null ? 'none' : formatNumber(target, 2),
                 })}
               </span>
             </li>

@@ -1,14 +1,14 @@
 import { useTranslations } from 'next-intl'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import { positionShortNames, type Position } from '@/core/wheel/position'
-import type { PlanFile } from '@/contracts/planFile'
+import type { Position } from '@/core/wheel/position'
+import type { SpokenPlan } from '@/i18n/spoken'
 import { Deeper } from './Deeper'
 
 const SoilChart = dynamic(() => import('./SoilChart').then((module) => module.SoilChart), { ssr: false })
 
 interface SoilCoursesProps {
-  readonly plan: PlanFile
+  readonly plan: SpokenPlan
   readonly positions: readonly Position[]
 }
 
@@ -32,7 +32,7 @@ export function SoilCourses({ plan, positions }: SoilCoursesProps) {
               aria-pressed={position === shown}
               onClick={() => setShown(position)}
             >
-              {positionShortNames[position]}
+              {t(`terms.positionShort.${position}`)}
             </button>
           ))}
         </div>

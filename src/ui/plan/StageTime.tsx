@@ -1,11 +1,17 @@
 import { useTranslations } from 'next-intl'
-import type { Stage } from '@/core/plan/plan'
+import type { SpokenStage } from '@/i18n/spoken'
 import { formatDuration } from '@/i18n/format'
 
 /**
  * One stage at one wheel, drawn to length on the scale all stages share: hands, then dwell, then the room to the latest rinse.
  */
-export function StageTime({ stage, scaleSeconds }: { readonly stage: Stage; readonly scaleSeconds: number }) {
+export function StageTime({
+  stage,
+  scaleSeconds,
+}: {
+  readonly stage: SpokenStage
+  readonly scaleSeconds: number
+}) {
   const t = useTranslations()
 
   const atOneWheel = stage.operatorSeconds / stage.corners.length
@@ -38,7 +44,7 @@ export function StageTime({ stage, scaleSeconds }: { readonly stage: Stage; read
 }
 
 /** Seconds that the longest stage needs, so that all bars have one scale. */
-export const sharedScaleSeconds = (stages: readonly Stage[]): number =>
+export const sharedScaleSeconds = (stages: readonly SpokenStage[]): number =>
   Math.max(
     1,
     ...stages.map(

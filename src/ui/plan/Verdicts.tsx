@@ -1,14 +1,14 @@
 import { useTranslations } from 'next-intl'
 import { CircleCheck, CircleSlash, TriangleAlert } from 'lucide-react'
 import { Link } from '@/ui/Link'
-import type { ProductVerdict } from '@/core/plan/plan'
+import type { SpokenPlan } from '@/i18n/spoken'
 import type { Wishes } from '@/core/job/job'
-import { strictness, verdictNames } from '@/core/rules/rule'
+import { strictness } from '@/core/rules/rule'
 
 const icons = { fine: CircleCheck, withCare: TriangleAlert, no: CircleSlash }
 
 interface VerdictsProps {
-  readonly verdicts: readonly ProductVerdict[]
+  readonly verdicts: SpokenPlan['verdicts']
   readonly wishes: Wishes
   readonly wish: ((changes: Partial<Wishes>) => void) | null
 }
@@ -27,7 +27,7 @@ export function Verdicts({ verdicts, wishes, wish }: VerdictsProps) {
         return (
           <li key={productId} className="row-item verdict-row">
             <span className={`verdict is-${verdict}`}>
-              <Icon aria-hidden size={18} /> {verdictNames[verdict]}
+              <Icon aria-hidden size={18} /> {t(`terms.verdict.${verdict}`)}
             </span>
             <span>
               <b>{productName}</b>{' '}

@@ -1,7 +1,7 @@
 import type { Translator } from '@/i18n/translator'
 import type { Plan, SecondRound } from '@/core/plan/plan'
-import { familyOf } from '@/core/chemistry/families'
-import { nameCorners } from '@/core/words/sayPlan'
+import { sayWhere } from '@/core/reasons/sayCorners'
+import type { Say } from '@/i18n/sayer'
 import type { Position } from '@/core/wheel/position'
 import { formatDuration } from '@/i18n/format'
 
@@ -20,6 +20,7 @@ export const secondRoundWords = (
   { stages, secondRounds = [] }: Pick<Plan, 'stages' | 'secondRounds'>,
   positions: readonly Position[],
   t: Translator,
+  say: Say,
 ): string[] =>
   secondRounds.flatMap(({ stageId, corners, share, seconds }: SecondRound) => {
     const stage = stages.find(({ id }) => id === stageId)
@@ -27,8 +28,8 @@ export const secondRoundWords = (
     return stage
       ? [
           t('plan.secondApplication', {
-            product: familyOf(stage.family).name,
-            where: nameCorners(corners, positions),
+            product: t(`terms.family.${stage.family}`),
+            where: say(sayWhere(corners, positions)),
             times,
             of,
             time: formatDuration(seconds),

@@ -1,6 +1,8 @@
-import type { StageTiming } from '@/core/plan/stageTiming'
-import { positionNames, type Position } from '@/core/wheel/position'
-import { nameCorners } from '@/core/words/sayPlan'
+import { sayWhere } from '@/core/reasons/sayCorners'
+import type { Position } from '@/core/wheel/position'
+import type { Say } from '@/i18n/sayer'
+import type { SpokenTiming } from '@/i18n/spoken'
+import type { Translator } from '@/i18n/translator'
 
 /** More wheels than this are counted, not named. */
 const maxNamed = 2
@@ -14,10 +16,12 @@ export interface StageSaying {
 
 /** What the wet limit asks for, wheels with the same words together; silent where a whole wheel simply stays wet. */
 export function stageSayings(
-  timings: readonly StageTiming[],
+  timings: readonly SpokenTiming[],
   positions: readonly Position[],
+  t: Translator,
+  say: Say,
 ): readonly StageSaying[] {
-  const byText = new Map<string, StageTiming[]>()
+  const byText = new Map<string, SpokenTiming[]>()
   for (const timing of timings) {
     const { sections, mists, freshCoats = 1, isNotNow } = timing
     if (sections === 1 && mists === 0 && freshCoats === 1 && !isNotNow) continue
@@ -32,8 +36,8 @@ export function stageSayings(
         alike.length === timings.length
           ? null
           : alike.length <= maxNamed
-            ? corners.map((corner) => positionNames[corner].toLowerCase()).join(', ')
-            : nameCorners(corners, positions),
+            ? corners.map((corner) => t(`terms.wheel.${corner}`)).join(', ')
+            : say(sayWhere(corners, positions)),
     }
   })
 }

@@ -6,6 +6,8 @@ import type { ConditionsFile } from '@/contracts/conditions'
 import type { JobFile } from '@/contracts/jobFile'
 import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
+import type { SpokenPlan } from '@/i18n/spoken'
+import { useSpoken } from '@/i18n/useSay'
 import { PlanClient } from '@/workers/planClient'
 import { useKeptInTurn } from './useKeptInTurn'
 import { useOrderSearch, type OrderSearch } from './useOrderSearch'
@@ -14,7 +16,8 @@ import { useOrderSearch, type OrderSearch } from './useOrderSearch'
 const patienceMilliseconds = 200
 
 export interface PlanState {
-  readonly plan: PlanFile
+  /** As a person reads it. */
+  readonly plan: SpokenPlan
   readonly file: JobFile
   /** Shown once the search takes long enough to notice. */
   readonly working: boolean
@@ -129,8 +132,9 @@ export function usePlan(
     [send, t],
   )
   const search = useOrderSearch(file, plan, setPlan, keepOrder)
+  const said = useSpoken(plan)
   return {
-    plan,
+    plan: said,
     file,
     search,
     working,

@@ -5,7 +5,7 @@ import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { protectionFacts, protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
+import { protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
 import type { Problem } from '@/core/result'
 import type { Position } from '@/core/wheel/position'
 import { localDay, instantOfDay } from '../form/dayInput'
@@ -66,7 +66,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
         <Form.Select value={kind} onChange={(event) => setKind(event.target.value as ProtectionKind)}>
           {protectionKinds.map((one) => (
             <option key={one} value={one}>
-              {protectionFacts[one].name}
+              {t(`terms.protection.${one}`)}
             </option>
           ))}
         </Form.Select>

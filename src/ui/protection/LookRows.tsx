@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import type { LookGrade } from '@/core/protection/record'
-import { positionShortNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { Link } from '../Link'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
 import { formatDay } from '@/i18n/format'
@@ -36,7 +36,8 @@ export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
         {looks.map((look) => (
           <li key={look.id} className="row-item stock-row">
             <span>
-              {formatDay(look.at, now)}, {look.positions.map((at) => positionShortNames[at]).join(', ')}:{' '}
+              {formatDay(look.at, now)},{' '}
+              {look.positions.map((at) => t(`terms.positionShort.${at}`)).join(', ')}:{' '}
               {t(`terms.beading.${look.beading}`)}
               {look.afterReviving && t('protection.checks.afterReviving')}
               {look.glossUnits !== null && t('protection.checks.gloss', { units: look.glossUnits })}

@@ -1,7 +1,7 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
-import { positionShortNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 
 interface WheelChipsProps {
   readonly positions: readonly Position[]
@@ -27,7 +27,7 @@ export function WheelChips({ positions, chosen, onChange }: WheelChipsProps) {
             )
           }
         >
-          {positionShortNames[position]}
+          {t(`terms.positionShort.${position}`)}
         </button>
       ))}
     </div>

@@ -1,3 +1,4 @@
+import { formatNumber } from '@/i18n/format'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { exhaustive } from '@/core/exhaustive'
@@ -18,7 +19,7 @@ const amountOf = ({ kind, amount }: Weight): string => {
     case 'easySet':
     case 'shortProduct':
     case 'longProduct':
-      return amount.toFixed(1)
+      return formatNumber(amount, 1)
     default:
       return exhaustive(kind)
   }

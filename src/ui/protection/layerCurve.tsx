@@ -12,7 +12,7 @@ import {
   type ChartOptions,
 } from 'chart.js'
 import annotation from 'chartjs-plugin-annotation'
-import { format } from 'date-fns'
+import { formatDay, formatFullDay, formatMonth } from '@/i18n/format'
 import { Line } from 'react-chartjs-2'
 import type { CoursePoint } from '@/core/protection/layerCourse'
 import { colourOf, useThemeRepaint } from '../chartTheme'
@@ -80,7 +80,9 @@ export function LayerCurve({ label, course, looks, washes, winters, now }: Layer
         min: course[0]?.at.getTime(),
         max: course.at(-1)?.at.getTime(),
         grid: { color: line },
-        ticks: { color: soft, maxTicksLimit: 7, callback: (value) => format(new Date(Number(value)), isShort ? 'd MMM' : 'MMM yy') },
+        ticks: { color: soft, maxTicksLimit: 7, callback: (value) => isShort
+              ? formatDay(new Date(Number(value)), new Date(Number(value)))
+              : formatMonth(new Date(Number(value)), 'short', true) },
       },
       y: {
         min: 0,
@@ -93,7 +95,7 @@ export function LayerCurve({ label, course, looks, washes, winters, now }: Layer
       legend: { display: false },
       tooltip: {
         callbacks: {
-          title: ([item]) => (item ? format(new Date(item.parsed.x ?? 0), 'd MMM yyyy') : ''),
+          title: ([item]) => (item ? formatFullDay(new Date(item.parsed.x ?? 0)) : ''),
           label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} %`,
         },
       },

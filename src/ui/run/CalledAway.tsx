@@ -1,6 +1,7 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
+import { useSay } from '@/i18n/useSay'
 import { bold } from '@/i18n/rich'
 import { useState } from 'react'
 import { beforeGoing, leftOutBy } from '@/core/rescheduling/beforeGoing'
@@ -36,6 +37,7 @@ interface CalledAwayProps {
 /** The phone rings: what has to come off before one goes, and then how long one is away. */
 export function CalledAway(props: CalledAwayProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const { plan, state, order, person, isAlone, away, nowMilliseconds, go, tap } = props
   const [minutes, setMinutes] = useState<number | null>(null)
@@ -105,7 +107,7 @@ export function CalledAway(props: CalledAwayProps) {
                 className="btn btn-outline-secondary"
                 onClick={() => rinse(step)}
               >
-                {t('bay.away.doneStep', { step: step.title })}
+                {t('bay.away.doneStep', { step: say(step.title) })}
               </button>
             ))}
           </>

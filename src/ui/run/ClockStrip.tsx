@@ -4,7 +4,7 @@ import type { Plan } from '@/core/plan/plan'
 import { readClock, type ClockReading, type DwellClock } from '@/core/run/dwellClock'
 import type { RunState } from '@/core/run/runState'
 import { urgentClock } from '@/core/run/urgentClock'
-import { positionShortNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import { formatClock } from '@/i18n/format'
 
 /** The word under a running clock, of `bay.clocks.phases`. */
@@ -81,7 +81,7 @@ export function ClockStrip({
             disabled={!isOpen(position)}
             onClick={() => choose(position)}
           >
-            <span className="clock-where">{positionShortNames[position]}</span>
+            <span className="clock-where">{t(`terms.positionShort.${position}`)}</span>
             <span className="clock-time">
               {clock?.isEstimated && <abbr title={t('bay.clocks.about')}>≈</abbr>}
               {reading ? formatClock(reading.remainingSeconds) : '–'}

@@ -1,6 +1,7 @@
 import { useTranslations } from 'next-intl'
 import type { Card, Step } from '@/core/plan/plan'
-import { cardTitle, lineTitle } from './cardWords'
+import { useSay } from '@/i18n/useSay'
+import { cardTitle, sayLine } from './cardWords'
 
 interface ComingProps {
   /** The cards after the one in hand. */
@@ -13,6 +14,7 @@ interface ComingProps {
 /** What comes after the card in hand; who has worked ahead says up to where. */
 export function Coming({ cards, stepOf, doneUpTo }: ComingProps) {
   const t = useTranslations()
+  const say = useSay()
 
   if (cards.length === 0) return null
   return (
@@ -21,11 +23,12 @@ export function Coming({ cards, stepOf, doneUpTo }: ComingProps) {
       <ol>
         {cards.map((card) => {
           const steps = card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))
-          const title = cardTitle(card, steps, t)
+          const title = cardTitle(card, steps, t, say)
           return (
             <li key={steps[0]?.id}>
               <span>
-                <b>{title}</b> {card.corner !== null && steps.map(lineTitle).join(' · ')}
+                <b>{title}</b>{' '}
+                {card.corner !== null && steps.map((step) => sayLine(step, t, say)).join(' · ')}
               </span>
               <button type="button" className="link-button" onClick={() => doneUpTo(card)}>
                 {t('bay.coming.doneUpTo')}

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Leftover } from '@/core/run/leftover'
-import { resultOf, visitResultNames, visitResults, type VisitResult } from '@/core/run/visitResult'
+import { resultOf, visitResults, type VisitResult } from '@/core/run/visitResult'
 import type { JobOutcome } from '@/core/observations/jobOutcome'
 import type { FinishInput } from '@/contracts/intake'
 import type { FormAction } from '../form/formAction'
@@ -79,7 +79,7 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
             aria-pressed={choice === shown}
             onClick={() => setResult(choice)}
           >
-            {visitResultNames[choice]}
+            {t(`terms.result.${choice}`)}
           </button>
         ))}
       </div>

@@ -1,7 +1,6 @@
 import { useTranslations } from 'next-intl'
 import { Droplets } from 'lucide-react'
 import { readClock, type DwellClock } from '@/core/run/dwellClock'
-import { positionNames } from '@/core/wheel/position'
 import { formatClock } from '@/i18n/format'
 
 interface KeepWetProps {
@@ -15,7 +14,7 @@ export function KeepWet({ clock, nowMilliseconds, misted }: KeepWetProps) {
   const t = useTranslations()
 
   const { phase, remainingSeconds } = readClock(clock, nowMilliseconds)
-  const where = positionNames[clock.corner].toLowerCase()
+  const where = t(`terms.wheel.${clock.corner}`)
   return (
     <button type="button" className="keep-wet" onClick={misted}>
       <Droplets aria-hidden size={30} />

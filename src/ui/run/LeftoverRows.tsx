@@ -3,9 +3,7 @@ import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import type { Stayed } from '@/core/run/answer'
 import type { Leftover } from '@/core/run/leftover'
-import { soilNames } from '@/core/soils/soil'
-import { positionNames, type Position } from '@/core/wheel/position'
-import { zoneNames } from '@/core/wheel/zone'
+import type { Position } from '@/core/wheel/position'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { StayedPanel } from './StayedPanel'
 
@@ -42,7 +40,7 @@ export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
     <ul className="leftovers" aria-label={t('bay.leftovers.title')}>
       {wheels.map(({ position }) => (
         <li key={position}>
-          <b>{positionNames[position]}</b>
+          <b>{t(`terms.position.${position}`)}</b>
           <span className="chips">
             {at(position).length === 0 && <span className="soft">{t('bay.leftovers.clean')}</span>}
             {at(position).map((one) => (
@@ -51,20 +49,20 @@ export function LeftoverRows({ wheels, leftovers, change }: LeftoverRowsProps) {
                 type="button"
                 className="chip"
                 aria-label={t('bay.leftovers.remove', {
-                  soil: soilNames[one.soil],
-                  zone: zoneNames[one.zone],
-                  wheel: positionNames[position].toLowerCase(),
+                  soil: t(`terms.soil.${one.soil}`),
+                  zone: t(`terms.zone.${one.zone}`),
+                  wheel: t(`terms.wheel.${position}`),
                 })}
                 onClick={() => change(leftovers.filter((other) => other !== one))}
               >
-                {zoneNames[one.zone]}: {soilNames[one.soil]} <X aria-hidden size={15} />
+                {t(`terms.zone.${one.zone}`)}: {t(`terms.soil.${one.soil}`)} <X aria-hidden size={15} />
               </button>
             ))}
           </span>
           <button
             type="button"
             className="leftover-add"
-            aria-label={t('bay.leftovers.addAt', { wheel: positionNames[position].toLowerCase() })}
+            aria-label={t('bay.leftovers.addAt', { wheel: t(`terms.wheel.${position}`) })}
             onClick={() => setOpen(position)}
           >
             <Plus aria-hidden size={24} />

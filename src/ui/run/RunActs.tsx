@@ -1,5 +1,7 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
+import type { Say } from '@/i18n/sayer'
+import { useSay } from '@/i18n/useSay'
 import { CloudOff, Undo2 } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import Button from 'react-bootstrap/Button'
@@ -10,7 +12,7 @@ import { filmToWet } from '@/core/run/urgentClock'
 import { BayPhotograph } from '../photographs/BayPhotograph'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { CalledAway } from './CalledAway'
-import { buttonText, cardTitle, lineTitle } from './cardWords'
+import { buttonText, cardTitle, sayLine } from './cardWords'
 import { KeepWet } from './KeepWet'
 import { Question } from './Question'
 import type { Bay } from './useBay'
@@ -32,6 +34,7 @@ interface RunActsProps {
 /** What the thumb does: the one button or the question, a mist in between, undo, and what is rarer. */
 export function RunActs(props: RunActsProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const { bay, inHand, wheel, nowMilliseconds } = props
   const { state, cards, asks, undo } = bay
@@ -49,7 +52,7 @@ export function RunActs(props: RunActsProps) {
       {next && (
         <div className="run-next">
           <span className="soft">{t('bay.acts.then')}</span>
-          <b>{nextText(next, cards.stepOf, t)}</b>
+          <b>{nextText(next, cards.stepOf, t, say)}</b>
         </div>
       )}
       {drying && (
@@ -83,7 +86,7 @@ export function RunActs(props: RunActsProps) {
         onClick={undo}
         aria-label={
           state.undoable
-            ? t('bay.acts.undoStep', { step: state.undoable.title })
+            ? t('bay.acts.undoStep', { step: say(state.undoable.title) })
             : t('bay.acts.nothingToUndo')
         }
       >
@@ -102,6 +105,7 @@ const isProtected = ({ job }: Bay, wheel: DrawnWheel | undefined): boolean =>
 /** Where one is, and what is seldom wanted. */
 function RarerActs(props: RunActsProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const { jobId, wheelSetId, title, bay, inHand, who, isAlone, nowMilliseconds, endHere } = props
   const { state, saving, cards, order, away, setAway } = bay
@@ -113,13 +117,15 @@ function RarerActs(props: RunActsProps) {
         {saving === 'saved'
           ? t('bay.acts.progress', { step: state.settledCount + 1, steps: state.plan.steps.length, left })
           : saving === 'saving'
-            ? 'saving …'
+            ? t('common.saving')
             : t('bay.acts.offline')}
       </span>
       <button
         type="button"
         className="link-button"
-        aria-label={t('bay.acts.skipSteps', { steps: inHand.steps.map((step) => step.title).join(', ') })}
+        aria-label={t('bay.acts.skipSteps', {
+          steps: inHand.steps.map(({ title }) => say(title)).join(', '),
+        })}
         onClick={() => cards.skip(inHand.steps)}
       >
         {t('bay.acts.skip')}
@@ -151,8 +157,13 @@ function RarerActs(props: RunActsProps) {
 }
 
 /** The card after this one in a line: where, and what first. */
-function nextText(card: Card, stepOf: (id: string) => Step | undefined, t: Translator): string {
+function nextText(card: Card, stepOf: (id: string) => Step | undefined, t: Translator, say: Say): string {
   const steps = card.taps.flatMap(({ stepIds }) => stepIds.flatMap((id) => stepOf(id) ?? []))
-  const title = cardTitle(card, steps, t)
-  return card.corner === null ? title : `${title}: ${steps.slice(0, 3).map(lineTitle).join(', ')}`
+  const title = cardTitle(card, steps, t, say)
+  return card.corner === null
+    ? title
+    : `${title}: ${steps
+        .slice(0, 3)
+        .map((step) => sayLine(step, t, say))
+        .join(', ')}`
 }

@@ -3,12 +3,14 @@ import { bold } from '@/i18n/rich'
 import { Brush, Circle } from 'lucide-react'
 import { useMemo } from 'react'
 import { sayDilution } from '@/core/dilution'
+import type { Said } from '@/core/message/message'
 import type { Card, Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import { passTitles } from '@/core/passes/passTitles'
 import { dwellLeftSeconds } from '@/core/run/urgentClock'
 import { formatClock, formatMillilitres } from '@/i18n/format'
-import { cardTitle, lineTitle } from './cardWords'
+import { useSay } from '@/i18n/useSay'
+import { cardTitle, sayLine } from './cardWords'
 
 interface RunCardProps {
   readonly card: Card
@@ -16,9 +18,9 @@ interface RunCardProps {
   readonly state: RunState
   readonly nowMilliseconds: number
   /** What the last answer has changed; empty where nothing. */
-  readonly sight: string
+  readonly sight: Said
   /** Limits that can no longer be kept, in plain words. */
-  readonly lost: readonly string[]
+  readonly lost: readonly Said[]
   /** Ends one line alone. */
   readonly tick: (step: Step) => void
 }
@@ -26,6 +28,7 @@ interface RunCardProps {
 /** A coming to a wheel: what is done there up to the next tap, and after it. */
 export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tick }: RunCardProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const steps = (ids: readonly string[]): Step[] => ids.flatMap((id) => stepOf(id) ?? [])
   const [now, ...later] = card.taps.map(({ stepIds }) => steps(stepIds))
@@ -33,18 +36,18 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
   const dwellLeft = now?.[0] ? dwellLeftSeconds(state.clocks, now[0], nowMilliseconds) : null
   const passes = useMemo(() => passTitles(state.plan), [state.plan])
   const pass = card.corner === null ? undefined : passes.get(now?.[0]?.id ?? '')
-  const cautions = [...new Set((now ?? []).flatMap((step) => step.cautions))]
+  const cautions = [...new Set((now ?? []).flatMap((step) => step.cautions.map(say)))]
   return (
     <>
-      {lost.map((text) => (
+      {lost.map(say).map((text) => (
         <p key={text} className="caution run-lost">
           {text}
         </p>
       ))}
-      {sight && <p className="run-sight">{sight}</p>}
+      {sight && <p className="run-sight">{say(sight)}</p>}
       <div className="run-title">
-        <h1>{cardTitle(card, all, t)}</h1>
-        {pass && <span className="run-pass-name">{pass}</span>}
+        <h1>{cardTitle(card, all, t, say)}</h1>
+        {pass && <span className="run-pass-name">{say(pass)}</span>}
       </div>
       {dwellLeft !== null && (
         <p className="run-detail">{t.rich('bay.card.dwell', { b: bold, time: formatClock(dwellLeft) })}</p>
@@ -61,7 +64,7 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
               <button
                 type="button"
                 className="run-tick"
-                aria-label={t('bay.card.doneStep', { step: lineTitle(step) })}
+                aria-label={t('bay.card.doneStep', { step: sayLine(step, t, say) })}
                 onClick={() => tick(step)}
               >
                 <Circle aria-hidden size={26} />
@@ -81,7 +84,12 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
       )}
       {later.length > 0 && (
         <p className="run-later soft">
-          {t('bay.card.thenHere', { steps: later.flat().map(lineTitle).join(' · ') })}
+          {t('bay.card.thenHere', {
+            steps: later
+              .flat()
+              .map((step) => sayLine(step, t, say))
+              .join(' · '),
+          })}
         </p>
       )}
     </>
@@ -91,15 +99,16 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
 /** One act of a card: what, how, with what. */
 function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; isOnly: boolean }) {
   const t = useTranslations()
+  const say = useSay()
 
   const { recipe } = stage ?? {}
   return (
     <div className="run-line">
       <b>
-        {lineTitle(step)}
+        {sayLine(step, t, say)}
         {step.addedBecause && <span className="run-added">{t('bay.card.added')}</span>}
       </b>
-      {(isOnly || step.act === 'lookAgain') && <span>{step.detail}</span>}
+      {(isOnly || step.act === 'lookAgain') && <span>{say(step.detail)}</span>}
       {step.tools.length > 0 && (
         <span className="run-tools">
           <Brush aria-hidden size={17} /> {step.tools.join(', ')}

@@ -5,7 +5,7 @@ import type { Translator } from '@/i18n/translator'
 import { useState, useSyncExternalStore } from 'react'
 import { readClock } from '@/core/run/dwellClock'
 import { jobOutcome } from '@/core/observations/jobOutcome'
-import { positionNames, type Position } from '@/core/wheel/position'
+import type { Position } from '@/core/wheel/position'
 import type { FinishInput } from '@/contracts/intake'
 import type { JobFile } from '@/contracts/jobFile'
 import type { PlanFile } from '@/contracts/planFile'
@@ -13,7 +13,9 @@ import type { FormAction } from '../form/formAction'
 import type { LoadEntry } from '../intake/loads'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { BayDeviceChoice } from './BayDeviceChoice'
-import { cardTitle, lineTitle } from './cardWords'
+import type { Say } from '@/i18n/sayer'
+import { useSay } from '@/i18n/useSay'
+import { cardTitle, sayLine } from './cardWords'
 import { ClockStrip } from './ClockStrip'
 import { Coming } from './Coming'
 import { FinishForm } from './FinishForm'
@@ -53,15 +55,20 @@ const useIsLive = (): boolean =>
   )
 
 /** What is said aloud: a rinse that is due before all, else the card. */
-function spokenText({ state, cards: { inHand } }: Bay, nowMilliseconds: number, t: Translator): string {
+function spokenText(
+  { state, cards: { inHand } }: Bay,
+  nowMilliseconds: number,
+  t: Translator,
+  say: Say,
+): string {
   const urgent = state.clocks.find((clock) =>
     ['rinseNow', 'over'].includes(readClock(clock, nowMilliseconds).phase),
   )
-  if (urgent) return t('bay.spoken.rinseNow', { wheel: positionNames[urgent.corner].toLowerCase() })
+  if (urgent) return t('bay.spoken.rinseNow', { wheel: t(`terms.wheel.${urgent.corner}`) })
   return inHand
     ? t('bay.spoken.card', {
-        title: cardTitle(inHand.card, inHand.steps, t),
-        steps: inHand.steps.map(lineTitle).join(', '),
+        title: cardTitle(inHand.card, inHand.steps, t, say),
+        steps: inHand.steps.map((step) => sayLine(step, t, say)).join(', '),
       })
     : ''
 }
@@ -69,6 +76,7 @@ function spokenText({ state, cards: { inHand } }: Bay, nowMilliseconds: number, 
 /** The bay: the card in hand, what comes, undo, and every clock that runs. */
 export function RunView(props: RunViewProps) {
   const t = useTranslations()
+  const say = useSay()
   const { jobId, jobFile, plan, wheels, loads, stored, serverMilliseconds, end } = props
   const { nowMilliseconds, serverNow } = useServerNow(serverMilliseconds)
   const isShared = (plan.sequence?.people ?? 1) > 1
@@ -86,7 +94,7 @@ export function RunView(props: RunViewProps) {
       phase: readClock(clock, nowMilliseconds).phase,
     })),
   )
-  useSpeech(spokenText(bay, nowMilliseconds, t), device.speaks)
+  useSpeech(spokenText(bay, nowMilliseconds, t, say), device.speaks)
   if (ending || !inHand)
     return (
       <FinishForm

@@ -2,11 +2,12 @@ import type { Plan, Step } from '@/core/plan/plan'
 import { readClock } from '@/core/run/dwellClock'
 import type { RunState } from '@/core/run/runState'
 import { urgentClock } from '@/core/run/urgentClock'
-import { positionNames } from '@/core/wheel/position'
 import { loadsOfEntries, type LoadEntry } from '../intake/loads'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing, type RingMark } from '../wheel-drawing/WheelDrawing'
-import { lineTitle } from './cardWords'
+import { useTranslations } from 'next-intl'
+import { useSay } from '@/i18n/useSay'
+import { sayLine } from './cardWords'
 
 const ringTones = {
   dwelling: 'chemistry', ready: 'ready', keepWet: 'warm', rinseNow: 'warm', dry: 'warm', over: 'warm',
@@ -24,6 +25,8 @@ interface RunWheelProps {
 
 /** The wheel in hand: zones to work at, what is wet, and the clock as its ring. */
 export function RunWheel({ plan, state, wheel, loads, steps, nowMilliseconds }: RunWheelProps) {
+  const t = useTranslations()
+  const say = useSay()
   const { position } = wheel
   const clock = urgentClock(state.clocks, position, nowMilliseconds)
   const reading = clock && readClock(clock, nowMilliseconds)
@@ -42,7 +45,7 @@ export function RunWheel({ plan, state, wheel, loads, steps, nowMilliseconds }: 
       <WheelDrawing
         {...wheel}
         id="run"
-        label={`${positionNames[position]}: ${steps.map(lineTitle).join(', ')}`}
+        label={`${t(`terms.position.${position}`)}: ${steps.map((step) => sayLine(step, t, say)).join(', ')}`}
         loads={loadsOfEntries(loads)}
         highlighted={zonesInHand.length > 0 ? zonesInHand : undefined}
         wet={plan.stages.filter(({ id }) => wetStages.includes(id)).flatMap(({ zones }) => zones)}

@@ -2,9 +2,7 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Stayed } from '@/core/run/answer'
-import { soilNames } from '@/core/soils/soil'
-import { positionNames } from '@/core/wheel/position'
-import { zoneNames, type Zone } from '@/core/wheel/zone'
+import type { Zone } from '@/core/wheel/zone'
 import { soilsOfZone } from '../intake/loads'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
@@ -38,13 +36,13 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
   return (
     <section
       className="stayed"
-      aria-label={t('bay.remains.panel', { wheel: positionNames[wheel.position].toLowerCase() })}
+      aria-label={t('bay.remains.panel', { wheel: t(`terms.wheel.${wheel.position}`) })}
     >
       <div className="stayed-wheel">
         <WheelDrawing
           {...wheel}
           id="stayed"
-          label={t('bay.remains.drawing', { wheel: positionNames[wheel.position] })}
+          label={t('bay.remains.drawing', { wheel: t(`terms.position.${wheel.position}`) })}
           selected={zone}
           highlighted={stayed.length > 0 ? [...new Set([zone, ...stayed.map((one) => one.zone)])] : undefined}
           onZone={setZone}
@@ -59,11 +57,11 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
             aria-pressed={zone === one}
             onClick={() => setZone(one)}
           >
-            {zoneNames[one]}
+            {t(`terms.zone.${one}`)}
           </button>
         ))}
       </div>
-      <h2>{t('bay.remains.what', { zone: zoneNames[zone] })}</h2>
+      <h2>{t('bay.remains.what', { zone: t(`terms.zone.${zone}`) })}</h2>
       <div className="chips" role="group" aria-label={t('bay.remains.soil')}>
         {soilsOfZone(zone)
           .filter((soil) => soil !== 'grit')
@@ -76,14 +74,19 @@ export function StayedPanel({ wheel, stayed, change, doneWord, done, back }: Sta
               aria-pressed={stayed.some((known) => keyOf(known) === keyOf({ zone, soil }))}
               onClick={() => toggle({ zone, soil })}
             >
-              {soilNames[soil]}
+              {t(`terms.soil.${soil}`)}
             </button>
           ))}
       </div>
       {stayed.length > 0 && (
         <p aria-live="polite">
           {stayed
-            .map((one) => t('bay.remains.soilAt', { soil: soilNames[one.soil], zone: zoneNames[one.zone] }))
+            .map((one) =>
+              t('bay.remains.soilAt', {
+                soil: t(`terms.soil.${one.soil}`),
+                zone: t(`terms.zone.${one.zone}`),
+              }),
+            )
             .join(', ')}
         </p>
       )}

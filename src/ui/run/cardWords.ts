@@ -1,6 +1,7 @@
+import { lineTitle } from '@/core/steps/lineTitle'
+import { capitalised, type Say } from '@/i18n/sayer'
 import type { Translator } from '@/i18n/translator'
 import type { Card, CardTap, Step } from '@/core/plan/plan'
-import { positionNames } from '@/core/wheel/position'
 
 /** What the big button says. */
 export function buttonText(tap: CardTap, steps: readonly Step[], t: Translator): string {
@@ -10,18 +11,19 @@ export function buttonText(tap: CardTap, steps: readonly Step[], t: Translator):
 }
 
 /** Where a card is worked. */
-export const cardTitle = ({ corner }: Card, steps: readonly Step[], t: Translator): string => {
-  if (corner !== null) return positionNames[corner]
+export const cardTitle = ({ corner }: Card, steps: readonly Step[], t: Translator, say: Say): string => {
+  if (corner !== null) return t(`terms.position.${corner}`)
   const [first] = steps
   return steps.length === 1 && first
-    ? first.title
+    ? say(first.title)
     : t(first?.act === 'lookRound' ? 'bay.card.beforeYouStart' : 'bay.card.allRound')
 }
 
 /** A step's title without the wheel, which stands above it. */
-export function lineTitle({ title, corner }: Step): string {
-  if (corner === null) return title
-  const name = positionNames[corner].toLowerCase()
-  const text = title.replace(new RegExp(`,? (?:on |of )?${name}(?=$|[ ,(])`), '')
-  return text.charAt(0).toUpperCase() + text.slice(1)
+export function sayLine({ title, corner }: Step, t: Translator, say: Say): string {
+  if (corner === null) return say(title)
+  if (typeof title !== 'string') return capitalised(say(lineTitle(title)))
+  // Plans of earlier versions hold sentences.
+  const name = t(`terms.wheel.${corner}`)
+  return capitalised(title.replace(new RegExp(`,? (?:on |of )?${name}(?=$|[ ,(])`), ''))
 }

@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import { useMemo, useState } from 'react'
 import { questionOf } from '@/core/cards/cardsOf'
 import type { Job } from '@/core/job/job'
@@ -30,7 +31,7 @@ export interface Bay extends Run {
 }
 
 /** What was last tapped, in the words of what it changed; empty where it changed nothing. */
-export function lastSight({ plan, settled }: Run['state']): string {
+export function lastSight({ plan, settled }: Run['state']): Said {
   const at = Math.max(0, ...[...settled.values()].map(({ tappedAt }) => tappedAt.getTime()))
   return plan.steps.find(({ id, sight }) => sight && settled.get(id)?.tappedAt.getTime() === at)?.sight ?? ''
 }

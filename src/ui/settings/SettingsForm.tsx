@@ -11,7 +11,7 @@ import { ProblemAlert } from '../form/ProblemAlert'
 import { useDraft } from '../form/useDraft'
 import { useSending } from '../form/useSending'
 import { EstimateRows } from './EstimateRows'
-import { SchoolRows } from './SchoolRows'
+import { MethodRows } from './MethodRows'
 import { equipmentFields, inputOf, valuesOf, type SettingsValues } from './settingsValues'
 import { ShopFields } from './ShopFields'
 import { WearFields, wearFieldPaths } from './WearFields'
@@ -72,7 +72,7 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
     >
       <section aria-labelledby="schools">
         <DraftNote draft={draft} />
-        <SchoolRows value={values.schools} change={(schools) => change({ schools })} />
+        <MethodRows value={values.schools} change={(schools) => change({ schools })} />
       </section>
       <div>
         <ShopFields value={values} change={change} mendOf={mendOf} />

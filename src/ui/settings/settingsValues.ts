@@ -1,5 +1,5 @@
 import type { EstimateId } from '@/core/estimates/houseEstimates'
-import type { Schools } from '@/core/schools/schools'
+import type { Methods } from '@/core/methods/methods'
 import type { Settings } from '@/contracts/settings'
 import type { WearSettings } from './WearFields'
 
@@ -23,7 +23,7 @@ export interface SettingsValues {
     readonly northern: boolean
   }
   readonly place: { readonly latitude: string; readonly longitude: string }
-  readonly schools: Schools
+  readonly schools: Methods
   readonly equipment: Readonly<Record<EquipmentPath, string>>
   /** Empty or absent: the house's. */
   readonly estimates: Partial<Record<EstimateId, string>>

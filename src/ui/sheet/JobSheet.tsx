@@ -1,20 +1,16 @@
-import { useTranslations } from 'next-intl'
-import { deliveryNames } from '@/core/chemistry/family'
+import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
-import type { PlanPass } from '@/core/passes/planPass'
 import { planPasses } from '@/core/passes/planPasses'
 import { whoWorks } from '@/core/passes/whoWorks'
-import type { Plan, Stage } from '@/core/plan/plan'
-import { services } from '@/core/visit-kinds/service'
-import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
-import { sayMinutes } from '@/core/timing/stageTiming'
-import { listed } from '@/core/words/listed'
-import { formatClock, formatMillilitres } from '@/i18n/format'
+import type { Position } from '@/core/wheel/position'
+import { formatClock, formatDwell, formatMillilitres } from '@/i18n/format'
+import { spoken, type SpokenPass, type SpokenPlan, type SpokenStage } from '@/i18n/spoken'
+import { useSay } from '@/i18n/useSay'
 import { longestWords } from '../plan/longestWords'
 
 interface JobSheetProps {
   readonly title: string
-  readonly plan: Plan
+  readonly plan: SpokenPlan
   readonly dilutionStyle: DilutionStyle
   /** Instant of the start with the offset of the wall clock, minutes; absent: counted from zero. */
   readonly startAt: string | undefined
@@ -33,14 +29,14 @@ const clockOf = (seconds: number, startAt: string | undefined, utcOffsetMinutes:
 export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes }: JobSheetProps) {
   const t = useTranslations()
 
-  const { before, passes, after } = planPasses(plan)
+  const { before, passes, after } = spoken(planPasses(plan), useSay())
   const corners = [...new Set(passes.flatMap((pass) => pass.corners))]
   const cautions = [...new Set(plan.steps.flatMap((step) => step.cautions))]
   return (
     <article className="sheet">
       <h1>{title}</h1>
       <p>
-        {services[plan.service].name}. {plan.headline} {plan.sequence?.pattern?.sentences.join(' ')}
+        {t(`terms.service.${plan.service}`)}. {plan.headline} {plan.sequence?.pattern?.sentences.join(' ')}
       </p>
       <h2>{t('sheet.fills')}</h2>
       <Fills plan={plan} dilutionStyle={dilutionStyle} />
@@ -51,8 +47,8 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
               <th>{t('sheet.pass')}</th>
               <th>{t('sheet.moves')}</th>
               {corners.map((corner) => (
-                <th key={corner} aria-label={positionNames[corner]}>
-                  {positionShortNames[corner]}
+                <th key={corner} aria-label={t(`terms.position.${corner}`)}>
+                  {t(`terms.positionShort.${corner}`)}
                 </th>
               ))}
             </tr>
@@ -92,10 +88,10 @@ export function JobSheet({ title, plan, dilutionStyle, startAt, utcOffsetMinutes
   )
 }
 
-const isForTwo = ({ sequence }: Plan): boolean => (sequence?.people ?? 1) > 1
+const isForTwo = ({ sequence }: SpokenPlan): boolean => (sequence?.people ?? 1) > 1
 
 interface PassRowProps extends Pick<JobSheetProps, 'plan' | 'startAt' | 'utcOffsetMinutes'> {
-  readonly pass: PlanPass
+  readonly pass: SpokenPass
   readonly corners: readonly Position[]
 }
 
@@ -144,7 +140,7 @@ function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionSt
             {recipe.waterMillilitres > 0 &&
               t('sheet.addWater', { water: formatMillilitres(recipe.waterMillilitres) })}
           </b>{' '}
-          {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {deliveryNames[container]}
+          {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {t(`terms.delivery.${container}`)}
         </li>
       ))}
     </ul>
@@ -152,8 +148,8 @@ function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionSt
 }
 
 interface MovesProps {
-  readonly pass: PlanPass
-  readonly stages: readonly Stage[]
+  readonly pass: SpokenPass
+  readonly stages: readonly SpokenStage[]
   /** Who does a move, by its place, where two share a wheel. */
   readonly personOf: ReadonlyMap<number, number> | undefined
 }
@@ -161,6 +157,7 @@ interface MovesProps {
 /** Moves of a pass in a line, with their tools; then how long its products dwell. */
 function Moves({ pass, stages, personOf }: MovesProps) {
   const t = useTranslations()
+  const format = useFormatter()
 
   const dwelling = stages.filter(
     ({ id, kind, dwellSeconds }) =>
@@ -175,8 +172,8 @@ function Moves({ pass, stages, personOf }: MovesProps) {
           <b>{words}</b>
           {personOf?.has(at) && t('sheet.person', { number: personOf.get(at) ?? 0 })}
           {corners.length < pass.corners.length &&
-            ` (${corners.map((corner) => positionShortNames[corner]).join(', ')})`}
-          {tools.length > 0 && <span className="soft"> {listed(tools)}</span>}
+            ` (${corners.map((corner) => t(`terms.positionShort.${corner}`)).join(', ')})`}
+          {tools.length > 0 && <span className="soft"> {format.list(tools)}</span>}
         </span>
       ))}
       {dwelling
@@ -184,7 +181,7 @@ function Moves({ pass, stages, personOf }: MovesProps) {
         .map((stage) => (
           <span key={stage.id} className="sheet-dwell">
             {stage.productName}:{' '}
-            {stage.dwellSeconds.min > 0 && t('sheet.dwell', { time: sayMinutes(stage.dwellSeconds.min) })}
+            {stage.dwellSeconds.min > 0 && t('sheet.dwell', { time: formatDwell(stage.dwellSeconds.min) })}
             {longestWords(stage, t)}
           </span>
         ))}

@@ -11,22 +11,22 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core'
-import { addSeconds } from 'date-fns'
 import { ZoomIn, ZoomOut } from 'lucide-react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { passTitles } from '@/core/passes/passTitles'
-import type { Plan, PlanSequence, Step } from '@/core/plan/plan'
-import { positionNames, positionShortNames, type Position } from '@/core/wheel/position'
-import { sayMinutes } from '@/core/timing/stageTiming'
-import { formatClock, formatDuration, formatTimeOfDay } from '@/i18n/format'
+import type { Step } from '@/core/plan/plan'
+import type { Position } from '@/core/wheel/position'
+import { formatClock, formatDuration, formatDwell, formatTimeOfDay } from '@/i18n/format'
+import type { SpokenPlan } from '@/i18n/spoken'
+import { useSay } from '@/i18n/useSay'
 import { Deeper } from '../plan/Deeper'
 import { PatternWords } from '../plan/PatternWords'
 import type { OrderSearch } from '../plan/useOrderSearch'
 import { lanesOf, type Bar, type Lane } from './bars'
 
 interface TimelineProps {
-  readonly plan: Plan
-  readonly sequence: PlanSequence
+  readonly plan: SpokenPlan
+  readonly sequence: NonNullable<SpokenPlan['sequence']>
   /** Instant of the start, for clock times; null: counted from zero. */
   readonly startAt: string | undefined
   /** Looks on for a better order; null once the job has begun. */
@@ -40,7 +40,7 @@ const zooms = [1, 2, 4, 8]
 /** Whose lane it is. */
 const laneName = ({ of }: Lane, people: number, t: Translator): string =>
   'corner' in of
-    ? positionNames[of.corner]
+    ? t(`terms.position.${of.corner}`)
     : people === 1
       ? t('plan.timeline.you')
       : t('bay.who.person', { number: of.person + 1 })
@@ -53,12 +53,13 @@ const wheelNumber = (lanes: readonly Lane[], corner: Position): number =>
   lanes.filter(({ comings }) => comings.length === 0).findIndex(({ key }) => key === corner) % 4
 
 const clockAt = (startAt: string | undefined, seconds: number): string =>
-  startAt ? formatTimeOfDay(addSeconds(startAt, seconds)) : formatClock(seconds)
+  startAt ? formatTimeOfDay(new Date(new Date(startAt).getTime() + 1000 * seconds)) : formatClock(seconds)
 
 /** The job as time drawn to length: who works at what, what dwells where, and how long it may stay. */
 export function Timeline({ plan, sequence, startAt, search, place }: TimelineProps) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const [zoom, setZoom] = useState(0)
   const [chosen, setChosen] = useState<string | null>(null)
@@ -190,7 +191,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
           </b>{' '}
           {formatDuration(entry.endSeconds - entry.startSeconds)}
           {sequence.people > 1 && t('plan.timeline.person', { number: entry.person + 1 })}.{' '}
-          {[passes.get(step.id), whatOf(step, t)].filter(Boolean).join('. ')}{' '}
+          {[say(passes.get(step.id) ?? ''), whatOf(step, t)].filter(Boolean).join('. ')}{' '}
           <span className="soft">{step.why}</span>
         </div>
       )}
@@ -224,6 +225,7 @@ function Comings({
   readonly lanes: readonly Lane[]
   readonly until: number
 }) {
+  const t = useTranslations()
   return lane.comings.map(({ key, corner, startSeconds, endSeconds }) => (
     <span
       key={key}
@@ -234,7 +236,7 @@ function Comings({
       }}
       aria-hidden
     >
-      {corner === null ? '' : positionShortNames[corner]}
+      {corner === null ? '' : t(`terms.positionShort.${corner}`)}
     </span>
   ))
 }
@@ -290,12 +292,12 @@ const whatOf = (step: Step, t: Translator): string =>
   [
     step.startsDwell &&
       t('plan.timeline.dwells', {
-        dwell: step.startsDwell.minSeconds > 0 ? sayMinutes(step.startsDwell.minSeconds) : 'none',
-        rinse: sayMinutes(step.startsDwell.maxSeconds),
+        dwell: step.startsDwell.minSeconds > 0 ? formatDwell(step.startsDwell.minSeconds) : 'none',
+        rinse: formatDwell(step.startsDwell.maxSeconds),
       }),
     step.wetLimitSeconds !== null &&
       step.wetLimitSeconds < 1800 &&
-      t('plan.timeline.staysWet', { time: sayMinutes(step.wetLimitSeconds) }),
+      t('plan.timeline.staysWet', { time: formatDwell(step.wetLimitSeconds) }),
     step.tools.length > 0 && `${step.tools.join(', ')}.`,
   ]
     .filter(Boolean)
@@ -357,6 +359,7 @@ function HandsBar({
   listeners,
   moved,
 }: HandsBarProps) {
+  const say = useSay()
   const { stepId } = bar
   return (
     <button
@@ -364,7 +367,7 @@ function HandsBar({
       type="button"
       className={`bar-hands is-${bar.tone}${isChosen ? ' is-chosen' : ''}`}
       style={{ ...lengthOf(bar, until), ...moved }}
-      aria-label={`${time}, ${bar.label}`}
+      aria-label={`${time}, ${say(bar.label)}`}
       aria-pressed={isChosen}
       onClick={() => choose(stepId)}
       onFocus={() => choose(stepId)}

@@ -1,3 +1,4 @@
+import type { Said } from '@/core/message/message'
 import {
   stagesOfStep,
   takesOff,
@@ -17,7 +18,7 @@ export interface Bar {
   readonly tone: 'water' | 'chemistry' | 'plain'
   readonly startSeconds: number
   readonly endSeconds: number
-  readonly label: string
+  readonly label: Said
 }
 
 /** A coming to a wheel, from the first thing done there to the last. */

@@ -1,5 +1,7 @@
 import { useTranslations } from 'next-intl'
-import { format } from 'date-fns'
+import { formatDayOfWeek, formatTimeOfDay } from '@/i18n/format'
+import type { Said } from '@/core/message/message'
+import { useSay } from '@/i18n/useSay'
 import { Link } from '@/ui/Link'
 import { drawnWheel, type WheelEntryLike } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
@@ -11,7 +13,7 @@ interface OpenJob {
   readonly id: string
   readonly vehicleName: string
   readonly wheelSetName: string
-  readonly headline: string
+  readonly headline: Said
   readonly plannedFor: Date | null
   readonly startedAt: Date | null
   /** Share of the steps settled, 0 to 1. */
@@ -24,6 +26,7 @@ const placeOf = ({ id, startedAt }: OpenJob): string => (startedAt ? `/jobs/${id
 
 function JobRow({ job }: { readonly job: OpenJob }) {
   const t = useTranslations()
+  const say = useSay()
 
   const wheel = drawnWheel(job.firstCorner)
   return (
@@ -43,9 +46,10 @@ function JobRow({ job }: { readonly job: OpenJob }) {
         </h3>
         <p className="soft">
           {job.wheelSetName}
-          {job.plannedFor && `, ${format(job.plannedFor, 'EEE d MMM, HH:mm')}`}
+          {job.plannedFor &&
+            `, ${formatDayOfWeek(job.plannedFor, 'short')}, ${formatTimeOfDay(job.plannedFor)}`}
         </p>
-        <p>{job.headline}</p>
+        <p>{say(job.headline)}</p>
         {job.startedAt && (
           <div
             className="job-bar"
@@ -67,6 +71,7 @@ function JobRow({ job }: { readonly job: OpenJob }) {
 /** The jobs that are open: running ones first, then by their hour. */
 export function JobRows({ jobs }: { readonly jobs: readonly OpenJob[] }) {
   const t = useTranslations()
+  const say = useSay()
 
   return (
     <>
@@ -89,7 +94,7 @@ export function JobRows({ jobs }: { readonly jobs: readonly OpenJob[] }) {
                 <Link href={placeOf(job)}>
                   {job.vehicleName}, {job.wheelSetName}
                 </Link>
-                <span>{job.headline}</span>
+                <span>{say(job.headline)}</span>
               </li>
             ))}
           </ul>

@@ -1,13 +1,15 @@
 'use client'
 
+import { useTranslations } from 'next-intl'
+import type { Translator } from '@/i18n/translator'
+
 import type { KeyboardEvent, ReactNode } from 'react'
 import type { Finish } from '@/core/finishes/finish'
-import { finishNames } from '@/core/finishes/finish'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import type { FinishState } from '@/core/finishes/finishState'
-import { gradeNames, soilNames, soils, type Grade, type Soil } from '@/core/soils/soil'
+import { soils, type Grade, type Soil } from '@/core/soils/soil'
 import type { WheelGeometry } from '@/core/wheel-geometry'
-import { finishZoneOf, zoneNames, type FinishZone, type Zone } from '@/core/wheel/zone'
+import { finishZoneOf, type FinishZone, type Zone } from '@/core/wheel/zone'
 import { arcPath, ringPath, wheelShape } from './shape'
 import { soilClass } from './soilClass'
 import { specksOf, specksPath } from './specks'
@@ -54,11 +56,13 @@ interface WheelDrawingProps {
   readonly onZone?: (zone: Zone) => void
 }
 
-const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | null): string => {
+const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | null, t: Translator): string => {
   const dirt = Object.entries(loads?.[zone] ?? {})
     .filter(([, grade]) => grade > 0)
-    .map(([soil, grade]) => `${gradeNames[grade as Grade]} ${soilNames[soil as Soil]}`)
-  return [zoneNames[zone], finish ? finishNames[finish] : '', dirt.join(', ')].filter(Boolean).join('; ')
+    .map(([soil, grade]) => `${t(`terms.grade.${grade as Grade}`)} ${t(`terms.soil.${soil as Soil}`)}`)
+  return [t(`terms.zone.${zone}`), finish ? t(`terms.finish.${finish}`) : '', dirt.join(', ')]
+    .filter(Boolean)
+    .join('; ')
 }
 
 /**
@@ -66,6 +70,7 @@ const describe = (zone: Zone, loads: ZoneLoads | undefined, finish: Finish | nul
  * Pure: the server draws it, and a browser that gives `onZone` makes every zone a button.
  */
 export function WheelDrawing(props: WheelDrawingProps) {
+  const t = useTranslations()
   const { wheel, finishes, loads, id, label, ring, wet = [], selected, highlighted, onZone } = props
   const shape = wheelShape(wheel)
   const closed = wheel.spokeCount === 0
@@ -110,7 +115,7 @@ export function WheelDrawing(props: WheelDrawingProps) {
         role="button"
         tabIndex={0}
         aria-pressed={selected === name}
-        aria-label={describe(name, loads, finishZoneOf(name) ? finishAt(name) : null)}
+        aria-label={describe(name, loads, finishZoneOf(name) ? finishAt(name) : null, t)}
         className={`${marks.join(' ')} can-tap`}
         onClick={() => onZone(name)}
         onKeyDown={(event: KeyboardEvent) => {

@@ -3,8 +3,8 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { finderQuestions, findFinish, type FinderAnswers } from '@/core/finishes/finishFinder'
-import { finishNames, type Finish } from '@/core/finishes/finish'
-import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
+import type { Finish } from '@/core/finishes/finish'
+import { finishZones, type FinishZone } from '@/core/wheel/zone'
 
 type Question = (typeof finderQuestions)[number]
 
@@ -52,7 +52,7 @@ export function FinishFinder({
         </div>
       ))}
       <p className="mt-2" aria-live="polite">
-        <b>{t(`wheelSet.finder.found.${found.confidence}`, { finish: finishNames[found.finish] })}</b>{' '}
+        <b>{t(`wheelSet.finder.found.${found.confidence}`, { finish: t(`terms.finish.${found.finish}`) })}</b>{' '}
         {t(`wheelSet.finder.cautions.${found.caution}`)}
       </p>
       <div className="chips mt-2">
@@ -66,7 +66,7 @@ export function FinishFinder({
           .filter((zone) => zone !== 'face' && zone !== 'lip')
           .map((zone) => (
             <Button key={zone} variant="outline-secondary" onClick={() => use([zone], found.finish)}>
-              {zoneNames[zone]}
+              {t(`terms.zone.${zone}`)}
             </Button>
           ))}
       </div>

@@ -1,14 +1,7 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
-import {
-  conditionNames,
-  conditions,
-  finishes,
-  finishNames,
-  type Condition,
-  type Finish,
-} from '@/core/finishes/finish'
-import { finishZones, zoneNames, type FinishZone } from '@/core/wheel/zone'
+import { conditions, finishes, type Condition, type Finish } from '@/core/finishes/finish'
+import { finishZones, type FinishZone } from '@/core/wheel/zone'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { FinishFinder } from './FinishFinder'
 import type { ScopedWheels } from './useScopedWheels'
@@ -27,7 +20,7 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
   const hasError = wheels.finishError(zone) !== undefined
   return (
     <>
-      <label htmlFor={`finish-${zone}`}>{zoneNames[zone]}</label>
+      <label htmlFor={`finish-${zone}`}>{t(`terms.zone.${zone}`)}</label>
       <Form.Select
         id={`finish-${zone}`}
         value={differs ? '' : (entry?.finish ?? 'unknown')}
@@ -38,12 +31,12 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
         {differs && <option value="">{t('wheelSet.differs')}</option>}
         {finishes.map((finish) => (
           <option key={finish} value={finish}>
-            {finishNames[finish]}
+            {t(`terms.finish.${finish}`)}
           </option>
         ))}
       </Form.Select>
       <Form.Select
-        aria-label={t('wheelSet.condition', { zone: zoneNames[zone] })}
+        aria-label={t('wheelSet.condition', { zone: t(`terms.zone.${zone}`) })}
         value={differs ? '' : (entry?.condition ?? 'unknown')}
         disabled={!entry || entry.finish === 'unknown'}
         isInvalid={hasError}
@@ -53,7 +46,7 @@ function FinishRow({ zone, wheels }: FinishRowProps) {
         {differs && <option value="">{t('wheelSet.differs')}</option>}
         {conditions.map((condition) => (
           <option key={condition} value={condition}>
-            {conditionNames[condition]}
+            {t(`terms.condition.${condition}`)}
           </option>
         ))}
       </Form.Select>
@@ -67,7 +60,7 @@ export function FinishRows({ wheels }: { readonly wheels: ScopedWheels }) {
 
   const problems = finishZones.flatMap((zone) => {
     const mend = wheels.finishError(zone)
-    return mend ? [{ path: zone, found: '', mend: `${zoneNames[zone]}: ${mend}` }] : []
+    return mend ? [{ path: zone, found: '', mend: `${t(`terms.zone.${zone}`)}: ${mend}` }] : []
   })
   return (
     <>

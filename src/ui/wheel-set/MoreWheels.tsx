@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { positionNames, positions } from '@/core/wheel/position'
+import { positions } from '@/core/wheel/position'
 import type { ScopedWheels } from './useScopedWheels'
 
 /** Wheels that the set has or has not. */
@@ -21,7 +21,7 @@ export function MoreWheels({ wheels }: { readonly wheels: ScopedWheels }) {
               disabled={wheels.positions.length === 1 && isThere}
               onClick={() => wheels.changePosition(position, !isThere)}
             >
-              {positionNames[position]}
+              {t(`terms.position.${position}`)}
             </button>
           )
         })}

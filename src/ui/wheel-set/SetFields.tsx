@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
-import { vehicleKindNames, vehicleKinds, type VehicleKind } from '@/core/wheel/position'
+import { vehicleKinds, type VehicleKind } from '@/core/wheel/position'
 import type { KnownVehicle } from '@/contracts/wheelSet'
 import type { SetForm } from './useScopedWheels'
 
@@ -38,7 +38,7 @@ export function SetFields({ form, kind, vehicles, changeKind }: SetFieldsProps) 
         <Form.Select value={kind} onChange={(event) => changeKind(event.target.value as VehicleKind)}>
           {vehicleKinds.map((one) => (
             <option key={one} value={one}>
-              {vehicleKindNames[one]}
+              {t(`terms.vehicleKind.${one}`)}
             </option>
           ))}
         </Form.Select>

@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
-import { finishNames, type Finish } from '@/core/finishes/finish'
+import type { Finish } from '@/core/finishes/finish'
 import type { TestSpot } from '@/core/job/testSpot'
 import { formatDay } from '@/i18n/format'
 
@@ -28,7 +28,7 @@ export function TestSpotRows({ spots, now }: TestSpotRowsProps) {
             {t.rich('wheels.tested.line', {
               b: bold,
               product: productName,
-              finish: finishNames[finish],
+              finish: t(`terms.finish.${finish}`),
               result,
             })}
           </div>

@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'
 import type { InferInput } from 'valibot'
-import { discKinds, discNames, padKinds, padNames } from '@/core/wheel/brakes'
+import { discKinds, padKinds } from '@/core/wheel/brakes'
 import { archLiners } from '@/core/wheel/position'
 import type { wheelSetInput, WheelSetInput } from '@/contracts/wheelSet'
 
@@ -28,7 +28,7 @@ export function VehicleDetails({
           <Form.Select {...form.register(`vehicle.brakes.${axle}.pads`)}>
             {padKinds.map((kind) => (
               <option key={kind} value={kind}>
-                {padNames[kind]}
+                {t(`terms.pads.${kind}`)}
               </option>
             ))}
           </Form.Select>
@@ -38,7 +38,7 @@ export function VehicleDetails({
           <Form.Select {...form.register(`vehicle.brakes.${axle}.discs`)}>
             {discKinds.map((kind) => (
               <option key={kind} value={kind}>
-                {discNames[kind]}
+                {t(`terms.discs.${kind}`)}
               </option>
             ))}
           </Form.Select>

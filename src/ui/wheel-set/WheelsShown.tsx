@@ -1,9 +1,7 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
-import { conditionNames, finishNames } from '@/core/finishes/finish'
 import { protectionFacts } from '@/core/protection/kinds'
-import { positionNames, type Position } from '@/core/wheel/position'
-import { zoneNames } from '@/core/wheel/zone'
+import type { Position } from '@/core/wheel/position'
 import type { LiveProtection } from '@/forecast/liveProtection'
 import { drawnWheels, type WheelEntryLike } from '../wheel-drawing/drawnWheel'
 import { Stance } from '../wheel-drawing/Stance'
@@ -24,7 +22,7 @@ const finishText = (finishes: WheelEntryLike['finishes'], t: Translator): string
   finishes
     .map(
       ({ zone, finish, condition }) =>
-        `${zoneNames[zone]} ${finishNames[finish]}${condition === 'sound' ? '' : ` (${conditionNames[condition]})`}`,
+        `${t(`terms.zone.${zone}`)} ${t(`terms.finish.${finish}`)}${condition === 'sound' ? '' : ` (${t(`terms.condition.${condition}`)})`}`,
     )
     .join(', ') || t('wheels.shown.unknownFinish')
 
@@ -44,9 +42,9 @@ export function WheelsShown({ wheels, layers }: WheelsShownProps) {
                 {...wheel}
                 id={wheel.position}
                 label={t('wheels.shown.drawing', {
-                  wheel: positionNames[wheel.position],
+                  wheel: t(`terms.position.${wheel.position}`),
                   spokes: wheel.wheel.spokeCount,
-                  finish: finishNames[wheel.finishes.face?.finish ?? 'unknown'],
+                  finish: t(`terms.finish.${wheel.finishes.face?.finish ?? 'unknown'}`),
                 })}
                 ring={{
                   share: left?.leftShare ?? 0,
@@ -54,7 +52,7 @@ export function WheelsShown({ wheels, layers }: WheelsShownProps) {
                   sureness: left?.sureness ?? 'sure',
                 }}
               />
-              <h3>{positionNames[wheel.position]}</h3>
+              <h3>{t(`terms.position.${wheel.position}`)}</h3>
               <p className="soft">
                 {t('wheels.shown.tyre', {
                   code: entry?.tyreCode ?? '–',

@@ -1,5 +1,5 @@
 import type { Translator } from '@/i18n/translator'
-import { axleOf, positionNames, type Position } from '@/core/wheel/position'
+import { axleOf, type Position } from '@/core/wheel/position'
 
 /** Which wheels an edit goes to: all, an axle, or one. */
 export type Scope = 'all' | 'frontAxle' | 'rearAxle' | Position
@@ -31,6 +31,6 @@ export function scopesFor(positions: readonly Position[], t: Translator): ScopeC
     ...(positions.length > 1 ? [{ scope: 'all' as const, name: t('terms.wheels.all') }] : []),
     ...(axles ? [{ scope: 'frontAxle' as const, name: t('terms.wheels.fronts') }] : []),
     ...(axles ? [{ scope: 'rearAxle' as const, name: t('terms.wheels.rears') }] : []),
-    ...positions.map((position) => ({ scope: position, name: positionNames[position] })),
+    ...positions.map((position) => ({ scope: position, name: t(`terms.position.${position}`) })),
   ]
 }

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react'
 import { pathOfId } from '@/ui/cabinet/idPath'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { Link } from '@/ui/Link'
-import { toolKindNames, toolStates } from '@/core/tools/tool'
+import { toolStates } from '@/core/tools/tool'
 import { database } from '@/data/connection'
 import { listTools } from '@/data/queries/tools'
 import { changeToolState } from '../actions'
@@ -42,7 +42,7 @@ export default async function ToolsPage() {
               <br />
               <span className="soft">
                 {t('cabinet.tools.line', {
-                  kind: toolKindNames[tool.kind],
+                  kind: t(`terms.toolKind.${tool.kind}`),
                   stiffness: tool.stiffness,
                   use: tool.dedicatedTo,
                 })}

@@ -3,8 +3,7 @@ import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Link } from '@/ui/Link'
-import { protectionFacts } from '@/core/protection/kinds'
-import { capital } from '@/core/words/sayPlan'
+import { capitalised } from '@/i18n/sayer'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { productsCompared, type RankedProduct } from '@/services/productsCompared'
@@ -47,9 +46,9 @@ export default async function LastingPage() {
         const own = products.filter(({ protection }) => protection === kind)
         const longest = Math.max(1, ...own.map(({ lifeDays }) => lifeDays.p90))
         return (
-          <section key={kind} className="month-head" aria-label={protectionFacts[kind].name}>
+          <section key={kind} className="month-head" aria-label={t(`terms.protection.${kind}`)}>
             <div className="section-head">
-              <h2>{capital(protectionFacts[kind].name)}</h2>
+              <h2>{capitalised(t(`terms.protection.${kind}`))}</h2>
             </div>
             <ul className="rows">
               {own.map((product, at) => {

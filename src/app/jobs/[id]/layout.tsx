@@ -2,5 +2,9 @@ import type { ReactNode } from 'react'
 import { Words } from '@/i18n/Words'
 
 export default function JobLayout({ children }: { children: ReactNode }) {
-  return <Words of={['plan', 'conditions', 'sheet', 'bay']}>{children}</Words>
+  return (
+    <Words of={['plan', 'conditions', 'sheet', 'bay', 'steps', 'order', 'reasons', 'ruleBook', 'methods']}>
+      {children}
+    </Words>
+  )
 }

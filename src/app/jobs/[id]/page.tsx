@@ -1,3 +1,6 @@
+import type { PlanFile } from '@/contracts/planFile'
+import { getSay } from '@/i18n/getSay'
+import { spoken } from '@/i18n/spoken'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { database } from '@/data/connection'
@@ -24,7 +27,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
         jobId={id}
         wheelSetId={job.wheelSetId}
         jobFile={job.jobFile}
-        plan={job.plan}
+        plan={spoken(job.plan, await getSay()) as PlanFile}
         state={job.finishedAt ? 'finished' : job.startedAt ? 'started' : 'planned'}
         dilutionStyle={settings.dilutionStyle}
         keep={keepChange.bind(null, id)}

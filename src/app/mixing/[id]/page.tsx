@@ -1,18 +1,18 @@
+import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
-import { format } from 'date-fns'
 import { headers } from 'next/headers'
 import { Link } from '@/ui/Link'
 import { notFound } from 'next/navigation'
 import { familyOf } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'
-import { cautionsFor } from '@/core/words/cautions'
+import { cautionsFor } from '@/core/reasons/cautions'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { findBottle } from '@/data/queries/bottles'
 import { readSettings } from '@/data/queries/settings'
 import { PrintButton } from '@/ui/PrintButton'
-import { formatMillilitres } from '@/i18n/format'
+import { formatFullDay, formatMillilitres } from '@/i18n/format'
 import { networkAddress } from '@/services/pairing/network'
 import { qrOf } from '../../qrOf'
 
@@ -21,6 +21,7 @@ export const generateMetadata = titled('mixing.bottle.page')
 
 export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
   const t = await getTranslations()
+  const say = await getSay()
 
   const { id } = await params
   const db = await database()
@@ -40,7 +41,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           <h1>{bottle.productName}</h1>
           <p className="lead-text">
             {bottle.emptiedAt
-              ? t('mixing.bottle.emptied', { day: format(bottle.emptiedAt, 'd MMMM yyyy') })
+              ? t('mixing.bottle.emptied', { day: formatFullDay(bottle.emptiedAt, 'long') })
               : t('mixing.bottle.printFirst')}
           </p>
         </div>
@@ -54,7 +55,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
       <article className="bottle-label" aria-label={t('mixing.bottle.label')}>
         <div>
           <h2>{bottle.productName}</h2>
-          <p>{family.name}</p>
+          <p>{t(`terms.family.${bottle.family}`)}</p>
           <p className="label-ratio">{writeDilution(mix, settings.dilutionStyle)}</p>
           <p>
             {formatMillilitres(concentrate)}
@@ -63,12 +64,12 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           </p>
           <p>
             {t('mixing.bottle.mixed', {
-              day: format(bottle.mixedAt, 'd MMM yyyy'),
+              day: formatFullDay(bottle.mixedAt),
               by: bottle.mixedBy || 'none',
             })}
           </p>
           <ul>
-            {[...cautionsFor(family), t('mixing.bottle.caution')].map((text) => (
+            {[...cautionsFor(family).map(say), t('mixing.bottle.caution')].map((text) => (
               <li key={text}>{text}</li>
             ))}
           </ul>

@@ -2,7 +2,7 @@ import { getTranslations } from 'next-intl/server'
 import { bold } from '@/i18n/rich'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import { formatDistance } from 'date-fns'
+import { formatAgo } from '@/i18n/format'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
@@ -106,7 +106,7 @@ export default async function PhonesPage() {
                         ? t('access.devices.revoked')
                         : lastSeenAt
                           ? t('access.devices.seen', {
-                              ago: formatDistance(lastSeenAt, now, { addSuffix: true }),
+                              ago: formatAgo(lastSeenAt, now),
                             })
                           : t('access.devices.notSeen')}
                     </span>

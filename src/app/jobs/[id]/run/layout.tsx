@@ -2,5 +2,9 @@ import type { ReactNode } from 'react'
 import { Words } from '@/i18n/Words'
 
 export default function BayLayout({ children }: { children: ReactNode }) {
-  return <Words of={['bay', 'photos', 'protection']}>{children}</Words>
+  return (
+    <Words of={['bay', 'photos', 'protection', 'steps', 'reasons', 'ruleBook', 'observations']}>
+      {children}
+    </Words>
+  )
 }

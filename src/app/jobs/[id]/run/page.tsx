@@ -1,3 +1,5 @@
+import { getTranslations } from 'next-intl/server'
+import { withoutTexts } from '@/contracts/saidText'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { redirect } from 'next/navigation'
@@ -19,6 +21,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   if (job.finishedAt) redirect('/log')
   // Nothing to do is nothing to write down either.
   if (job.plan.steps.length === 0) redirect(`/jobs/${id}`)
+  const t = await getTranslations()
   const events = await listRunEvents(await database(), id)
   return (
     <>
@@ -28,7 +31,7 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
         wheelSetId={job.wheelSetId}
         title={`${job.jobFile.vehicle.name}, ${job.jobFile.wheelSet.name}`}
         jobFile={job.jobFile}
-        plan={job.plan}
+        plan={withoutTexts(job.plan, (key) => t.has(key as 'bay.title'))}
         wheels={drawnWheels(job.jobFile.corners)}
         loads={job.jobFile.corners.map(({ position, loads }) => ({ position, loads }))}
         stored={{ events, place: await livePlace() }}

@@ -1,3 +1,5 @@
+import { getSay } from '@/i18n/getSay'
+import { spoken } from '@/i18n/spoken'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
@@ -26,7 +28,7 @@ export default async function SheetPage({ params }: { params: Promise<{ id: stri
       </div>
       <JobSheet
         title={`${jobFile.vehicle.name}, ${jobFile.wheelSet.name}`}
-        plan={plan}
+        plan={spoken(plan, await getSay())}
         dilutionStyle={dilutionStyle}
         startAt={jobFile.conditions.startAt}
         utcOffsetMinutes={jobFile.conditions.utcOffsetMinutes}

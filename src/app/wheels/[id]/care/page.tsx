@@ -2,7 +2,7 @@ import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import { format } from 'date-fns'
+import { formatDayOfWeek, formatFullDay, formatMonth, formatTimeOfDay } from '@/i18n/format'
 import { careAdvice } from '@/core/due/careCard'
 import { protectionFacts } from '@/core/protection/kinds'
 import { database } from '@/data/connection'
@@ -18,8 +18,6 @@ export const generateMetadata = titled('due.care.title')
 interface Props {
   readonly params: Promise<{ id: string }>
 }
-
-const day = 'd MMMM yyyy'
 
 export default async function CarePage({ params }: Props) {
   const t = await getTranslations()
@@ -53,7 +51,7 @@ export default async function CarePage({ params }: Props) {
           {set.vehicleName}, {set.name}
         </h1>
         <p className="soft">
-          {shopName}, {format(now, day)}
+          {shopName}, {formatFullDay(now, 'long')}
         </p>
         <h2>{t('due.care.protection')}</h2>
         {named.length === 0 ? (
@@ -64,8 +62,8 @@ export default async function CarePage({ params }: Props) {
               <li key={facts.productName}>
                 {t('due.care.layer', {
                   product: facts.productName,
-                  kind: protectionFacts[facts.kind].name,
-                  day: format(facts.appliedAt, day),
+                  kind: t(`terms.protection.${facts.kind}`),
+                  day: formatFullDay(facts.appliedAt, 'long'),
                 })}
               </li>
             ))}
@@ -73,7 +71,11 @@ export default async function CarePage({ params }: Props) {
         )}
         {curing && (
           <p>
-            <b>{t('due.care.curing', { time: format(curing, 'EEEE d MMMM, HH:mm') })}</b>
+            <b>
+              {t('due.care.curing', {
+                time: `${formatDayOfWeek(curing, 'long')}, ${formatTimeOfDay(curing)}`,
+              })}
+            </b>
           </p>
         )}
         <h2>{t('due.care.washing')}</h2>
@@ -91,7 +93,9 @@ export default async function CarePage({ params }: Props) {
         {next && (
           <>
             <h2>{t('due.care.next')}</h2>
-            <p>{t('due.care.around', { month: format(next.p50 < now ? now : next.p50, 'MMMM yyyy') })}</p>
+            <p>
+              {t('due.care.around', { month: formatMonth(next.p50 < now ? now : next.p50, 'long', true) })}
+            </p>
           </>
         )}
         <p className="soft">{t('due.care.labels')}</p>
