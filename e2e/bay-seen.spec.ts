@@ -79,7 +79,7 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
         gloves.choose(say('bay.check.treat')),
       )
       happened.stayed += 1
-      await expect(sight(page)).toContainText('Bonded brake dust stayed at the barrel')
+      await expect(sight(page)).toContainText('Bonded brake dust stayed on at the barrel')
       await expect(page.locator('.run-added').first()).toBeVisible()
     } else if (happened.stayed > 0 && happened.caughtUp === 0) {
       await page.getByText(like('bay.coming.title')).tap()

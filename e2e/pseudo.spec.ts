@@ -1,15 +1,39 @@
-import { cpSync, readdirSync, rmSync } from 'node:fs'
+import { cpSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { firstJob, firstSet, places, placesOf } from './places'
 import { expect, newFolder, startServer, test } from './server'
 
 // In the language of the tests every message is a third longer and stands between marks: what has no room shows, and so does what is
-// missing here. Names that people gave, and sentences of a plan, are not messages of the interface.
+// missing here. Only what people entered stands without marks: names, notes, and the headlines of visits in the log.
 
 const namespaces = readdirSync('messages/en')
   .filter((file) => file.endsWith('.json'))
   .map((file) => file.slice(0, -'.json'.length))
 const keys = new RegExp(`(?<![\\w/.-])(?:${namespaces.join('|')})\\.[a-z]\\w*(?:\\.\\w+)*`)
+
+/** Everything that people entered, out of the files the demo is filled from. */
+const entered = readdirSync('src/demo/data', { recursive: true, withFileTypes: true })
+  .filter((entry) => entry.isFile())
+  .map((entry) => readFileSync(join(entry.parentPath, entry.name), 'utf8'))
+  .join('\n')
+
+/** Ids of rules, units of estimates, and a shop with its date. */
+const notWords = /^[a-z]+(?:-[a-z]+)+$|^minor units\/\w+$|, \d+ \w+ \d{4}$/
+
+/** Sentences without marks that nobody entered. */
+function unmarkedIn(text: string): string[] {
+  let rest = text
+  for (let before = ''; before !== rest;) {
+    before = rest
+    rest = rest.replace(/⟦[^⟦⟧]*⟧/g, ' ')
+  }
+  return rest.split('\n').filter((line) => {
+    if (notWords.test(line.trim())) return false
+    const words = line.match(/[A-Za-z’]{3,}/g) ?? []
+    return words.filter((word) => !entered.includes(word)).length >= 2 && words.length >= 3
+  })
+}
 
 /** What is wrong with how a page says what it says. */
 async function faultsOf(page: Page, path: string): Promise<string[]> {
@@ -41,6 +65,7 @@ async function faultsOf(page: Page, path: string): Promise<string[]> {
     ...(key ? [`${path}: no words for ${key}`] : []),
     ...(wide > 0 ? [`${path}: ${wide} px too wide`] : []),
     ...cut.map((words) => `${path}: cut off, ${words}`),
+    ...unmarkedIn(text).map((line) => `${path}: not from the catalogue, ${line.trim()}`),
   ]
 }
 

@@ -11,7 +11,7 @@ test('a job file posted comes back as a plan', async ({ request }) => {
   })
   expect(answer.status()).toBe(200)
   const plan = (await answer.json()) as { format: string; stages: unknown[] }
-  expect(plan.format).toBe('even-spoke/plan/1')
+  expect(plan.format).toBe('even-spoke/plan/2')
   expect(plan.stages.length).toBeGreaterThan(4)
 })
 

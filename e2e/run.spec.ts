@@ -78,10 +78,10 @@ test('undo takes the last tap back, and a skipped step stays skipped after a rel
   const line = (name: string) => page.locator('.run-line b', { hasText: name })
   await expect(title).toHaveText('Before you start')
   // A line of the card can be ticked alone.
-  await page.getByRole('button', { name: 'Done: Look round every wheel' }).click()
-  await expect(line('Look round every wheel')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Done: Check every wheel' }).click()
+  await expect(line('Check every wheel')).toHaveCount(0)
   await page.getByRole('button', { name: like('bay.acts.undoStep') }).click()
-  await expect(line('Look round every wheel')).toBeVisible()
+  await expect(line('Check every wheel')).toBeVisible()
   // The big button ends the card, and undo takes all of it back.
   await tapOnce(page)
   await expect(title).not.toHaveText('Before you start')

@@ -26,7 +26,7 @@ test('from the welcome to a due date with the mouse', async ({ page }) => {
   const frontLeft = page.getByRole('group', { name: 'Front left' })
   // The lower left of the rim is barrel behind the spokes on any wheel; the tyre is easiest to hit.
   await frontLeft.getByRole('button', { name: /^tyre sidewall/ }).click({ position: { x: 4, y: 110 } })
-  await page.getByRole('button', { name: 'tyre browning 2, clear' }).click()
+  await page.getByRole('button', { name: 'tyre browning 2, moderate' }).click()
   await page.getByRole('button', { name: 'barrel', exact: true }).click()
   await page.getByRole('button', { name: 'bonded brake dust 3, heavy' }).click()
   await page.getByRole('button', { name: say('intake.copyToAxle') }).click()
