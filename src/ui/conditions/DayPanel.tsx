@@ -39,7 +39,7 @@ export function DayPanel(props: DayPanelProps) {
     days.sort((a, b) => b.heat - a.heat)
     const [warmest, coolest] = [days[0], days.at(-1)]
     return [warmest, coolest].flatMap((day, at) => (day && (at === 0 || day !== days[0]) ? [day] : []))
-  }, [corners, estimates, conditions])
+  }, [corners, estimates, conditions, t])
   if (conditions.day.length === 0) return <p className="soft mt-3">{t('conditions.day.noPlace')}</p>
   return (
     <section aria-labelledby="day" className="mt-4">
