@@ -1,4 +1,4 @@
-import { exposureOf, setCourse } from '@/core/protection/exposure'
+import { exposureOf, setCourse } from '@/core/protection/wear'
 import { wearEstimatesOf } from '@/core/protection/houseWear'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { LookGrade, WornWash } from '@/core/protection/record'

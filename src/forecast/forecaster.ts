@@ -1,6 +1,6 @@
 import { questions, type Asked, type Questions } from './questions'
 import {
-  forecastShop,
+  followShop,
   noFacts,
   withChange,
   type FactsChange,
@@ -20,7 +20,7 @@ export interface News {
 }
 
 /** What a forecaster is asked. */
-export interface Question {
+export interface ForecastRequest {
   readonly records: string
   readonly name: keyof Questions
   readonly basis: ForecastBasis
@@ -51,14 +51,14 @@ export class Forecaster {
   }
 
   /** Answers from a forecast of what is known. */
-  ask({ records, name, basis, asked }: Question): unknown {
+  ask({ records, name, basis, asked }: ForecastRequest): unknown {
     if (records !== this.records || this.number === null) return knowsOther
     const isNow =
       this.forecast !== null &&
       this.forecastFacts === this.facts &&
       JSON.stringify(this.forecast.basis) === JSON.stringify(basis)
     if (!isNow) {
-      this.forecast = forecastShop(this.facts, basis, this.forecast)
+      this.forecast = followShop(this.facts, basis, this.forecast)
       this.forecastFacts = this.facts
     }
     return questions[name](this.forecast as ShopForecast, asked as never)

@@ -2,7 +2,7 @@ import { cureEnds } from '@/core/due/cure'
 import type { Sureness } from '@/core/due/dueItem'
 import { surenessOf } from '@/core/due/layerDates'
 import type { ProtectionKind } from '@/core/protection/kinds'
-import { layerId, productId } from '@/core/protection/setFacts'
+import { layerId, productId } from '@/core/protection/setHistory'
 import type { Position } from '@/core/wheel/position'
 import type { ShopForecast } from './shopForecast'
 

@@ -7,7 +7,7 @@ import { followingOf } from '@/core/protection/forecast'
 import { wearEstimatesOf } from '@/core/protection/houseWear'
 import { learnFrom, type Start } from '@/core/protection/learn'
 import type { WornProduct } from '@/core/protection/record'
-import { productId, setRecordOf } from '@/core/protection/setFacts'
+import { productId, setRecordOf } from '@/core/protection/setHistory'
 import { setForecast, type SetForecast } from '@/core/protection/setForecast'
 
 /** What a forecast is made with beside the records; another one makes everything anew. */
@@ -80,7 +80,7 @@ const isSameBasis = (one: ForecastBasis, other: ForecastBasis): boolean =>
  * Follows the sets whose facts are others than before, learns from where it was, and forecasts the sets that moved. On another day
  * everything is followed anew; what was learnt is where that begins.
  */
-export function forecastShop(
+export function followShop(
   known: ShopFacts,
   basis: ForecastBasis,
   before: ShopForecast | null,

@@ -1,4 +1,4 @@
-import { Forecaster, type News, type Question } from '@/forecast/forecaster'
+import { Forecaster, type News, type ForecastRequest } from '@/forecast/forecaster'
 import { tasks } from './tasks'
 
 /** What a thread of the pool can be asked for, by name. */
@@ -7,4 +7,4 @@ export const { planText, planFile, readBackup, readCabinet, writeCalendar } = ta
 const forecaster = new Forecaster()
 /** What the forecaster's thread can be asked for, by name. */
 export const hear = (news: News): boolean => forecaster.hear(news)
-export const ask = (question: Question): unknown => forecaster.ask(question)
+export const ask = (question: ForecastRequest): unknown => forecaster.ask(question)

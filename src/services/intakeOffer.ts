@@ -1,5 +1,5 @@
 import { differenceInCalendarDays } from 'date-fns'
-import { intakeOffer as offerOf, type Offer } from '@/core/planning/intakeOffer'
+import { expectedIntake, type Offer } from '@/core/planning/expectedIntake'
 import type { Queryable } from '@/data/database'
 import { listLiveLayers } from '@/data/queries/protection'
 import { readSettings } from '@/data/queries/settings'
@@ -21,5 +21,5 @@ export async function intakeOffer(database: Queryable, set: WheelSet, now: Date)
     liveProtection: (await listLiveLayers(database, set.id)).map(({ kind }) => kind),
     leftovers: await lastLeftovers(database, set.id),
   }
-  return { ...offerOf(record, now.getMonth() + 1, await readSettings(database)), lastVisitAt }
+  return { ...expectedIntake(record, now.getMonth() + 1, await readSettings(database)), lastVisitAt }
 }

@@ -1,4 +1,4 @@
-import { cureMilliseconds } from '@/core/protection/setFacts'
+import { cureMilliseconds } from '@/core/protection/setHistory'
 import type { ProtectionKind } from '@/core/protection/kinds'
 
 /**

@@ -1,5 +1,5 @@
 import { message } from '@/core/message/message'
-import { layerId } from '@/core/protection/setFacts'
+import { layerId } from '@/core/protection/setHistory'
 import { protectionFacts, type ProtectionKind } from '@/core/protection/kinds'
 import { cureEnds } from './cure'
 import type { DueItem } from './dueItem'

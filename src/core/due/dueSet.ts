@@ -1,5 +1,5 @@
 import type { SetForecast } from '@/core/protection/setForecast'
-import type { SetFacts } from '@/core/protection/setFacts'
+import type { SetFacts } from '@/core/protection/setHistory'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { VehicleKind } from '@/core/wheel/position'

@@ -1,5 +1,5 @@
 import type { ProtectionKind } from '@/core/protection/kinds'
-import type { SetFacts } from '@/core/protection/setFacts'
+import type { SetFacts } from '@/core/protection/setHistory'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import type { Position, VehicleKind } from '@/core/wheel/position'
 import type { Fitting } from './dueSet'

@@ -1,5 +1,5 @@
 import { message, type Message } from '@/core/message/message'
-import { layerId, type LayerFacts } from '@/core/protection/setFacts'
+import { layerId, type LayerFacts } from '@/core/protection/setHistory'
 import type { DateBand, ForecastLayer } from '@/core/protection/setForecast'
 import { beads, protectionFacts } from '@/core/protection/kinds'
 import { millisecondsPerDay, type DueItem, type Sureness } from './dueItem'

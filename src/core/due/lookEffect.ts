@@ -1,7 +1,7 @@
 import type { ClogState } from '@/core/protection/clogState'
 import { beads } from '@/core/protection/kinds'
 import type { SetForecast } from '@/core/protection/setForecast'
-import { layerId, type SetFacts } from '@/core/protection/setFacts'
+import { layerId, type SetFacts } from '@/core/protection/setHistory'
 import { millisecondsPerDay } from './dueItem'
 
 /** What a look has moved of one layer. */

@@ -2,7 +2,7 @@ import { message, sentences, type Said } from '@/core/message/message'
 import { terms } from '@/core/message/term'
 import { calmnessOf, orderOfPerson } from '@/core/patterns/calmness'
 import { byRole } from '@/core/patterns/byRole'
-import { calmOrder, visitsOf } from '@/core/patterns/calmOrder'
+import { calmOrder, stopsOf } from '@/core/patterns/calmOrder'
 import { chainsOf, type Chains } from '@/core/patterns/chains'
 import { clockOf, type Clock } from '@/core/patterns/clock'
 import { pairPattern } from '@/core/patterns/pairPattern'
@@ -112,7 +112,7 @@ function sayPairsOf(
 ): Said[] {
   const { wheelChanges } = calmnessOf(problem, schedule)
   if (problem.people > 1 || wheelChanges >= chains.wheels.length) return sayPairs(made, chains, walks)
-  const way = visitsOf(problem, orderOfPerson(problem, schedule, 0))
+  const way = stopsOf(problem, orderOfPerson(problem, schedule, 0))
     .map(([id]) => made.steps[id ?? -1]?.corner)
     .flatMap((corner) => corner ?? [])
   return [

@@ -8,7 +8,7 @@ import { calmnessOf } from '@/core/patterns/calmness'
 import type { OrderPattern, Plan, PlanSequence, SequenceEntry, Step } from '@/core/plan/plan'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import { plainSchedule } from '@/core/sequence/problem/plainSchedule'
-import { solveSequence, type Answer } from '@/core/sequence/solve'
+import { solveSequence, type SearchAnswer } from '@/core/sequence/solve'
 import { faultsOf } from '@/core/sequence/problem/verify'
 import { shortfallsByTheClock } from './byTheClock'
 import { withOwnTools } from './ownTools'
@@ -19,7 +19,7 @@ import { coolSeconds, planProblem, type PlanProblem } from './planProblem'
 export const planEffort = (people: number): number => (people === 1 ? 10_000 : 50_000)
 
 /** Runs the search to its end within an effort. */
-export function solveWithin(problem: SequenceProblem, effort: number): Answer {
+export function solveWithin(problem: SequenceProblem, effort: number): SearchAnswer {
   const running = solveSequence(problem, effort)
   let step = running.next()
   while (!step.done) step = running.next()

@@ -1,7 +1,7 @@
 import { message, sentences, type Message, type Said } from '@/core/message/message'
 import { term } from '@/core/message/term'
 import { orderOfPerson } from '@/core/patterns/calmness'
-import { visitsOf, type Visit } from '@/core/patterns/calmOrder'
+import { stopsOf, type WheelStop } from '@/core/patterns/calmOrder'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
 import type { PlanProblem } from './planProblem'
 import { wordsOf } from './sayPattern'
@@ -18,24 +18,24 @@ export const byCards = [message('order.byCards')]
  */
 export function sayDetours(made: PlanProblem, problem: SequenceProblem, schedule: Schedule): Said[] | null {
   if (problem.people > 1) return null
-  const visits = visitsOf(problem, orderOfPerson(problem, schedule, 0))
-  const placeOf = (visit: Visit) => made.places[problem.operations[visit[0] as number]?.place ?? -1]
-  const secondsOf = (visit: Visit) =>
+  const visits = stopsOf(problem, orderOfPerson(problem, schedule, 0))
+  const placeOf = (visit: WheelStop) => made.places[problem.operations[visit[0] as number]?.place ?? -1]
+  const secondsOf = (visit: WheelStop) =>
     visit.reduce((sum, id) => sum + (problem.operations[id]?.durationSeconds ?? 0), 0)
-  const main = new Map<unknown, Visit>()
+  const main = new Map<unknown, WheelStop>()
   for (const visit of visits) {
     const known = main.get(placeOf(visit))
     if (!known || secondsOf(visit) > secondsOf(known)) main.set(placeOf(visit), visit)
   }
-  const nameOf = (visit: Visit): Message => {
+  const nameOf = (visit: WheelStop): Message => {
     const place = placeOf(visit)
     return place === undefined || place === 'vehicle' ? message('order.body') : term('wheel', place)
   }
-  const movesAt = (visit: Visit) => ({
+  const movesAt = (visit: WheelStop) => ({
     moves: wordsOf(visit.map((id) => made.steps[id])) ?? '',
     other: nameOf(visit),
   })
-  const isMain = (visit: Visit): boolean => visit === main.get(placeOf(visit))
+  const isMain = (visit: WheelStop): boolean => visit === main.get(placeOf(visit))
   // Out and back while a wheel dwells, or finishing one on the way to the next.
   const detours = visits.flatMap((visit, at): { said: Message; comings: number }[] => {
     const [before, after] = [visits[at - 1], visits[at + 1]]

@@ -10,7 +10,7 @@ export interface CalmOrder {
 }
 
 /** What one person does at one wheel before going on, as operations. */
-export type Visit = readonly number[]
+export type WheelStop = readonly number[]
 
 /**
  * The calmest that an order becomes by moving work together, as long as it ends by a second: comings to the same wheel are
@@ -43,7 +43,7 @@ export function calmOrder(
 }
 
 /** An order as comings to wheels. */
-export function visitsOf(problem: SequenceProblem, order: readonly number[]): Visit[] {
+export function stopsOf(problem: SequenceProblem, order: readonly number[]): WheelStop[] {
   const visits: number[][] = []
   for (const id of order) {
     const last = visits.at(-1)
@@ -59,13 +59,17 @@ function* joined(
   problem: SequenceProblem,
   orders: readonly (readonly number[])[],
 ): Generator<readonly (readonly number[])[]> {
-  const placeOf = (visit: Visit | undefined) => problem.operations[visit?.[0] ?? -1]?.place
+  const placeOf = (visit: WheelStop | undefined) => problem.operations[visit?.[0] ?? -1]?.place
   for (const [person, order] of orders.entries()) {
-    const visits = visitsOf(problem, order)
+    const visits = stopsOf(problem, order)
     for (let at = 0; at < visits.length; at += 1) {
       const to = visits.findIndex((visit, index) => index > at && placeOf(visit) === placeOf(visits[at]))
       if (to < 0) continue
-      const [earlier, between, later] = [visits[at] as Visit, visits.slice(at + 1, to), visits[to] as Visit]
+      const [earlier, between, later] = [
+        visits[at] as WheelStop,
+        visits.slice(at + 1, to),
+        visits[to] as WheelStop,
+      ]
       for (const middle of [
         [earlier, later, ...between],
         [...between, earlier, later],

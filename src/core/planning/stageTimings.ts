@@ -4,7 +4,7 @@ import type { Job } from '@/core/job/job'
 import { isByHand } from '@/core/plan/byHand'
 import type { Act, Shortfall, Stage, StageKind } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import { timingOf } from '@/core/timing/stageTiming'
+import { timingOf } from '@/core/timing/timingOf'
 import { firstGoodHour, hoursAt } from '@/core/timing/workHours'
 
 /** How every stage that puts something wet on is worked at each of its wheels. */

@@ -1,5 +1,5 @@
 import { clogAt } from './clog'
-import { exposureOf, setCourse, type Exposure, type SetCourse } from './exposure'
+import { exposureOf, setCourse, type Exposure, type SetCourse } from './wear'
 import type { Seasons } from './seasons'
 import { productSights, type ProductSights, type SeenLook } from './sights'
 import type { SetRecord, ShopRecord, WearEstimates, WornLayer, WornProduct } from './record'

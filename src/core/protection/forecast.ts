@@ -1,6 +1,6 @@
 import { exp } from '@/core/quantity/portableMath'
 import { calibrate, type Calibration } from './calibrate'
-import { farthestDays } from './exposure'
+import { farthestDays } from './wear'
 import { followSet, recordsOf, type Followed, type FollowedSet, type Following } from './followed'
 import { shopCovariance } from './information'
 import { learnFrom, type Learnt, type Start } from './learn'

@@ -1,4 +1,4 @@
-import type { Wear } from './exposure'
+import type { Wear } from './wear'
 import type { Followed } from './followed'
 import { covarianceAt } from './information'
 import type { Learnt } from './learn'

@@ -1,5 +1,5 @@
 import type { LookGrade, WornLayer, WornLook } from './record'
-import type { Wear } from './exposure'
+import type { Wear } from './wear'
 
 /** A look, and what was hidden at it. */
 export interface SeenLook {

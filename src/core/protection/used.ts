@@ -1,5 +1,5 @@
 import { exp } from '@/core/quantity/portableMath'
-import type { Wear } from './exposure'
+import type { Wear } from './wear'
 import type { LayerValues } from './unknowns'
 
 /** What the values of a layer multiply its wear with. */

@@ -1,6 +1,6 @@
 import type { Corner } from '@/core/job/job'
 import { millimetresPerInch } from '@/core/tyre/tyreCode'
-import { isOff, type Visit } from './zoneReach'
+import { isOff, type VisitSetup } from './zoneReach'
 import { isInner } from '@/core/wheel/position'
 import type { Zone } from '@/core/wheel/zone'
 
@@ -13,7 +13,7 @@ export const archDepthMillimetres = 150
 export function depthOf(
   zone: Zone,
   { wheel, position }: Pick<Corner, 'wheel' | 'position'>,
-  visit: Visit,
+  visit: VisitSetup,
 ): number {
   const rimMillimetres = wheel.rimWidthInches * millimetresPerInch
   if (zone === 'barrel')

@@ -15,23 +15,23 @@ export interface ZoneReach {
 
 /** What decides over the zones of a wheel. */
 export type WheelInPlace = Pick<Corner, 'position' | 'wheel' | 'finishes'>
-export type Visit = Pick<Job, 'vehicleKind' | 'service'>
+export type VisitSetup = Pick<Job, 'vehicleKind' | 'service'>
 
 const here: ZoneReach = { state: 'here', why: null }
 
 /** Zones only reached between the spokes; a closed wheel hides them until it is off. */
 const behindTheFace: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
 
-export const isOff = ({ vehicleKind, service }: Visit): boolean =>
+export const isOff = ({ vehicleKind, service }: VisitSetup): boolean =>
   vehicleKind === 'looseSet' || services[service].wheelsOff
 
-function archReach({ position }: WheelInPlace, { vehicleKind }: Visit): ZoneReach {
+function archReach({ position }: WheelInPlace, { vehicleKind }: VisitSetup): ZoneReach {
   if (vehicleKind === 'looseSet') return { state: 'absent', why: message('reasons.skipped.looseArch') }
   if (vehicleKind === 'motorcycle') return { state: 'absent', why: message('reasons.skipped.motorcycleArch') }
   return isInner(position) ? { state: 'absent', why: message('reasons.skipped.innerArch') } : here
 }
 
-function caliperReach({ finishes }: WheelInPlace, visit: Visit): ZoneReach {
+function caliperReach({ finishes }: WheelInPlace, visit: VisitSetup): ZoneReach {
   if (visit.vehicleKind === 'looseSet')
     return { state: 'absent', why: message('reasons.skipped.looseCaliper') }
   if (isOff(visit)) return { state: 'absent', why: message('reasons.skipped.caliperAtCar') }
@@ -41,7 +41,7 @@ function caliperReach({ finishes }: WheelInPlace, visit: Visit): ZoneReach {
 }
 
 /** Whether a zone of a wheel can be worked on a visit, and why not. */
-export function zoneReach(zone: Zone, wheel: WheelInPlace, visit: Visit): ZoneReach {
+export function zoneReach(zone: Zone, wheel: WheelInPlace, visit: VisitSetup): ZoneReach {
   if (zone === 'arch') return archReach(wheel, visit)
   if (zone === 'rotor')
     return { state: isOff(visit) ? 'absent' : 'outOfReach', why: message('reasons.skipped.disc') }
@@ -54,9 +54,9 @@ export function zoneReach(zone: Zone, wheel: WheelInPlace, visit: Visit): ZoneRe
     : here
 }
 
-export const isHere = (zone: Zone, wheel: WheelInPlace, visit: Visit): boolean =>
+export const isHere = (zone: Zone, wheel: WheelInPlace, visit: VisitSetup): boolean =>
   zoneReach(zone, wheel, visit).state === 'here'
 
 /** Zones of the wheel that hands work on this visit, the caliper among them. */
-export const workedZones = (wheel: WheelInPlace, visit: Visit): Zone[] =>
+export const workedZones = (wheel: WheelInPlace, visit: VisitSetup): Zone[] =>
   [...wheelZones, 'caliper' as const].filter((zone) => isHere(zone, wheel, visit))

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { SequenceProblem } from '@/core/sequence/problem/problem'
-import { solveSequence, type Answer } from './solve'
+import { solveSequence, type SearchAnswer } from './solve'
 import { anyProblem, shortestByTrying, smallProblem } from '@/core/sequence/problem/testProblem'
 import { faultsOf } from '@/core/sequence/problem/verify'
 
-const solve = (problem: SequenceProblem, effort?: number): Answer => {
+const solve = (problem: SequenceProblem, effort?: number): SearchAnswer => {
   const running = solveSequence(problem, effort)
   let step = running.next()
   while (!step.done) step = running.next()

@@ -8,7 +8,7 @@ import { bestRound } from '@/core/sequence/layers/onePlace'
 import { prepare, type Prepared } from '@/core/sequence/problem/prepared'
 import type { SequenceProblem } from '@/core/sequence/problem/problem'
 
-export interface Answer extends Standing {
+export interface SearchAnswer extends Standing {
   /** True when every order is broken by some lag; then `places` names where that shows. */
   readonly isInfeasible: boolean
   /** Places whose own lags cannot be kept even if nothing else is worked at. */
@@ -41,12 +41,12 @@ const tinyWidths = [narrow, 4000, 16_000]
 export function* solveSequence(
   problem: SequenceProblem,
   effort: number = usualEffort,
-): Generator<Standing, Answer> {
+): Generator<Standing, SearchAnswer> {
   const prepared = prepare(problem)
   const layers = new LayeredSearch(prepared)
   const alone = prepared.people === 1 ? layers : new LayeredSearch(prepare({ ...problem, people: 1 }))
   const search = new Search(problem, prepared, layers, alone, effort < quickEffort, solveSequence)
-  const end = (isInfeasible: boolean, places: readonly number[] = []): Answer => ({
+  const end = (isInfeasible: boolean, places: readonly number[] = []): SearchAnswer => ({
     ...search.standing(),
     isInfeasible,
     places,

@@ -24,7 +24,7 @@ export interface PassAct {
  * One coming to a wheel: what may be wet together is put on together, worked, and leaves with one rinse. A pass of one
  * stage is worked as that stage asks for, in rounds and parts.
  */
-export interface Pass {
+export interface RinsePass {
   readonly stages: readonly Stage[]
   /** In order; empty for a pass of one stage. */
   readonly acts: readonly PassAct[]
@@ -72,7 +72,7 @@ const isOverFoam = (one: Stage, other: Stage, { schools }: Job): boolean =>
 /** Rubber goes on round by round; a wheel that is washed twice is rinsed in between, so that its second round has a pass of its own. */
 const roundsInPass = (stage: Stage): number => (onRubber(stage) ? stage.rounds : 1)
 /** Stages of a pass that have further rounds after its rinse. */
-export const goingOn = ({ stages, acts }: Pass): Stage[] =>
+export const goingOn = ({ stages, acts }: RinsePass): Stage[] =>
   acts.length === 0 ? [] : stages.filter((stage) => stage.rounds > roundsInPass(stage))
 
 const workOf = (stage: Stage): 'scrub' | 'agitate' => (onRubber(stage) ? 'scrub' : 'agitate')
@@ -208,9 +208,9 @@ export function passesOf(
   corner: Corner,
   job: Job,
   timings: readonly StageTiming[],
-): Pass[] {
+): RinsePass[] {
   const here = timings.filter(({ corner: at }) => at === corner.position)
-  const passes: Pass[] = []
+  const passes: RinsePass[] = []
   for (const stage of stages) {
     const before = passes.at(-1)
     const joined: readonly PassAct[] | Message | null =

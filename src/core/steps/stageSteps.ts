@@ -14,7 +14,7 @@ import { cautionsAt } from './cautionsAt'
 import { jetCautions } from './jetCautions'
 import { rinseWithin } from './rinseWithin'
 import { secondsWorked } from './secondsWorked'
-import type { Pass } from './passes'
+import type { RinsePass } from './passes'
 import type { Stage, Step } from '@/core/plan/plan'
 import { isByHand, isWorkedByHand } from '@/core/plan/byHand'
 import { stageStepId } from '@/core/plan/stepId'
@@ -259,7 +259,7 @@ export function presoakStep(stage: Stage, corner: Corner, context: StepContext):
 }
 
 /** The steps of stages that share a rinse: put on, worked, and off together. */
-export function passSteps({ stages: shared, acts }: Pass, corner: Corner, context: StepContext): Step[] {
+export function passSteps({ stages: shared, acts }: RinsePass, corner: Corner, context: StepContext): Step[] {
   const { job, timings } = context
   const steps: Step[] = []
   const where = term('wheel', corner.position)

@@ -3,7 +3,7 @@ import { surfaceOfCorner } from '@/core/conditions/conditions'
 import type { Delivery } from '@/core/chemistry/family'
 import type { OwnEstimates } from '@/core/estimates/houseEstimates'
 import type { Corner } from '@/core/job/job'
-import { wetLimitAt } from './stageTiming'
+import { wetLimitAt } from './timingOf'
 
 /** One hour at one side of the vehicle. */
 export interface WorkHour {

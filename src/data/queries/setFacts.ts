@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { oneOf } from '@/contracts/fields'
 import { lookGrade } from '@/contracts/protection'
-import type { LayerFacts, LookFacts, WashFacts } from '@/core/protection/setFacts'
+import type { LayerFacts, LookFacts, WashFacts } from '@/core/protection/setHistory'
 import type { LookGrade } from '@/core/protection/record'
 import { beads, protectionKinds } from '@/core/protection/kinds'
 import { positions, vehicleKinds, axleOf, type Axle, type Position } from '@/core/wheel/position'

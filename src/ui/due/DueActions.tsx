@@ -10,13 +10,13 @@ import type { Problem } from '@/core/result'
 import { ActionButton } from '../form/ActionButton'
 import { remedyLink } from './remedyLink'
 
-type Answer = Promise<{ readonly problems: readonly Problem[] }>
+type ActionResult = Promise<{ readonly problems: readonly Problem[] }>
 
 export interface DueActionsProps {
   readonly item: Pick<DueItem, 'key' | 'kind' | 'what' | 'remedy' | 'wheelSetId' | 'canBeDone'>
   readonly actions: {
-    readonly putOff: (input: { key: string; until: string }) => Answer
-    readonly tickOff: (key: string) => Answer
+    readonly putOff: (input: { key: string; until: string }) => ActionResult
+    readonly tickOff: (key: string) => ActionResult
   }
 }
 

@@ -14,7 +14,7 @@ import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { CalledAway } from './CalledAway'
 import { buttonText, cardTitle, sayLine } from './cardWords'
 import { KeepWet } from './KeepWet'
-import { Question } from './Question'
+import { QuestionPanel } from './QuestionPanel'
 import type { Bay } from './useBay'
 import type { BayCards } from './useBayCards'
 
@@ -63,7 +63,7 @@ export function RunActs(props: RunActsProps) {
         />
       )}
       {asks ? (
-        <Question
+        <QuestionPanel
           // A question is put anew at every step: nothing chosen before stands.
           key={last?.id}
           asks={asks}

@@ -6,11 +6,14 @@ import { finderQuestions, findFinish, type FinderAnswers } from '@/core/finishes
 import type { Finish } from '@/core/finishes/finish'
 import { finishZones, type FinishZone } from '@/core/wheel/zone'
 
-type Question = (typeof finderQuestions)[number]
+type FinderQuestion = (typeof finderQuestions)[number]
 
 /** What an answer is called; every question has its own. */
-const answerText = (name: Question['name'], value: Question['choices'][number], t: Translator): string =>
-  t(`wheelSet.finder.questions.${name}.${value}` as 'wheelSet.finder.questions.look.paintLike')
+const answerText = (
+  name: FinderQuestion['name'],
+  value: FinderQuestion['choices'][number],
+  t: Translator,
+): string => t(`wheelSet.finder.questions.${name}.${value}` as 'wheelSet.finder.questions.look.paintLike')
 
 /** A few questions and the cloth test, ending in a finish, how sure it is, and what to mind. */
 export function FinishFinder({

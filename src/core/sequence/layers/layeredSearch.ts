@@ -1,5 +1,5 @@
 import { groundOf, type Ground } from './ground'
-import { Pass } from './pass'
+import { BeamRun } from './beamRun'
 import type { PassOptions, PassResult } from './passOptions'
 import type { Prepared } from '@/core/sequence/problem/prepared'
 import type { PlaceProgress } from './progress'
@@ -34,7 +34,7 @@ export class LayeredSearch {
   }
 
   pass(options: PassOptions): Generator<void, PassResult> {
-    return new Pass(this.ground, options, this.meter).run()
+    return new BeamRun(this.ground, options, this.meter).run()
   }
 
   /** No order of the whole problem is shorter, as far as is known before any search. */

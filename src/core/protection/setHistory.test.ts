@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkReading, drivenBy } from './drivenBy'
 import { wearEstimatesOf } from './houseWear'
-import { setRecordOf, type SetFacts } from './setFacts'
+import { setRecordOf, type SetFacts } from './setHistory'
 import { checkWheelChange, isStoredAt, storedPeriods, type WheelChange } from './wheelChange'
 
 const day = (text: string): Date => new Date(`${text}T10:00:00Z`)

@@ -6,7 +6,7 @@ import { KeptOrder } from './keptOrder'
 import { Layer } from './layer'
 import type { FoundOrder } from '@/core/sequence/problem/foundOrder'
 import type { PassOptions, PassResult } from './passOptions'
-import { Outlook } from './outlook'
+import { Successors } from './successors'
 import type { PassState } from './passState'
 import type { Progress } from './progress'
 import { gapFor } from '@/core/sequence/problem/spans'
@@ -20,13 +20,13 @@ interface Trace {
 }
 
 /** One run through all layers: what may come next is proposed from every kept state, and the most promising states are kept. */
-export class Pass {
+export class BeamRun {
   private from: Layer
   private to: Layer
   private readonly total: number
   private readonly hidden: Uint8Array
   private readonly kept: KeptOrder
-  private readonly outlook: Outlook
+  private readonly outlook: Successors
   private readonly state: PassState
   /** Twins are told apart by an order that is kept and by places left out. */
   private readonly isSymmetric: boolean
@@ -56,7 +56,7 @@ export class Pass {
     )
     this.hidden = Uint8Array.from(places, (_, place) => (isIn(place) ? 0 : 1))
     this.kept = new KeptOrder(ground, options)
-    this.outlook = new Outlook(ground)
+    this.outlook = new Successors(ground)
     this.isSymmetric = this.kept.isEmpty && !onlyPlaces
     this.state = {
       inTime: people > 1 && !options.anyOrder,

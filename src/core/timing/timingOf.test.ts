@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { plainConditions } from '@/core/conditions/conditions'
 import { allOf, fourCorners, testCorner, testJob } from '@/core/job/testJob'
 import { makePlan } from '@/core/planning/makePlan'
-import { leastSplit, type ContactWork } from './stageTiming'
+import { leastSplit, type ContactWork } from './timingOf'
 import { firstGoodHour, hoursAt } from './workHours'
 
 const work: ContactWork = {

@@ -26,7 +26,7 @@ interface QuestionProps {
 }
 
 /** The question at the end of a card, in place of the one button. */
-export function Question(props: QuestionProps) {
+export function QuestionPanel(props: QuestionProps) {
   switch (props.asks) {
     case 'foam':
       return <FoamQuestion {...props} />

@@ -5,7 +5,7 @@ import type { Progress } from './progress'
 import type { Wait } from './waste'
 
 /** What a state says about what may come next. */
-export class Outlook {
+export class Successors {
   constructor(private readonly ground: Ground) {}
 
   /** Whether all that has to come before an operation at other places is done. */

@@ -36,7 +36,7 @@ const firstVisitDays = 90
  * Expected load and the service to offer, from days, kilometres, brakes and season since the last visit.
  * @param month 1 to 12
  */
-export function intakeOffer(
+export function expectedIntake(
   record: IntakeRecord,
   month: number,
   { northern, estimates }: { readonly northern: boolean; readonly estimates: OwnEstimates },
