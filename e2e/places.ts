@@ -18,6 +18,7 @@ export const places = [
   '/cabinet/tools/new',
   '/mixing',
   '/rules',
+  '/rules/glossary',
   '/settings',
   '/settings/phones',
   '/settings/backups',

@@ -39,7 +39,7 @@ const bayPlaces: readonly RegExp[] = [
   /^\/wheels$/,
   /^\/wheels\/[0-9a-f-]{36}(\/look|\/intake|\/protection|\/care|\/photographs(\/[0-9a-f-]{36})?)?$/,
   /^\/due$/,
-  /^\/rules$/,
+  /^\/rules(\/glossary)?$/,
   /^\/more$/,
   /^\/api\/(clock|health|ready)$/,
   /^\/api\/jobs\/[^/]+\/events$/,

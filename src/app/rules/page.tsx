@@ -9,6 +9,7 @@ import { ruleWords } from '@/core/rules/ruleWords'
 import { getSay } from '@/i18n/getSay'
 import type { Say } from '@/i18n/sayer'
 import { spoken } from '@/i18n/spoken'
+import { Link } from '@/ui/Link'
 import { SearchLine } from '@/ui/SearchLine'
 
 export const generateMetadata = titled('rules.title')
@@ -51,6 +52,9 @@ export default async function RulesPage({
           <h1>{t('rules.title')}</h1>
           <p className="lead-text">{t('rules.lead')}</p>
         </div>
+        <Link href="/rules/glossary" className="btn btn-outline-secondary">
+          {t('rules.glossary.link')}
+        </Link>
       </header>
       <SearchLine label={t('rules.search')} placeholder={t('rules.searchPlaceholder')} search={search} />
       {count === 0 && <p>{t('rules.noMatch', { words: search })}</p>}
