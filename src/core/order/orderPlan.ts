@@ -289,8 +289,10 @@ function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan 
     around,
     ordering.plain?.makespanSeconds ?? Infinity,
   )
-  const told = job.corners.length === 1 ? { ...pattern, sentences: atOneWheel } : withDryWork(made, pattern)
-  return inOrder(ordering, schedule, boundSeconds, told) ?? shortest
+  const worked = made.places.filter((place) => place !== 'vehicle')
+  const told = worked.length === 1 ? { ...pattern, sentences: atOneWheel } : pattern
+  const said = job.corners.length === 1 ? told : withDryWork(made, told)
+  return inOrder(ordering, schedule, boundSeconds, said) ?? shortest
 }
 
 /** There is no way round one wheel. */

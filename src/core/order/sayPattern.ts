@@ -44,8 +44,10 @@ export function sayPattern(made: PlanProblem, chains: Chains, { name }: Walk, pa
     const ids = chains.wheels.flatMap((place) => chains.operationOf[place]?.[move] ?? [])
     return made.steps[ids[0] ?? -1]
   }
-  const start = made.places[pattern.walks[0]?.[0] ?? 0]
-  const way = sayWay(name, start ?? 'vehicle')
+  const way = sayWay(
+    name,
+    pattern.walks.map((walk) => walk.flatMap((place) => made.places[place] ?? [])),
+  )
   const moves = chains.moves.length
   const blocks = pattern.blocks.map((block, at) => {
     const upTo = pattern.blocks[at + 1]?.move ?? moves
