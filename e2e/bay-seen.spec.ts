@@ -64,7 +64,9 @@ test('a whole decontamination with all that can be seen: brown foam, a spot that
       await gloves.settle(gloves.choose('Brown'))
       happened.brown += 1
       await expect(sight(page)).toContainText(
-        happened.brown === 1 ? 'one round more' : /does not fall|Brown foam/,
+        say(happened.brown === 1 ? 'observations.foam.oneMore' : 'observations.foam.stalled', {
+          foam: 'Brown foam',
+        }),
       )
     } else if (happened.marked === 0 && (await asked(page, say('bay.spot.label')).isVisible())) {
       marked = /: (.+)$/.exec((await page.locator('.run-lines b').first().textContent()) ?? '')?.[1] ?? ''
