@@ -23,7 +23,7 @@ async function openServer(): Promise<{ server: AppServer; end: () => Promise<voi
 test('a phone comes in with the code of the desk, sees what is the bay’s, and is out within a second', async ({
   browser,
 }) => {
-  test.setTimeout(90_000)
+  test.setTimeout(180_000)
   const { server, end } = await openServer()
   const desk = await browser.newPage({ baseURL: server.address })
   const stranger = await browser.newContext({ ...phone, baseURL: server.networkAddress })
