@@ -156,7 +156,7 @@ const everywhere = () => true
 const nowhere = (path) => path.startsWith('/pair')
 const openToAll = /^\/(pair$|api\/(pair|health|ready)$|api\/calendar\/|_next\/|icon|manifest|favicon|sw\.js)/
 const baysToOpen =
-  /^\/($|more$|rules$|due$|wheels$|wheels\/[0-9a-f-]{36}(\/(look|intake|protection|care|photographs(\/[0-9a-f-]{36})?))?$|api\/photographs\/[0-9a-f-]{36}$|jobs\/[^/]+(\/run|\/sheet)?$|api\/(clock|live)$|api\/jobs\/[^/]+\/events$)/
+  /^\/($|more$|rules(\/glossary)?$|due$|wheels$|wheels\/[0-9a-f-]{36}(\/(look|intake|protection|care|photographs(\/[0-9a-f-]{36})?))?$|api\/photographs\/[0-9a-f-]{36}$|jobs\/[^/]+(\/run|\/sheet)?$|api\/(clock|live)$|api\/jobs\/[^/]+\/events$)/
 const baysToWrite =
   /^\/(jobs\/[^/]+(\/run)?$|wheels\/[0-9a-f-]{36}\/(look|intake|protection)$|api\/jobs\/[^/]+\/(events|corrections)$|api\/wheels\/[0-9a-f-]{36}\/(looks|photographs)$|(api\/)?pair$)/
 
