@@ -3,7 +3,7 @@ import type { PassMove } from '@/core/passes/passMoves'
 import type { PlanPass } from '@/core/passes/planPass'
 import type { Alternative, Stage } from '@/core/plan/plan'
 import type { StageTiming } from '@/core/plan/stageTiming'
-import type { Message } from '@/core/message/message'
+import { isMessage, type Message } from '@/core/message/message'
 import type { Say } from './sayer'
 
 /** A value in which everything that is to be said is text. */
@@ -16,10 +16,6 @@ export type Spoken<T> = T extends Message
       : T extends object
         ? { readonly [Key in keyof T]: Spoken<T[Key]> }
         : T
-
-const partsOfMessage = new Set(['key', 'values', 'text'])
-const isMessage = (value: object): value is Message =>
-  'key' in value && Object.keys(value).every((name) => partsOfMessage.has(name))
 
 /**
  * Says every message in a plain value, at any depth: a plan as a person reads it.

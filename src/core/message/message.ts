@@ -50,6 +50,16 @@ export function message<Key extends MessageKey>(
   return values === undefined ? { key } : { key, values: values as NonNullable<Message['values']> }
 }
 
+const partsOfMessage: ReadonlySet<string> = new Set(['key', 'values', 'text'])
+
+/** Whether any value is a message, with the text it had when it was stored or without. */
+export const isMessage = (value: unknown): value is Message =>
+  typeof value === 'object' &&
+  value !== null &&
+  'key' in value &&
+  typeof value.key === 'string' &&
+  Object.keys(value).every((name) => partsOfMessage.has(name))
+
 /** Something said by an earlier version, which kept sentences, or by this one. */
 export type Said = string | Message
 

@@ -1,4 +1,4 @@
-import { message, type Message, type Said } from '@/core/message/message'
+import { isMessage, message, type Message, type Said } from '@/core/message/message'
 
 /** What a title is called where the wheel stands above it. */
 const lines = {
@@ -36,9 +36,6 @@ const lines = {
 } as const
 
 const isTitle = (key: string): key is keyof typeof lines => key in lines
-
-const isMessage = (value: unknown): value is Message =>
-  typeof value === 'object' && value !== null && 'key' in value
 
 /** A step's title without its wheel; that of an earlier version's plan, which is a sentence, as it is. */
 export function lineTitle(title: Said): Said {
