@@ -1,4 +1,5 @@
 // Writes with and without syncs, and power cuts at random moments of a run. Prints one line of JSON.
+import type { Said } from '@/core/message/message'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -69,7 +70,7 @@ async function powerCuts(count: number) {
     const after = newFolder()
     try {
       const marks = writeDiskAfterCut(work, cut, number + 1, after)
-      const said: string[] = []
+      const said: Said[] = []
       const database = await openDatabase(after, { say: (text) => said.push(text) })
       if (said.length > 0 || (marks.length > 0 && (await missingIn(database, marks)).length > 0))
         cutsLost += 1

@@ -21,7 +21,7 @@ test('a backup is made, looked into, and put in place of what was changed since'
   await page
     .getByLabel(say('settings.backups.restore.file'))
     .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
-  await expect(page.getByText('Choose a backup of this program')).toBeVisible()
+  await expect(page.getByText(say('problems.backup.notWhole'))).toBeVisible()
   await page.getByLabel(say('settings.backups.restore.file')).setInputFiles(named)
   await expect(page.getByRole('row', { name: /Wheel sets/ })).toBeVisible()
   await page.getByRole('button', { name: say('settings.backups.restore.restore') }).click()
@@ -39,7 +39,7 @@ test('backups go to another folder of the machine, and to nonsense they do not',
   const keep = page.getByRole('button', { name: say('settings.backups.folder.save') })
   await field.fill('backups')
   await keep.click()
-  await expect(page.getByText('Enter the full path')).toBeVisible()
+  await expect(page.getByText(say('problems.backup.fullPath'))).toBeVisible()
   await field.fill(folder)
   await keep.click()
   await expect(page.getByText(say('settings.backups.folder.saved'))).toBeVisible()

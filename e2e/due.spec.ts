@@ -110,7 +110,7 @@ test('protection that somebody else put on is entered, and what cannot be is ref
   await form.getByLabel(say('protection.layer.product')).fill('Elsewhere Glass')
   await form.getByLabel(say('protection.layer.appliedOn'), { exact: true }).fill('2099-01-01')
   await form.getByRole('button', { name: say('protection.layer.save') }).click()
-  await expect(form.getByText('Enter a time in the past')).toBeVisible()
+  await expect(form.getByText(say('problems.layer.pastTime'))).toBeVisible()
   await form
     .getByLabel(say('protection.layer.appliedOn'), { exact: true })
     .fill(new Date(testTime().getTime() - 300 * 86_400_000).toISOString().slice(0, 10))

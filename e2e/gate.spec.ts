@@ -1,4 +1,4 @@
-import { say } from './words'
+import { like, say } from './words'
 import { createServer } from 'node:http'
 import { request as ask } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -149,11 +149,11 @@ test('a code is good once, and guessing is locked out', async ({ browser }) => {
   const pair = async (code: string) =>
     (await context.request.post('/api/pair', { data: { code, name: 'Phone' } })).json() as Promise<{
       role?: string
-      problems?: { mend: string }[]
+      problems?: { fix: string }[]
     }>
   const code = await codeFor(desk, 'Bay')
   expect(await pair(code.toLowerCase())).toEqual({ role: 'bay' })
-  expect((await pair(code)).problems?.[0]?.mend).toContain('already used')
+  expect((await pair(code)).problems?.[0]?.fix).toBe(say('problems.pairing.wrongCode'))
   const second = await codeFor(desk, 'Bay')
   // All at once, and with an address of its own making each: none of it makes it another phone.
   await Promise.all(
@@ -164,7 +164,7 @@ test('a code is good once, and guessing is locked out', async ({ browser }) => {
       }),
     ),
   )
-  expect((await pair(second)).problems?.[0]?.mend).toContain('Ask for a new code')
+  expect((await pair(second)).problems?.[0]?.fix).toMatch(like('problems.pairing.waitForCode'))
   // The lock was on that code: who mistyped it gets on with the next one.
   const fresh = await codeFor(desk, 'Bay')
   expect(await pair(fresh)).toEqual({ role: 'bay' })

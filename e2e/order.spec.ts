@@ -50,11 +50,11 @@ test('hot brakes wait: two readings give the time, and the wheel begins later', 
   await settled(page)
   await page.getByText(say('conditions.brakes.title'), { exact: true }).click()
   await page.locator('#brake-position').selectOption('frontLeft')
-  await condition(page, 'First, °C').fill('96')
-  await condition(page, 'Second, °C').fill('96')
-  await condition(page, 'Minutes apart').fill('6')
-  await expect(page.getByText('The second reading has to be lower than the first')).toBeVisible()
-  await condition(page, 'Second, °C').fill('71')
+  await condition(page, say('conditions.brakes.firstCelsius')).fill('96')
+  await condition(page, say('conditions.brakes.secondCelsius')).fill('96')
+  await condition(page, say('conditions.brakes.minutesApart')).fill('6')
+  await expect(page.getByText(say('measures.brakes.notCooling'))).toBeVisible()
+  await condition(page, say('conditions.brakes.secondCelsius')).fill('71')
   await expect(page.getByText('Cool enough (35 °C) in 18 min.')).toBeVisible()
   await expect(page.getByRole('img', { name: /The brake cools to 35 °C in 18 minutes/ })).toBeVisible()
   await page.getByRole('button', { name: say('conditions.brakes.use') }).click()
@@ -181,20 +181,26 @@ test('bad conditions are refused at their field, and the page stays up', async (
   server,
 }) => {
   await planOf(page, 'Corvane')
-  for (const [label, text, mend] of [
-    ['Humidity, %', '120', 'Give a number from 0 to 100 % relative humidity.'],
-    ['Wind, km/h', '-3', 'Give a number from 0 to 120 km/h.'],
-    [say('conditions.fields.airCelsius'), '80', 'Give a number from -20 to 50 °C.'],
+  for (const [label, text, fix] of [
+    ['Humidity, %', '120', say('fields.rangeIn', { low: 0, high: 100, unit: say('terms.unit.humidity') })],
+    ['Wind, km/h', '-3', say('fields.rangeIn', { low: 0, high: 120, unit: say('terms.unit.kmPerHour') })],
+    [
+      say('conditions.fields.airCelsius'),
+      '80',
+      say('fields.rangeIn', { low: -20, high: 50, unit: say('terms.unit.celsius') }),
+    ],
   ] as const) {
     await condition(page, label).fill(text)
-    await expect(page.getByText(mend)).toBeVisible()
+    await expect(page.getByText(fix)).toBeVisible()
     await page.reload()
     await openDeeper(page, say('plan.conditions'))
   }
   await page.goto('/settings')
   await page.getByLabel(say('settings.shop.latitude')).fill('200')
   await page.getByRole('button', { name: say('settings.save') }).click()
-  await expect(page.getByText('Give a number from -90 to 90 degrees, north is positive.')).toBeVisible()
+  await expect(
+    page.getByText(say('fields.rangeIn', { low: -90, high: 90, unit: say('terms.unit.latitude') })),
+  ).toBeVisible()
   const bad = await request.post(`${server.address}/api/devices/modes`, {
     data: { device: 'kettle', mode: 'well' },
   })

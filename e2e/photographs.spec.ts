@@ -132,7 +132,7 @@ test('what is refused stays on the device until a person decides', async ({ page
   await page.route('**/api/wheels/*/looks', (route) =>
     route.fulfill({
       status: 409,
-      json: { problems: [{ path: 'positions', found: 'x', mend: 'No protection is on record there.' }] },
+      json: { problems: [{ path: 'positions', found: 'x', fix: 'No protection is on record there.' }] },
     }),
   )
   await page.locator('.look-grade').first().click()

@@ -1,6 +1,7 @@
 import sharp from 'sharp'
 import { readFileSync } from 'node:fs'
 import { expect, test, testTime } from './server'
+import { say } from './words'
 
 const example = readFileSync('docs/examples/winter-neglected.job.json', 'utf8')
 
@@ -11,11 +12,11 @@ test('a job file posted comes back as a plan', async ({ request }) => {
   })
   expect(answer.status()).toBe(200)
   const plan = (await answer.json()) as { format: string; stages: unknown[] }
-  expect(plan.format).toBe('even-spoke/plan/2')
+  expect(plan.format).toBe('even-spoke/plan/3')
   expect(plan.stages.length).toBeGreaterThan(4)
 })
 
-test('bad jobs are refused with path, found value and mend, and the server stays up', async ({ request }) => {
+test('bad jobs are refused with path, found value and fix, and the server stays up', async ({ request }) => {
   const wrong = await request.post('/api/plan', {
     data: {
       format: 'even-spoke/job/1',
@@ -23,7 +24,7 @@ test('bad jobs are refused with path, found value and mend, and the server stays
     },
   })
   expect(wrong.status()).toBe(422)
-  const { problems } = (await wrong.json()) as { problems: { path: string; found: string; mend: string }[] }
+  const { problems } = (await wrong.json()) as { problems: { path: string; found: string; fix: string }[] }
   expect(problems.map(({ path }) => path)).toEqual(['corners[0].tyreCode', 'corners[0].rimWidthInches'])
 
   const junk = await request.post('/api/plan', {
@@ -52,7 +53,7 @@ test('thousands of empty wheels do not hold the program', async ({ request }) =>
   expect(answer.status()).toBe(422)
   const { problems } = (await answer.json()) as { problems: { path: string; found: string }[] }
   expect(problems).toEqual([
-    { path: 'corners', found: 'a list of 300000', mend: 'At most 12 wheels in one job; split it.' },
+    { path: 'corners', found: 'a list of 300000', fix: say('fields.tooManyWheels', { most: 12 }) },
   ])
 })
 
@@ -115,9 +116,9 @@ test('looks and photographs that cannot be are refused by name, and what is sent
     [`${set}/photographs`, { ...photograph, jobId: 'mine' }, 422, 'jobId'],
   ] as const) {
     const answer = await request.post(path, { data })
-    const { problems } = (await answer.json()) as { problems: { path: string; mend: string }[] }
+    const { problems } = (await answer.json()) as { problems: { path: string; fix: string }[] }
     expect([answer.status(), problems[0]?.path], `${path} ${status}`).toEqual([status, field])
-    expect(problems[0]?.mend.length).toBeGreaterThan(5)
+    expect(problems[0]?.fix.length).toBeGreaterThan(5)
   }
   for (let times = 0; times < 2; times += 1)
     expect((await request.post(`${set}/photographs`, { data: photograph })).status()).toBe(200)

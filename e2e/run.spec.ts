@@ -111,7 +111,7 @@ test('a job cannot end while chemistry is on a wheel', async ({ page }) => {
   await workToFirstSpray(page)
   await page.getByRole('button', { name: say('bay.acts.end') }).click()
   await page.getByRole('button', { name: say('bay.finish.save') }).click()
-  await expect(page.getByText('There is still product on a wheel. Rinse it first.')).toBeVisible()
+  await expect(page.getByText(say('problems.job.stillWet'))).toBeVisible()
 })
 
 test('where nothing is to be done no start is offered, and the bay leads back to the plan', async ({

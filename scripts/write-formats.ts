@@ -11,7 +11,7 @@ for (const [name, schema] of Object.entries(formats))
   writeFileSync(`docs/formats/${name}.schema.json`, schemaText(schema))
 for (const name of readdirSync('docs/examples').filter((file) => file.endsWith('.job.json'))) {
   const job = readJobText(readFileSync(`docs/examples/${name}`, 'utf8'))
-  if (!job.ok) throw new Error(`${name}: ${job.problems[0]?.path} ${job.problems[0]?.mend}`)
+  if (!job.ok) throw new Error(`${name}: ${job.problems[0]?.path} ${job.problems[0]?.fix}`)
   writeFileSync(
     `docs/examples/${name.replace('.job.json', '.plan.json')}`,
     `${JSON.stringify(withTexts(writePlan(planInOrder(job.value.job)), shopSay()), null, 2)}\n`,

@@ -6,6 +6,7 @@ import { isIP } from 'node:net'
 import { join } from 'node:path'
 import { covers, nameConstraints, permittedFor } from './nameConstraints.mjs'
 import * as x509 from '@peculiar/x509'
+import { say } from './say.mjs'
 
 x509.cryptoProvider.set(webcrypto)
 
@@ -81,14 +82,12 @@ async function makeCertificate(authority, names, now) {
 }
 
 /** What is kept; null: nothing yet. What cannot be read is said, and made anew. */
-function readJson(file, say) {
+function readJson(file, tell) {
   if (!existsSync(file)) return null
   try {
     return JSON.parse(readFileSync(file, 'utf8'))
   } catch {
-    say(
-      `${file} cannot be read, so a new one was made. Phones may have to trust the shop's certificate again.`,
-    )
+    tell(say('certificates.unreadable', { file }))
     return null
   }
 }
@@ -133,22 +132,19 @@ function isGood(kept, authority, names, now) {
 /**
  * Key and certificate for the names, made at first use and again in time; and the authority's certificate, which phones are to trust.
  * @param folder where they are kept, readable by its owner alone
- * @param say told what was wrong with what is kept
+ * @param tell told what was wrong with what is kept
  * @returns texts in PEM, and whether the certificate is a new one
  */
-export async function certificatesFor(folder, names, now = Date.now(), say = () => undefined) {
+export async function certificatesFor(folder, names, now = Date.now(), tell = () => undefined) {
   if (!existsSync(folder)) mkdirSync(folder, { recursive: true, mode: 0o700 })
   const [authorityFile, certificateFile] = [join(folder, 'authority.json'), join(folder, 'certificate.json')]
-  let authority = readJson(authorityFile, say)
+  let authority = readJson(authorityFile, tell)
   if (!(await isGoodAuthority(authority, names, now))) {
-    if (authority)
-      say(
-        'The certificate authority of this shop no longer fits its machine, so a new one was made. Phones have to trust it again.',
-      )
+    if (authority) tell(say('certificates.newAuthority'))
     authority = await makeAuthority(names, now)
     write(authorityFile, JSON.stringify(authority))
   }
-  const kept = readJson(certificateFile, say)
+  const kept = readJson(certificateFile, tell)
   if (isGood(kept, authority, names, now))
     return { key: kept.key, certificate: kept.certificate, authority: authority.certificate, isNew: false }
   const made = { ...(await makeCertificate(authority, names, now)), authority: authority.certificate }

@@ -92,9 +92,9 @@ describe('the certificate of the shop', () => {
       await certificatesFor(folder, names)
       writeFileSync(join(folder, file), '{"key": "nonsen')
       const said: string[] = []
-      const mended = await certificatesFor(folder, names, Date.now(), (text) => said.push(text))
-      expect(said[0]).toContain(`${file} cannot be read`)
-      expect(await isTaken(mended, 'bench-desk.local')).toBe(true)
+      const fixed = await certificatesFor(folder, names, Date.now(), (text) => said.push(text))
+      expect(said[0]).toContain(`${file} can’t be read`)
+      expect(await isTaken(fixed, 'bench-desk.local')).toBe(true)
     },
   )
 })

@@ -1,6 +1,7 @@
 // What one device may ask for at a time, so that none holds the program for the others.
 import { setTimeout as pause } from 'node:timers/promises'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
+import { say } from './say.mjs'
 
 const isUpload = (path) => /^\/api\/backup\/(look|restore)$/.test(path)
 
@@ -52,8 +53,8 @@ const perTenSeconds = {
 const open = new Map()
 
 /** Sends a whole refusal; the connection stays open until the response is ended. */
-function sayRefusal(response, status, found, mend, retrySeconds) {
-  const body = JSON.stringify({ problems: [{ path: '', found, mend }] })
+function sayRefusal(response, status, found, fix, retrySeconds) {
+  const body = JSON.stringify({ problems: [{ path: '', found, fix }] })
   response.writeHead(status, {
     'content-type': 'application/json',
     'content-length': Buffer.byteLength(body),
@@ -66,14 +67,14 @@ function sayRefusal(response, status, found, mend, retrySeconds) {
   response.write(body)
 }
 
-function refuse(response, status, found, mend, retrySeconds) {
-  sayRefusal(response, status, found, mend, retrySeconds)
+function refuse(response, status, found, fix, retrySeconds) {
+  sayRefusal(response, status, found, fix, retrySeconds)
   response.end()
 }
 
 /** Refuses a body at once, and closes the connection when the sender has had time to read the answer. */
-async function refuseBody(request, response, status, found, mend) {
-  sayRefusal(response, status, found, mend)
+async function refuseBody(request, response, status, found, fix) {
+  sayRefusal(response, status, found, fix)
   await readAway(request)
   response.end()
   request.destroy()
@@ -87,11 +88,11 @@ export async function mayGoOn(request, response, door, peer, ended) {
   const path = (request.url ?? '').split('?')[0]
   // The framework cannot make a request of some others, and answers with a failure.
   if (!methods.includes(request.method)) {
-    refuse(response, 405, String(request.method).slice(0, 20), 'Use GET to read and POST to write.')
+    refuse(response, 405, String(request.method).slice(0, 20), say('limits.method'))
     return false
   }
   if (request.headers['transfer-encoding'] !== undefined) {
-    await refuseBody(request, response, 411, 'a body of unknown length', 'Send a Content-Length.')
+    await refuseBody(request, response, 411, say('limits.unknownLength'), say('limits.sendLength'))
     return false
   }
   const length = Number(request.headers['content-length'] ?? 0)
@@ -100,8 +101,8 @@ export async function mayGoOn(request, response, door, peer, ended) {
       request,
       response,
       413,
-      `${length} bytes`,
-      `At most ${maxBytes(path)} bytes are taken here.`,
+      say('limits.bytes', { bytes: length }),
+      say('limits.atMost', { bytes: maxBytes(path) }),
     )
     return false
   }
@@ -115,7 +116,7 @@ export async function mayGoOn(request, response, door, peer, ended) {
     else open.delete(who)
   })
   if (own > maxOpen[door]) {
-    refuse(response, 429, `${own} requests at once`, 'Wait until some of them are answered.', 1)
+    refuse(response, 429, say('limits.atOnce', { count: own }), say('limits.waitForAnswers'), 1)
     return false
   }
   try {
@@ -124,8 +125,8 @@ export async function mayGoOn(request, response, door, peer, ended) {
     refuse(
       response,
       429,
-      'too many requests',
-      'Wait a few seconds.',
+      say('limits.tooMany'),
+      say('limits.wait'),
       Math.min(longestWaitSeconds, Math.ceil(msBeforeNext / 1000)),
     )
     return false
@@ -138,7 +139,7 @@ export async function mayGoOn(request, response, door, peer, ended) {
 function closeIfSlow(request, response) {
   const timer = setTimeout(() => {
     if (request.complete) return
-    if (!response.headersSent) refuse(response, 408, 'a body that does not arrive', 'Send it again.')
+    if (!response.headersSent) refuse(response, 408, say('limits.late'), say('limits.sendAgain'))
     request.destroy()
   }, bodyMilliseconds)
   for (const event of ['end', 'close']) request.once(event, () => clearTimeout(timer))

@@ -8,6 +8,7 @@ import { backupThreadFile, poolFile } from '../lib/build.mjs'
 import { root } from '../lib/run.mjs'
 import { certificatesFor } from './certificates.mjs'
 import { mayGoOn } from './limits.mjs'
+import { say } from './say.mjs'
 import { environmentOrEnd } from '../lib/environment.mjs'
 import { isForwarding, isOwnHeader, originBehind } from './origin.mjs'
 import { logAnswer, openLog, plainError, plainPath } from './log.mjs'
@@ -31,9 +32,7 @@ function originOrEnd(proxies) {
   try {
     return originBehind(proxies)
   } catch (error) {
-    process.stderr.write(
-      `--behind-proxy ${proxies}: ${error.message}. Give addresses or subnets: 10.0.0.2,192.168.1.0/24.\n`,
-    )
+    process.stderr.write(`${say('proxies', { found: proxies, reason: error.message })}\n`)
     process.exit(64)
   }
 }

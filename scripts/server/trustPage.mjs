@@ -1,17 +1,18 @@
 // What a phone is shown before it trusts the shop: one page and one file, over plain HTTP, because nothing else works yet.
+import { say } from './say.mjs'
+
+const words = (key) => say(`trust.${key}`).replaceAll('&', '&amp;').replaceAll('<', '&lt;')
+
 const page = (pairAddress) => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<title>Even Spoke: trust this shop</title>
+<title>${words('page')}</title>
 <style>body{font:18px/1.5 system-ui,sans-serif;margin:24px;max-width:34em;background:#e6ebe8;color:#131c20}
 a.b{display:block;padding:18px;margin:12px 0;background:#131c20;color:#fff;border-radius:4px 4px 22px 4px;text-align:center}</style></head>
-<body><h1>Trust this shop, once</h1>
-<p>The phone has to know the shop’s own certificate, so that what you tap is safe on its way and the bay works without a network.</p>
-<p><a class="b" href="/even-spoke.crt">Get the certificate</a></p>
-<ol><li>On a phone that says “profile downloaded”: Settings, General, VPN &amp; Device Management: install it. Then Settings, General, About,
-Certificate Trust Settings: switch it on.</li>
-<li>On one that asks what it is for, or says nothing: Settings, Security, Encryption &amp; credentials, Install a certificate, CA certificate: choose the file.</li>
-<li>Compare the print that the desk shows with what the phone shows of it.</li></ol>
-<p><a class="b" href="${pairAddress}">Then pair it</a></p></body></html>`
+<body><h1>${words('title')}</h1>
+<p>${words('why')}</p>
+<p><a class="b" href="/even-spoke.crt">${words('get')}</a></p>
+<ol><li>${words('profile')}</li><li>${words('security')}</li><li>${words('compare')}</li></ol>
+<p><a class="b" href="${pairAddress}">${words('pair')}</a></p></body></html>`
 
 const headers = {
   'cache-control': 'no-store',

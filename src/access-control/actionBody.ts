@@ -1,12 +1,15 @@
+import { message, type Message } from '@/core/message/message'
 import type { Refused } from './siteCheck'
 
 /** Larger than any form; imports come as text within it. */
 const maxBytes = 4_500_000
 
-const unreadable = (found: string): Omit<Refused, 'status'> & { readonly status: 400 | 413 | 415 } => ({
+const unreadable = (
+  found: Message | string,
+): Omit<Refused, 'status'> & { readonly status: 400 | 413 | 415 } => ({
   status: 400,
   found,
-  mend: 'Send what a form of this program sends.',
+  fix: message('problems.door.form'),
 })
 
 /** Values that JSON has no word for, as the framework writes them; and texts that begin with a dollar sign. */
@@ -59,18 +62,20 @@ export async function actionRefusal(body: Request): Promise<ReturnType<typeof un
   const type = body.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase() ?? ''
   if (!body.headers.has('next-action')) return { ...unreadable(type.slice(0, 60)), status: 415 }
   const length = Number(body.headers.get('content-length') ?? 0)
-  if (length > maxBytes) return { ...unreadable(`${length} bytes`), status: 413 }
+  if (length > maxBytes)
+    return { ...unreadable(message('problems.file.bytes', { bytes: length })), status: 413 }
   try {
     if (type === 'multipart/form-data') {
-      return isReadableForm(await body.formData()) ? null : unreadable('a value that is not there')
+      return isReadableForm(await body.formData()) ? null : unreadable(message('problems.door.noValue'))
     }
     const text = await body.text()
-    if (text.length > maxBytes) return { ...unreadable(`${text.length} bytes`), status: 413 }
+    if (text.length > maxBytes)
+      return { ...unreadable(message('problems.file.bytes', { bytes: text.length })), status: 413 }
     const sent: unknown = JSON.parse(text)
-    if (!Array.isArray(sent)) return unreadable('no list of arguments')
+    if (!Array.isArray(sent)) return unreadable(message('problems.door.noList'))
     const partNamed: PartNamed = (name) => (name === '0' ? sent : undefined)
-    return isReadable(sent, partNamed) ? null : unreadable('a value that is not there')
+    return isReadable(sent, partNamed) ? null : unreadable(message('problems.door.noValue'))
   } catch {
-    return unreadable('a body that cannot be read')
+    return unreadable(message('problems.door.unreadable'))
   }
 }

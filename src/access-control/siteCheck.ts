@@ -1,10 +1,11 @@
+import { message, type Message } from '@/core/message/message'
 import { nameOf } from './ownNames'
 
 /** Why a request is not let through. */
 export interface Refused {
   readonly status: 403 | 405 | 415 | 421
-  readonly found: string
-  readonly mend: string
+  readonly found: Message | string
+  readonly fix: Message
 }
 
 interface Asked {
@@ -34,7 +35,7 @@ function isOwnOrigin(origin: string | null, host: string | null): boolean {
 const crossSite = (found: string): Refused => ({
   status: 403,
   found,
-  mend: 'Ask from a page of this program; another site may not.',
+  fix: message('problems.door.otherSite'),
 })
 
 /**
@@ -48,7 +49,7 @@ export function siteRefusal({ method, path, header }: Asked): Refused | null {
     return ownSites.includes(site) || (leadsHere && !path.startsWith('/api/')) ? null : crossSite(site ?? '')
   }
   if (!writing.includes(method))
-    return { status: 405, found: method.slice(0, 20), mend: 'Use GET to read and POST to write.' }
+    return { status: 405, found: method.slice(0, 20), fix: message('problems.door.method') }
   if (!ownSites.includes(site)) return crossSite(site ?? '')
   const origin = header('origin')
   if (!isOwnOrigin(origin, header('host'))) return crossSite(origin?.slice(0, 100) ?? '')
@@ -61,7 +62,7 @@ export function siteRefusal({ method, path, header }: Asked): Refused | null {
     return {
       status: 415,
       found: type.slice(0, 60),
-      mend: 'Send JSON, with the content type application/json.',
+      fix: message('problems.door.json'),
     }
   return null
 }
@@ -69,6 +70,6 @@ export function siteRefusal({ method, path, header }: Asked): Refused | null {
 /** The refusal of a request that asks for another name. */
 export const otherName = (host: string | null): Refused => ({
   status: 421,
-  found: (nameOf(host) ?? 'no name').slice(0, 100),
-  mend: 'Ask under one of this machine’s own names or addresses; more can be allowed with --names.',
+  found: nameOf(host)?.slice(0, 100) ?? message('problems.door.noName'),
+  fix: message('problems.door.otherName'),
 })

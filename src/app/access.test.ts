@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { NextRequest } from 'next/server'
@@ -12,6 +13,8 @@ vi.mock('next/headers', () => ({
   cookies: () => Promise.resolve(new Map()),
 }))
 vi.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+// The library speaks within a request only.
+vi.mock('@/i18n/getSay', () => ({ getSay: () => Promise.resolve(sayInEnglish) }))
 
 const as = (role: string | null, device: string | null = null): void => {
   sent = new Headers()
@@ -112,7 +115,7 @@ describe('every action and route', () => {
       expect(((await run({}, {}, {})) as ActionRefusal).ok, name).toBe(false)
     as('owner', 'a phone')
     for (const { name, run } of actions.filter((one) => one.run.access === 'desk'))
-      expect(((await run({ folder: '' })) as ActionRefusal).problems[0]?.mend, name).toContain(
+      expect(((await run({ folder: '' })) as ActionRefusal).problems[0]?.fix, name).toContain(
         'on the shop’s computer',
       )
   })

@@ -1,3 +1,7 @@
+import { problemAnswer } from './problemAnswer'
+import { saidProblems, type SaidProblem } from '@/i18n/saidProblems'
+import { getSay } from '@/i18n/getSay'
+import { message } from '@/core/message/message'
 import { headers } from 'next/headers'
 import type { NextRequest } from 'next/server'
 import * as v from 'valibot'
@@ -28,20 +32,20 @@ export const isAtDesk = async (): Promise<boolean> => mayUse(await caller(), 'de
 export const livePlace = async (): Promise<string | null> => (await headers()).get(callerHeaders.livePlace)
 
 const refusals: Readonly<Record<Exclude<Access, 'anyone'>, Problem>> = {
-  bay: { path: '', found: 'a device that is not paired', mend: 'Pair this device at the shop’s computer.' },
+  bay: { path: '', found: message('problems.access.notPaired'), fix: message('problems.access.pair') },
   owner: {
     path: '',
-    found: 'a device of the bay',
-    mend: 'Only the owner can do this. Use the shop’s computer.',
+    found: message('problems.access.bayDevice'),
+    fix: message('problems.access.owner'),
   },
   desk: {
     path: '',
-    found: 'a device of the network',
-    mend: 'This can only be done on the shop’s computer.',
+    found: message('problems.access.networkDevice'),
+    fix: message('problems.access.desk'),
   },
 }
 
-/** Whoever comes back after so long may find it mended, s. */
+/** Whoever comes back after so long may find it fixed, s. */
 const retrySeconds = 3
 
 /** What passes: a full disk, a server that does not answer, too much at once. @throws everything else, which is a bug */
@@ -56,8 +60,25 @@ function refusalOf(from: Caller | null, access: Access): Problem | null {
 /** What an action answers that was refused. */
 export interface ActionRefusal {
   readonly ok: false
-  readonly problems: readonly Problem[]
+  readonly problems: readonly SaidProblem[]
 }
+
+/** What an action answers, with its problems said. */
+type SaidAnswer<Answer> = Answer extends { readonly problems: readonly Problem[] }
+  ? { readonly [Name in keyof Answer]: Name extends 'problems' ? readonly SaidProblem[] : Answer[Name] }
+  : Answer
+
+async function saidAnswer<Answer>(answer: Answer): Promise<SaidAnswer<Answer>> {
+  if (typeof answer !== 'object' || answer === null || !('problems' in answer))
+    return answer as SaidAnswer<Answer>
+  const problems = saidProblems(answer.problems as readonly Problem[], await getSay())
+  return { ...answer, problems } as unknown as SaidAnswer<Answer>
+}
+
+const refused = async (problems: readonly Problem[]): Promise<ActionRefusal> => ({
+  ok: false,
+  problems: saidProblems(problems, await getSay()),
+})
 
 type Schemas = readonly v.GenericSchema[]
 type Inputs<S extends Schemas> = { -readonly [At in keyof S]: v.InferOutput<S[At]> }
@@ -78,20 +99,20 @@ export function action<const S extends Schemas, Answer>(
   access: Access,
   schemas: S,
   work: (...inputs: Inputs<S>) => Promise<Answer>,
-): ((...sent: Sent<S>) => Promise<Answer | ActionRefusal>) & Guarded {
-  const guarded = async (...sent: Sent<S>): Promise<Answer | ActionRefusal> => {
+): ((...sent: Sent<S>) => Promise<SaidAnswer<Answer> | ActionRefusal>) & Guarded {
+  const guarded = async (...sent: Sent<S>): Promise<SaidAnswer<Answer> | ActionRefusal> => {
     const refusal = refusalOf(await caller(), access)
-    if (refusal) return { ok: false, problems: [refusal] }
+    if (refusal) return refused([refusal])
     const inputs: unknown[] = []
     for (const [at, schema] of schemas.entries()) {
       const read = parse(schema, sent[at])
-      if (!read.ok) return { ok: false, problems: read.problems }
+      if (!read.ok) return refused(read.problems)
       inputs.push(read.value)
     }
     try {
-      return await work(...(inputs as Inputs<S>))
+      return await saidAnswer(await work(...(inputs as Inputs<S>)))
     } catch (error) {
-      return { ok: false, problems: refusalOfFailure(error) }
+      return refused(refusalOfFailure(error))
     }
   }
   return Object.assign(guarded, { access })
@@ -105,12 +126,11 @@ export function route<Context>(
   const guarded = async (request: NextRequest, context: Context): Promise<Response> => {
     const from = await caller()
     const refusal = refusalOf(from, access)
-    if (refusal) return Response.json({ problems: [refusal] }, { status: from === null ? 401 : 403 })
+    if (refusal) return problemAnswer(from === null ? 401 : 403, [refusal])
     try {
       return await work(request, context)
     } catch (error) {
-      const problems = refusalOfFailure(error)
-      return Response.json({ problems }, { status: 503, headers: { 'retry-after': String(retrySeconds) } })
+      return problemAnswer(503, refusalOfFailure(error), retrySeconds)
     }
   }
   return Object.assign(guarded, { access })

@@ -1,3 +1,6 @@
+import { problemAnswer } from './problemAnswer'
+import { shopSay } from '@/i18n/shopSay'
+import { message, type Message } from '@/core/message/message'
 import type { NextRequest } from 'next/server'
 import { NextResponse } from 'next/server'
 import { currentTime } from '@/clock'
@@ -30,7 +33,7 @@ export async function admit(request: NextRequest): Promise<Admitted | Response> 
   try {
     return await admitted(request)
   } catch (error) {
-    if (isDataFailure(error)) return unavailable(request, error.message)
+    if (isDataFailure(error)) return unavailable(request, error.said)
     throw error
   }
 }
@@ -39,17 +42,18 @@ export async function admit(request: NextRequest): Promise<Admitted | Response> 
 const retrySeconds = 3
 
 /** The data does not answer: said in words to a person, as a problem to everything else. */
-function unavailable(request: NextRequest, message: string): Response {
-  const headers = { 'retry-after': String(retrySeconds) }
-  if (!isPageRequest(request)) {
-    const problems = [{ path: '', found: 'no answer of the data', mend: message }]
-    return Response.json({ problems }, { status: 503, headers })
-  }
-  const text = message.replaceAll('&', '&amp;').replaceAll('<', '&lt;')
+function unavailable(request: NextRequest, fix: Message): Response {
+  if (!isPageRequest(request))
+    return problemAnswer(503, [{ path: '', found: message('problems.data.silent'), fix }], retrySeconds)
+  const say = shopSay()
+  const escaped = (said: Message) => say(said).replaceAll('&', '&amp;').replaceAll('<', '&lt;')
   return new Response(
     `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="refresh" content="${retrySeconds}">` +
-      `<title>Even Spoke</title></head><body><h1>Just a moment</h1><p>${text}</p></body></html>`,
-    { status: 503, headers: { ...headers, 'content-type': 'text/html; charset=utf-8' } },
+      `<title>Even Spoke</title></head><body><h1>${escaped(message('problems.data.moment'))}</h1><p>${escaped(fix)}</p></body></html>`,
+    {
+      status: 503,
+      headers: { 'retry-after': String(retrySeconds), 'content-type': 'text/html; charset=utf-8' },
+    },
   )
 }
 
@@ -65,13 +69,13 @@ async function admitted(request: NextRequest): Promise<Admitted | Response> {
     return refusal({
       status: 400,
       found: `${path}${nextUrl.search}`.slice(0, 60),
-      mend: 'This address can’t be read. Check it.',
+      fix: message('problems.door.badAddress'),
     })
   const refused = siteRefusal({ method, path, header: (name) => headers.get(name) })
   if (refused) return refusal(refused)
   if (isKeptFile(path)) return { caller: null }
   if (path.startsWith('/_'))
-    return refusal({ status: 404, found: path.slice(0, 60), mend: 'Page not found.' })
+    return refusal({ status: 404, found: path.slice(0, 60), fix: message('problems.door.noPage') })
   const isDesk = isDeskDoor(headers.get(callerHeaders.door))
   const caller = isDesk ? await callerAtDesk(request) : await callerFromNetwork(request)
   const isOpen = isWrite(method)
@@ -83,7 +87,7 @@ async function admitted(request: NextRequest): Promise<Admitted | Response> {
     return refusal({
       status: 403,
       found: path.slice(0, 60),
-      mend: 'Only the owner can do this. Use the shop’s computer or the owner’s device.',
+      fix: message('problems.access.ownersDevice'),
     })
   return { caller }
 }
@@ -128,9 +132,9 @@ export const livePlace = async (): Promise<string | null> =>
 export const refusal = ({
   status,
   found,
-  mend,
+  fix,
 }: Omit<Refused, 'status'> & { readonly status: number }): Response =>
-  Response.json({ problems: [{ path: '', found, mend }] }, { status })
+  problemAnswer(status, [{ path: '', found, fix }])
 
 /** Who may not in yet is sent to where that is done; data is not sent anywhere. */
 function sentTo(request: NextRequest, path: string, place: '/pair' | '/unlock'): Response {
@@ -138,11 +142,8 @@ function sentTo(request: NextRequest, path: string, place: '/pair' | '/unlock'):
   if (isPageRequest(request)) return NextResponse.redirect(new URL(place, request.nextUrl), 307)
   return refusal({
     status: 401,
-    found: 'no device that is known here',
-    mend:
-      place === '/pair'
-        ? 'Pair this device at the shop’s computer.'
-        : 'Enter the passphrase of this computer.',
+    found: message('problems.access.unknownDevice'),
+    fix: place === '/pair' ? message('problems.access.pair') : message('problems.access.passphrase'),
   })
 }
 

@@ -1,6 +1,6 @@
 import type { Problem, Result } from '@/core/result'
 import { PoolFull } from '@/pool/pool'
-import { reasonOf } from '@/core/reasonOf'
+import { message, type Message } from '@/core/message/message'
 import { isDrawingQueueFull } from '@/services/photographs/drawingQueue'
 import { isDataFailure } from '@/data/dataFailure'
 
@@ -14,15 +14,16 @@ export interface Refusal {
 /** It went through and leads to a page, which the browser asks for then: who saves waits for no page to be drawn. */
 export const leadTo = (path: string): Refusal => ({ problems: [], goTo: path })
 
-export const refuse = (path: string, found: string, mend: string): Refusal => ({
-  problems: [{ path, found, mend }],
+export const refuse = (path: string, found: Message | string, fix: Message): Refusal => ({
+  problems: [{ path, found, fix }],
 })
 
-/** A full disk is something a person can mend; everything else is a bug and goes to the error page. */
+/** A full disk is something a person can fix; everything else is a bug and goes to the error page. */
 export function refusalOf(error: unknown): Refusal {
-  if (isDataFailure(error)) return refuse('', error.reason, error.message)
-  if (error instanceof PoolFull || isDrawingQueueFull(error))
-    return refuse('', 'too much at once', reasonOf(error))
+  if (isDataFailure(error)) return refuse('', error.reason, error.said)
+  if (error instanceof PoolFull) return refuse('', message('problems.busy.found'), error.fix)
+  if (isDrawingQueueFull(error))
+    return refuse('', message('problems.busy.found'), message('problems.busy.photos'))
   throw error
 }
 

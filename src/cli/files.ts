@@ -1,13 +1,14 @@
+import { message } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { reasonOf } from '@/core/reasonOf'
 import { readFileSync } from 'node:fs'
 import type { Problem } from '@/core/result'
 
-/** One line a problem: where, what was found, how to mend it. Exit code 2. */
+/** One line a problem: where, what was found, how to fix it. Exit code 2. */
 export function refuse(problems: readonly Problem[]): never {
-  for (const { path, found, mend } of problems) {
-    process.stderr.write(
-      `${path === '' || path.startsWith('[') ? `$${path}` : `$.${path}`}: found ${found}. ${mend}\n`,
-    )
+  for (const { path, found, fix } of problems) {
+    const place = path === '' || path.startsWith('[') ? `$${path}` : `$.${path}`
+    printError(message('commands.found', { path: place, found, fix }))
   }
   process.exit(2)
 }
@@ -18,7 +19,7 @@ export function readInput(name: string): string {
     return readFileSync(name === '-' ? 0 : name, 'utf8')
   } catch (error) {
     const reason = reasonOf(error)
-    process.stderr.write(`Cannot read ${name === '-' ? 'standard input' : name}: ${reason}\n`)
+    printError(message('commands.unreadable', { name: name === '-' ? 'none' : name, reason }))
     process.exit(2)
   }
 }

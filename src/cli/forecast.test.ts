@@ -29,10 +29,10 @@ describe('the forecast command', () => {
     }
   })
 
-  it('ends with 2 and names the field and the mend', () => {
+  it('ends with 2 and names the field and the fix', () => {
     const { status, stderr } = run({ ...shop, looks: [{ ...shop.looks[0], at: '2020-01-01T00:00:00.000Z' }] })
     expect(status).toBe(2)
-    expect(stderr).toMatch(/\$\.looks\[0\]\.at: found .*put on later/)
+    expect(stderr).toMatch(/\$\.looks\[0\]\.at: found .*applied later/)
     expect(run('junk').status).toBe(2)
   })
 })

@@ -25,7 +25,7 @@ describe('the plan command', () => {
     expect([status, stdout]).toEqual([2, ''])
     const lines = stderr.trim().split('\n')
     expect(lines).toHaveLength(3)
-    expect(lines[0]).toMatch(/^\$\.corners\[0\]\.tyreCode: found "x"\. That is no tyre code/)
+    expect(lines[0]).toMatch(/^\$\.corners\[0\]\.tyreCode: found "x"\. This is not a tyre code/)
   })
 
   it.each([

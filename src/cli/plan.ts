@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { planInOrder } from '@/core/order/orderPlan'
 import { readJobText } from '@/contracts/jobFile'
 import { writePlan } from '@/contracts/planFile'
@@ -5,12 +7,10 @@ import { withTexts } from '@/contracts/saidText'
 import { shopSay } from '@/i18n/shopSay'
 import { readInput, refuse } from './files'
 
-const usage = 'Usage: npm run -s plan -- JOB.json   (or - to read the job from standard input)'
-
 const names = process.argv.slice(2)
 const [name] = names
 if (name === undefined || names.length > 1) {
-  process.stderr.write(`${usage}\n`)
+  printError(message('commands.plan.usage'))
   process.exit(2)
 }
 const job = readJobText(readInput(name))

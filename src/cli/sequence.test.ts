@@ -44,11 +44,11 @@ describe('the sequence command', () => {
   const refused: [string, unknown, RegExp][] = [
     ['text that is no JSON', 'junk', /not JSON/],
     ['another format', { ...first.instance, format: 'x' }, /\$\.format/],
-    ['no people', { ...first.instance, workers: 0 }, /\$\.workers: found 0\. Give 1 or 2 people/],
+    ['no people', { ...first.instance, workers: 0 }, /\$\.workers: found 0\. Use 1 or 2 people/],
     [
       'two hundred wheels',
       { ...first.instance, wheels: Array.from({ length: 200 }, (_, at) => `W${at}`) },
-      /At most 12 wheels/,
+      /at most 12 wheels/,
     ],
     [
       'a lag that contradicts itself',
@@ -56,7 +56,7 @@ describe('the sequence command', () => {
         ...file,
         lags: [{ a: 0, b: 1, min_s: 90, max_s: 30, why: 'wet' }, ...file.lags],
       })),
-      /\$\.lags\[0\]\.max_s: found 30\. The longest \(30 s\) is below the shortest \(90 s\)/,
+      /\$\.lags\[0\]\.max_s: found 30\. The longest lag \(30 s\) is below the shortest \(90 s\)/,
     ],
     [
       'a lag that another makes impossible',
@@ -64,7 +64,7 @@ describe('the sequence command', () => {
         ...file,
         lags: [{ a: 7, b: 11, min_s: 0, max_s: 100, why: 'wet' }, ...file.lags],
       })),
-      /keep it off for \d+ s/,
+      /allow it only after \d+ s/,
     ],
     [
       'a cycle',
@@ -80,7 +80,7 @@ describe('the sequence command', () => {
       /ops\[0\]\.wheel/,
     ],
   ]
-  it.each(refused)('refuses %s with code 2 and the mend', (_, input, says) => {
+  it.each(refused)('refuses %s with code 2 and the fix', (_, input, says) => {
     const { status, stderr, stdout } = run(input)
     expect(status).toBe(2)
     expect(stderr).toMatch(says)
@@ -95,8 +95,8 @@ describe('the sequence command', () => {
     }))
     const { status, stderr } = run(tight)
     expect(status).toBe(3)
-    expect(stderr).toMatch(/^W0: c1\.rinse has to start at most 275 s after c1\.spray \(wet\)/)
-    expect(stderr).toMatch(/work it in halves, or keep it wet 64 s longer \(339 s\)/)
+    expect(stderr).toMatch(/^W0: c1\.rinse must start at most 275 s after c1\.spray \(wet\)/)
+    expect(stderr).toMatch(/work the wheel in 2 parts,? (or )?keep it wet 64 s longer \(339 s\)/)
   })
 
   it.each(['--seconds', '--seconds=-1', '--fast'])('refuses %s', (option) => {

@@ -1,3 +1,5 @@
+import { message, type Said } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { reasonOf } from '@/core/reasonOf'
 import { parseArgs } from 'node:util'
 import { brokenLagOf, helpFor } from '@/core/sequence/explainInfeasible'
@@ -6,12 +8,9 @@ import { faultsOf } from '@/core/sequence/problem/verify'
 import { readSequenceText, writeSchedule } from '@/contracts/sequenceFile'
 import { readInput, refuse } from './files'
 
-const usage =
-  'Usage: npm run -s sequence -- FILE.json [--seconds 2]   (or - to read from standard input)\n' +
-  'Prints the best schedule found in the time; without --seconds in a fixed amount of work, the same on every machine.'
-
-const wrongUse = (reason: string): never => {
-  process.stderr.write(`${reason}\n${usage}\n`)
+const wrongUse = (reason: Said): never => {
+  printError(reason)
+  printError(message('commands.sequence.usage'))
   process.exit(2)
 }
 
@@ -22,11 +21,11 @@ function readArguments(): { name: string; seconds: number | null } {
       allowPositionals: true,
     })
     const [name] = positionals
-    if (name === undefined || positionals.length > 1) return wrongUse('Name one file.')
+    if (name === undefined || positionals.length > 1) return wrongUse(message('commands.sequence.oneFile'))
     if (values.seconds === undefined) return { name, seconds: null }
     const seconds = Number(values.seconds)
     if (!(seconds > 0 && seconds <= 600))
-      return wrongUse(`--seconds: found ${values.seconds}. Give a number above 0, up to 600.`)
+      return wrongUse(message('commands.sequence.seconds', { found: values.seconds }))
     return { name, seconds }
   } catch (error) {
     return wrongUse(reasonOf(error))
@@ -45,15 +44,22 @@ const { schedule, lowerBoundSeconds } = step.value
 if (step.done && step.value.isInfeasible) {
   const [place] = step.value.places
   const broken = place === undefined ? null : brokenLagOf(problem, place)
-  process.stderr.write(
+  printError(
     broken
-      ? `${broken.place}: ${broken.to} has to start at most ${broken.maxSeconds} s after ${broken.from} (${broken.why}), and that cannot be kept. ${helpFor(broken)}\n`
-      : 'No order keeps all lags between the wheels.\n',
+      ? message('commands.sequence.broken', {
+          place: broken.place,
+          to: broken.to,
+          from: broken.from,
+          why: broken.why,
+          max: broken.maxSeconds,
+          help: helpFor(broken),
+        })
+      : message('commands.sequence.noOrder'),
   )
   process.exit(3)
 }
 if (!schedule) {
-  process.stderr.write('No order was found in the time; allow more with --seconds.\n')
+  printError(message('commands.sequence.moreTime'))
   process.exit(3)
 }
 const faults = faultsOf(problem, schedule)

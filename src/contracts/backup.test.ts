@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { backupFormat, countsOf, fileOfPicture, pictureOf, readManifest } from './backup'
@@ -54,11 +55,11 @@ describe('a manifest', () => {
     ['a table twice', { tables: [1, 2].map(() => ({ name: 'look', rows: 2, sha256: sum })) }, 'Name each table'],
     ['a picture twice', { pictures: [1, 2].map(() => ({ file: `photographs/${id}.jpg`, sha256: sum })) }, 'Name each table'],
     ['a picture elsewhere', { pictures: [{ file: 'elsewhere.jpg', sha256: sum }] }, 'Put each picture in photographs/'],
-    ['a sum that is none', { pictures: [{ file: `photographs/${id}.jpg`, sha256: 'x' }] }, 'Give a SHA-256'],
+    ['a sum that is none', { pictures: [{ file: `photographs/${id}.jpg`, sha256: 'x' }] }, 'SHA-256'],
     ['a table of another name', { tables: [{ name: 'Look; drop', rows: 2, sha256: sum }] }, 'lower case'],
-    ['another format', { format: 'another/1' }, 'Choose a backup of this program'],
-  ])('with %s is refused with the mend', (_, changes, words) => {
+    ['another format', { format: 'another/1' }, 'Choose a backup of Even Spoke'],
+  ])('with %s is refused with the fix', (_, changes, words) => {
     const read = readManifest(manifest(changes))
-    expect(!read.ok && read.problems.map(({ mend }) => mend).join(' ')).toContain(words)
+    expect(!read.ok && inEnglish(read.problems).map(({ fix }) => fix).join(' ')).toContain(words)
   }) // prettier-ignore
 })

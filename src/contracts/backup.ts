@@ -1,6 +1,8 @@
+import { message } from '@/core/message/message'
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { succeed, type Result } from '@/core/result'
-import { isUuid } from './fields'
+import { noLongerThan, oneLine, isUuid } from './fields'
 import { photographSizes, type PhotographSize } from './photograph'
 import { parse } from './problems'
 
@@ -32,7 +34,7 @@ export function pictureOf(file: string): Omit<PictureFile, 'jpeg'> | null {
   return size !== undefined && isUuid(photographId) ? { photographId, size } : null
 }
 
-const sha256 = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/, 'Give a SHA-256.'))
+const sha256 = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/, issueText('problems.backup.sum')))
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(0))
 
@@ -40,7 +42,7 @@ const count = v.pipe(v.number(), v.integer(), v.minValue(0))
 export const backupManifest = v.strictObject({
   format: v.picklist(
     [backupFormat, earlierBackupFormat],
-    `Choose a backup of this program; its manifest names the format ${backupFormat}.`,
+    issueText('problems.backup.format', { format: backupFormat }),
   ),
   madeAt: v.pipe(v.string(), v.isoTimestamp()),
   /** Number of the last migration of the data in it. */
@@ -48,7 +50,7 @@ export const backupManifest = v.strictObject({
   tables: v.pipe(
     v.array(
       v.strictObject({
-        name: v.pipe(v.string(), v.regex(/^[a-z_]{1,60}$/, 'Name the table in lower case.')),
+        name: v.pipe(v.string(), v.regex(/^[a-z_]{1,60}$/, issueText('problems.backup.tableName'))),
         rows: count,
         sha256,
       }),
@@ -62,10 +64,7 @@ export const backupManifest = v.strictObject({
         v.strictObject({
           file: v.pipe(
             v.string(),
-            v.check(
-              (name) => pictureOf(name) !== null,
-              'Put each picture in photographs/ under the id of its photo.',
-            ),
+            v.check((name) => pictureOf(name) !== null, issueText('problems.backup.pictureName')),
           ),
           sha256,
         }),
@@ -79,7 +78,7 @@ export const backupManifest = v.strictObject({
     v.pipe(
       v.array(
         v.strictObject({
-          file: v.pipe(v.string(), v.regex(/^[a-z]{1,40}\.csv$/, 'Name the CSV file in lower case.')),
+          file: v.pipe(v.string(), v.regex(/^[a-z]{1,40}\.csv$/, issueText('problems.backup.csvName'))),
           sha256,
         }),
       ),
@@ -100,7 +99,7 @@ export function readManifest(value: unknown): Result<BackupManifest> {
   const twice = names.find((name) => seen.size === seen.add(name).size)
   return twice === undefined
     ? succeed(read.value)
-    : { ok: false, problems: [{ path: 'tables', found: twice, mend: 'Name each table and picture once.' }] }
+    : { ok: false, problems: [{ path: 'tables', found: twice, fix: message('problems.backup.twice') }] }
 }
 
 /** Rows of each table, as a manifest or a dump counts them. */
@@ -117,10 +116,5 @@ export const tableFile = (name: string): string => `tables/${name}.json`
 
 /** Where backups go; empty: in the data folder. */
 export const backupFolderInput = v.strictObject({
-  folder: v.pipe(
-    v.string(),
-    v.trim(),
-    v.maxLength(500, 'Keep the path to 500 characters.'),
-    v.regex(/^[^\u0000-\u001f\u007f]*$/u, 'Leave tabs and line breaks out of the path.'),
-  ),
+  folder: v.pipe(v.string(), v.trim(), noLongerThan('path', 500), oneLine('path')),
 })

@@ -1,3 +1,4 @@
+import { issueText } from './issueText'
 import { longestKinds } from '@/core/chemistry/longest'
 import * as v from 'valibot'
 import { deliveries, protectionWears } from '@/core/chemistry/family'
@@ -15,31 +16,31 @@ import {
   type Tool,
   type ToolKind,
 } from '@/core/tools/tool'
-import { list, numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
+import { list, noLongerThan, numberFrom, oneOf, shortText, strengthText, wholeNumberFrom } from './fields'
 
 /** As many as a plan can weigh; a cabinet holds no more in use, so that every plan can be made. */
 export const maxProducts = 500
 export const maxTools = 200
 
-const rating = v.picklist([0, 1, 2, 3, 4], 'Give a rating from 0 to 4.')
+const rating = v.picklist([0, 1, 2, 3, 4], issueText('fields.rating'))
 export const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
 
 /** A product as files write it, field by field. */
 const productFields = v.strictObject({
-  id: shortText('product id', 60),
-  name: shortText('product name'),
-  family: v.picklist(familyIds, `Use one of: ${familyIds.join(', ')}.`),
+  id: shortText('productId', 60),
+  name: shortText('productName'),
+  family: v.picklist(familyIds, issueText('fields.oneOf', { values: familyIds.join(', ') })),
   strength: v.optional(strengthText),
   dwellSeconds: v.optional(
     v.pipe(
       v.strictObject({ min: wholeNumberFrom(0, 3600, 'seconds'), max: wholeNumberFrom(1, 7200, 'seconds') }),
-      v.check(({ min, max }) => min <= max, 'The shortest dwell is longer than the longest. Swap them.'),
+      v.check(({ min, max }) => min <= max, issueText('problems.product.dwell')),
     ),
   ),
   delivery: v.optional(oneOf(deliveries)),
   ratings: v.optional(ratings, {}),
   packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml')),
-  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor units')),
+  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor')),
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml')),
   /** What the longest dwell means, where that differs from the family. */
   longest: v.optional(oneOf(longestKinds)),
@@ -48,14 +49,14 @@ const productFields = v.strictObject({
     list(
       v.strictObject({
         millilitres: numberFrom(1, 1_000_000, 'ml'),
-        priceMinor: wholeNumberFrom(1, 100_000_000, 'minor units'),
+        priceMinor: wholeNumberFrom(1, 100_000_000, 'minor'),
       }),
       8,
-      'At most 8 other packs.',
+      'otherPacks',
     ),
     [],
   ),
-  note: v.optional(v.pipe(v.string(), v.maxLength(500, 'At most 500 characters.')), ''),
+  note: v.optional(v.pipe(v.string(), noLongerThan('note', 500)), ''),
   containsFluoride: v.optional(v.boolean(), false),
   /** Name or note speak of fluoride, but the safety data sheet was read and names none. */
   fluorideChecked: v.optional(v.boolean(), false),
@@ -71,7 +72,7 @@ export const productFile = v.pipe(
       return (
         family.purpose === 'protect' || soils.some((soil) => (own[soil] ?? family.ratings[soil] ?? 0) > 0)
       )
-    }, 'Rate at least one kind of dirt from 1 to 4.'),
+    }, issueText('problems.product.noRating')),
     ['ratings'],
   ),
 )
@@ -100,8 +101,8 @@ const widestGapMillimetres = 180
 const throughTheGap: readonly ToolKind[] = ['barrelBrush', 'barrelWand', 'flatBrush', 'longBrush']
 
 const toolFields = v.strictObject({
-  id: shortText('tool id', 60),
-  name: shortText('tool name'),
+  id: shortText('toolId', 60),
+  name: shortText('toolName'),
   kind: oneOf(toolKinds),
   stiffness: v.optional(oneOf(stiffnesses), 'soft'),
   diameterMillimetres: numberFrom(1, 500, 'mm'),
@@ -117,7 +118,7 @@ export const toolFile = v.pipe(
     v.check(
       ({ kind, diameterMillimetres, squeezedMillimetres }) =>
         !throughTheGap.includes(kind) || (squeezedMillimetres ?? diameterMillimetres) <= widestGapMillimetres,
-      `Thicker than any gap between spokes; give what it squeezes to, at most ${widestGapMillimetres} mm.`,
+      issueText('problems.tool.tooThick', { most: { millimetres: widestGapMillimetres } }),
     ),
     ['squeezedMillimetres'],
   ),
@@ -125,7 +126,7 @@ export const toolFile = v.pipe(
     v.check(
       ({ diameterMillimetres, squeezedMillimetres }) =>
         squeezedMillimetres === undefined || squeezedMillimetres <= diameterMillimetres,
-      'Squeezed, it can’t be thicker than at rest. Swap the two.',
+      issueText('problems.tool.squeezed'),
     ),
     ['squeezedMillimetres'],
   ),

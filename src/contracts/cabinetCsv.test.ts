@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
@@ -16,7 +17,7 @@ const readCabinetCsv = (text: string) => {
 const head = 'id,name,family,strength,pack ml,pack price'
 const problems = (text: string) => {
   const read = readCabinetText(text, 'EUR')
-  return read.ok ? [] : read.problems.map(({ path, mend }) => `${path}: ${mend}`)
+  return read.ok ? [] : inEnglish(read.problems).map(({ path, fix }) => `${path}: ${fix}`)
 }
 
 describe('a cabinet as a table', () => {
@@ -108,12 +109,12 @@ describe('a cabinet as a table', () => {
     expect(problems(`id,name,family,pack ml\na,A,degreaser,${text}`)[0]).toMatch(/^row 2, pack ml: /),
   )
 
-  it('looks at no more of a bad table than a person mends', () => {
+  it('looks at no more of a bad table than a person fixes', () => {
     const rows = Array.from({ length: 4000 }, (_, at) => `p${at},P,magic`)
     expect(problems(`id,name,family\n${rows.join('\n')}`).length).toBeLessThan(300)
     const many = Array.from({ length: 90_000 }, (_, at) => `p${at},P,magic`)
     expect(problems(`id,name,family\n${many.join('\n')}`)).toEqual([
-      ': A cabinet has at most 5000 products. Choose another file.',
+      ': A cabinet has at most 5,000 products. Choose another file.',
     ])
   })
 
@@ -122,14 +123,14 @@ describe('a cabinet as a table', () => {
     ['a column nobody knows', `${head},colour\na,A,degreaser,,,,red`, /row 1: These columns are not known/],
     ['no rows', `${head}\n`, /no products/],
     ['an unknown family', `${head}\na,A,magic,,1000,10`, /row 2, family: Use one of/],
-    ['a pack of zero', `${head}\na,A,degreaser,,0,10`, /row 2, pack ml: Give a number from 1/],
-    ['a price of zero', `${head}\na,A,degreaser,,1000,0`, /row 2, pack price: Give a number from 1/],
+    ['a pack of zero', `${head}\na,A,degreaser,,0,10`, /row 2, pack ml: Enter a number from 1/],
+    ['a price of zero', `${head}\na,A,degreaser,,1000,0`, /row 2, pack price: Enter a number from 1/],
     ['an open strength', `${head}\na,A,degreaser,3:2,1000,10`, /row 2, strength: Which side/],
-    ['words where a number belongs', `${head}\na,A,degreaser,,many,10`, /row 2, pack ml: Give a number/],
+    ['words where a number belongs', `${head}\na,A,degreaser,,many,10`, /row 2, pack ml: Use a number/],
     [
       'the same id twice',
       `${head}\na,A,degreaser,,1,10\na,B,degreaser,,1,10`,
-      /row 3, id: The same id is used in row 2/,
+      /row 3, id: Row 2 has the same id/,
     ],
     [
       'dwell the wrong way round',
@@ -140,8 +141,8 @@ describe('a cabinet as a table', () => {
     ['nothing', '   ', /empty/],
     ['broken JSON', '{"products": [', /neither a CSV table nor JSON/],
     ['JSON of another kind', '{"format":"x"}', /format/],
-  ])('%s is refused by row and column', (_, text, mend) => {
-    expect(problems(text).join('\n')).toMatch(mend)
+  ])('%s is refused by row and column', (_, text, fix) => {
+    expect(problems(text).join('\n')).toMatch(fix)
   })
 
   it('takes nothing where one row is wrong, and names every wrong cell', () => {

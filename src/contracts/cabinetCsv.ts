@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import Papa from 'papaparse'
 import { familyIds } from '@/core/chemistry/families'
 import { writeDilution } from '@/core/dilution'
@@ -17,7 +18,7 @@ export const longestCabinetBytes = 2_000_000
 
 /** More no shop has, archived ones counted. */
 const maxRows = 5000
-/** Nobody mends more at once; then the rest is not looked at. */
+/** Nobody fixes more at once; then the rest is not looked at. */
 const maxProblems = 200
 
 const ratingColumns = soils.map((soil) => `rating ${soil}`)
@@ -158,7 +159,10 @@ function unclearIn(row: Record<string, string>, line: number, decimal: DecimalMa
           {
             path: `row ${line}, ${column}`,
             found: showFound(found),
-            mend: `Is this ${read.readings[0]} or ${read.readings[1]}? Write ${read.readings[0]} or ${writeTableNumber(read.readings[1])}.`,
+            fix: message('problems.table.whichNumber', {
+              first: String(read.readings[0]),
+              second: writeTableNumber(read.readings[1]),
+            }),
           },
         ]
       : []
@@ -206,7 +210,7 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
     return fail({
       path: 'row 1',
       found: showFound(fields.join(', ')),
-      mend: `The table needs the columns ${missing.join(', ')}. An export of the cabinet shows them all.`,
+      fix: message('problems.table.missing', { columns: missing.join(', ') }),
     })
   }
   const known: readonly string[] = columns
@@ -215,16 +219,20 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
     return fail({
       path: 'row 1',
       found: showFound(unknown.join(', ')),
-      mend: `These columns are not known; remove or rename them. Known are: ${columns.join(', ')}.`,
+      fix: message('problems.table.unknown', { columns: columns.join(', ') }),
     })
   }
   if (table.data.length === 0)
-    return fail({ path: '', found: 'no rows', mend: 'The table has a header but no products.' })
+    return fail({
+      path: '',
+      found: message('problems.table.noRows'),
+      fix: message('problems.table.onlyHeader'),
+    })
   if (table.data.length > maxRows)
     return fail({
       path: '',
-      found: `${table.data.length} rows`,
-      mend: `A cabinet has at most ${maxRows} products. Choose another file.`,
+      found: message('problems.table.rows', { count: table.data.length }),
+      fix: message('problems.table.tooMany', { most: maxRows }),
     })
   const decimal = decimalMarkOf(numberCells(table.data))
   const problems: Problem[] = []
@@ -246,7 +254,7 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
         problems.push({
           path: `row ${line}, id`,
           found: showFound(read.value.id),
-          mend: `The same id is used in row ${before}. Give each product its own.`,
+          fix: message('problems.table.sameId', { row: before }),
         })
       ids.set(read.value.id, line)
       products.push({ product: read.value, said: new Set(saidByRow(row)) })
@@ -274,11 +282,12 @@ export function readCabinetText(text: string, currency: string): Result<ReadCabi
   if (new TextEncoder().encode(text).length > longestCabinetBytes) {
     return fail({
       path: '',
-      found: `${text.length} characters`,
-      mend: 'A cabinet file has at most 2 MB. Choose another file.',
+      found: message('problems.file.characters', { count: text.length }),
+      fix: message('problems.file.cabinetSize'),
     })
   }
-  if (text.trim() === '') return fail({ path: '', found: 'nothing', mend: 'The file is empty.' })
+  if (text.trim() === '')
+    return fail({ path: '', found: message('problems.file.nothing'), fix: message('problems.file.empty') })
   if (!/^\uFEFF?\s*[{[]/.test(text)) {
     const products = readCabinetCsv(text, currency)
     return products.ok ? succeed({ products: products.value, tools: [] }) : products
@@ -288,15 +297,23 @@ export function readCabinetText(text: string, currency: string): Result<ReadCabi
     return fail({
       path: '',
       found: showFound(text.slice(0, 40)),
-      mend: 'This is neither a CSV table nor JSON.',
+      fix: message('problems.file.neither'),
     })
   const read = parse(cabinetFile, json.value)
   if (!read.ok) return read
   const { products, tools } = read.value
   if (!idsOnce(products))
-    return fail({ path: 'products', found: 'an id twice', mend: 'Give each product its own id.' })
+    return fail({
+      path: 'products',
+      found: message('problems.file.idTwice'),
+      fix: message('problems.file.productIds'),
+    })
   if (!idsOnce(tools))
-    return fail({ path: 'tools', found: 'an id twice', mend: 'Give each tool its own id.' })
+    return fail({
+      path: 'tools',
+      found: message('problems.file.idTwice'),
+      fix: message('problems.file.toolIds'),
+    })
   const written = (json.value as { products?: object[] }).products ?? []
   return succeed({
     products: products.map((product, at) => ({ product, said: new Set(saidByEntry(written[at] ?? {})) })),

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { conditionsFile, conditionsOf } from './conditions'
@@ -49,12 +50,12 @@ describe('conditions', () => {
       'readings[0].celsius',
       /-20 to 120/,
     ],
-    ['an instant of nonsense', { startAt: 'noon' }, 'startAt', /instant/],
-  ])('refuse %s at its field', (_, input, path, mend) => {
+    ['an instant of nonsense', { startAt: 'noon' }, 'startAt', /Write the time as/],
+  ])('refuse %s at its field', (_, input, path, fix) => {
     const read = parse(conditionsFile, input)
     expect(read.ok).toBe(false)
     if (read.ok) return
     expect(read.problems[0]?.path).toBe(path)
-    expect(read.problems[0]?.mend).toMatch(mend)
+    expect(inEnglish(read.problems)[0]?.fix).toMatch(fix)
   })
 })

@@ -1,3 +1,4 @@
+import { issueText } from './issueText'
 import SunCalc from 'suncalc'
 import * as v from 'valibot'
 import type { Conditions, HourAhead } from '@/core/conditions/conditions'
@@ -9,25 +10,25 @@ import { cos } from '@/core/quantity/portableMath'
 
 /** Where the shop stands, for the sun. */
 export const placeFile = v.strictObject({
-  latitude: numberFrom(-90, 90, 'degrees, north is positive'),
-  longitude: numberFrom(-180, 180, 'degrees, east is positive'),
+  latitude: numberFrom(-90, 90, 'latitude'),
+  longitude: numberFrom(-180, 180, 'longitude'),
 })
 
-const air = numberFrom(-20, 50, '°C')
-const surface = numberFrom(-20, 120, '°C')
-const humidity = numberFrom(0, 100, '% relative humidity')
-const wind = numberFrom(0, 120, 'km/h')
-const cloud = numberFrom(0, 100, '% of the sky')
+const air = numberFrom(-20, 50, 'celsius')
+const surface = numberFrom(-20, 120, 'celsius')
+const humidity = numberFrom(0, 100, 'humidity')
+const wind = numberFrom(0, 120, 'kmPerHour')
+const cloud = numberFrom(0, 100, 'sky')
 
 export const forecastHour = v.strictObject({
-  hour: numberFrom(0, 24, 'hours since midnight'),
+  hour: numberFrom(0, 24, 'hours'),
   airCelsius: air,
   humidityPercent: humidity,
   windKilometresPerHour: wind,
   cloudPercent: cloud,
 })
 
-export const instantText = v.pipe(v.string(), v.isoTimestamp('Give an instant such as 2026-07-01T09:00:00Z.'))
+export const instantText = v.pipe(v.string(), v.isoTimestamp(issueText('fields.instant')))
 
 export const surfaceReading = v.strictObject({
   position: oneOf(positions),
@@ -37,8 +38,8 @@ export const surfaceReading = v.strictObject({
 
 export const brakeReadings = v.strictObject({
   position: oneOf(positions),
-  firstCelsius: numberFrom(-20, 900, '°C'),
-  secondCelsius: numberFrom(-20, 900, '°C'),
+  firstCelsius: numberFrom(-20, 900, 'celsius'),
+  secondCelsius: numberFrom(-20, 900, 'celsius'),
   minutesApart: numberFrom(0.5, 240, 'minutes'),
 })
 
@@ -46,20 +47,20 @@ export const brakeReadings = v.strictObject({
 export const conditionsFile = v.strictObject({
   airCelsius: v.optional(air, 18),
   surfaceCelsius: v.optional(surface),
-  readings: v.optional(list(surfaceReading, 100, 'At most 100 readings.'), []),
+  readings: v.optional(list(surfaceReading, 100, 'readings'), []),
   exposure: v.optional(oneOf(exposures), 'shade'),
   /** Rain falls on the wheels, whatever roof there is elsewhere. */
   raining: v.optional(v.boolean(), false),
   humidityPercent: v.optional(humidity, 55),
   windKilometresPerHour: v.optional(wind, 8),
   cloudPercent: v.optional(cloud, 30),
-  headingDegrees: v.optional(numberFrom(0, 360, 'degrees clockwise from north'), 0),
+  headingDegrees: v.optional(numberFrom(0, 360, 'heading'), 0),
   place: v.optional(placeFile),
   startAt: v.optional(instantText),
   /** What the clock on the wall is ahead of universal time. */
   utcOffsetMinutes: v.optional(wholeNumberFrom(-720, 840, 'minutes'), 0),
-  forecast: v.optional(list(forecastHour, 48, 'At most 48 hours ahead.'), []),
-  brakes: v.optional(list(brakeReadings, 12, 'At most one pair of readings a wheel.'), []),
+  forecast: v.optional(list(forecastHour, 48, 'hours'), []),
+  brakes: v.optional(list(brakeReadings, 12, 'brakes'), []),
 })
 
 export type ConditionsInput = v.InferInput<typeof conditionsFile>

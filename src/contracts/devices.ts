@@ -6,11 +6,11 @@ import { list, numberFrom, oneOf } from './fields'
 export const weatherReading = v.object({
   isSimulated: v.optional(v.boolean(), false),
   at: instantText,
-  airCelsius: numberFrom(-20, 50, '°C'),
-  humidityPercent: numberFrom(0, 100, '%'),
-  windKilometresPerHour: numberFrom(0, 120, 'km/h'),
-  cloudPercent: numberFrom(0, 100, '%'),
-  forecast: v.optional(list(forecastHour, 48, 'At most 48 hours ahead.'), []),
+  airCelsius: numberFrom(-20, 50, 'celsius'),
+  humidityPercent: numberFrom(0, 100, 'percent'),
+  windKilometresPerHour: numberFrom(0, 120, 'kmPerHour'),
+  cloudPercent: numberFrom(0, 100, 'percent'),
+  forecast: v.optional(list(forecastHour, 48, 'hours'), []),
 })
 export type WeatherReading = v.InferOutput<typeof weatherReading>
 
@@ -18,7 +18,7 @@ export type WeatherReading = v.InferOutput<typeof weatherReading>
 export const thermometerReading = v.object({
   isSimulated: v.optional(v.boolean(), false),
   at: instantText,
-  celsius: numberFrom(-20, 120, '°C'),
+  celsius: numberFrom(-20, 120, 'celsius'),
 })
 export type ThermometerReading = v.InferOutput<typeof thermometerReading>
 

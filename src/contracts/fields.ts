@@ -1,24 +1,43 @@
+import { asIssue, issueText } from './issueText'
 import * as v from 'valibot'
-import { readDilution } from '@/core/dilution'
+import { readDilution, type DilutionReading } from '@/core/dilution'
+import { exhaustive } from '@/core/exhaustive'
+import { message, type Message } from '@/core/message/message'
+import { term } from '@/core/message/term'
+import type { Unit } from '@/core/message/unit'
+import type { Messages } from '@/i18n/messages'
 
-/** One of a closed list; the mend names them all. */
+/** What a text is asked for as, and what a list is of: words of `messages/en/fields.json`. */
+export type NamedField = keyof Messages['fields']['name']
+export type Things = keyof Messages['fields']['things']
+
+/** One of a closed list; the fix names them all. */
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
-  v.picklist(values, `Use one of: ${values.join(', ')}.`)
+  v.picklist(values, issueText('fields.oneOf', { values: values.join(', ') }))
 
 /** A finite number in a range that includes both ends. */
-export const numberFrom = (low: number, high: number, unit = '') => {
-  const text = `Give a number from ${low} to ${high}${unit && ` ${unit}`}.`
+export const numberFrom = (low: number, high: number, unit: Unit | null = null) => {
+  const text =
+    unit === null
+      ? issueText('fields.range', { low, high })
+      : issueText('fields.rangeIn', { low, high, unit: term('unit', unit) })
   return v.pipe(v.number(), v.finite(text), v.minValue(low, text), v.maxValue(high, text))
 }
 
-export const wholeNumberFrom = (low: number, high: number, unit = '') =>
-  v.pipe(numberFrom(low, high, unit), v.integer('Give a whole number.'))
+export const wholeNumberFrom = (low: number, high: number, unit: Unit | null = null) =>
+  v.pipe(numberFrom(low, high, unit), v.integer(issueText('fields.whole')))
 
 /**
  * A list of at most so many. Its length is looked at first: the entries of a list that is too long are not looked at,
  * so that junk costs nothing.
  */
-export function list<const TItem extends v.GenericSchema>(item: TItem, most: number, tooMany: string) {
+export function list<const TItem extends v.GenericSchema>(item: TItem, most: number, things: Things) {
+  const tooMany = issueText('fields.atMost', { most, things: message(`fields.things.${things}`) })
+  return listOf(item, most, tooMany)
+}
+
+/** The same with words of its own for a list that is too long. */
+export function listOf<const TItem extends v.GenericSchema>(item: TItem, most: number, tooMany: string) {
   const entries = v.array(item)
   const guarded: typeof entries = {
     ...entries,
@@ -35,14 +54,45 @@ export function list<const TItem extends v.GenericSchema>(item: TItem, most: num
 }
 
 /** A short text a person typed: any script, any emoji, but no control characters. */
-export const shortText = (what: string, longest = 80) =>
+export const shortText = (what: NamedField, longest = 80) =>
   v.pipe(
     v.string(),
     v.trim(),
-    v.minLength(1, `Give a ${what}.`),
-    v.maxLength(longest, `Keep the ${what} to ${longest} characters.`),
-    v.regex(/^[^\u0000-\u001f\u007f]*$/u, `Leave tabs and line breaks out of the ${what}.`),
+    v.minLength(1, issueText('fields.enter', { what: message(`fields.name.${what}`) })),
+    noLongerThan(what, longest),
+    oneLine(what),
   )
+
+export const noLongerThan = (what: NamedField, longest: number) =>
+  v.maxLength<string, number, string>(
+    longest,
+    issueText('fields.shorter', { what: message(`fields.name.${what}`), longest }),
+  )
+
+export const oneLine = (what: NamedField) =>
+  v.regex<string, string>(
+    /^[^\u0000-\u001f\u007f]*$/u,
+    issueText('fields.noLines', { what: message(`fields.name.${what}`) }),
+  )
+
+/** What to write in place of a strength that does not say what it means. */
+function fixOf(reading: Exclude<DilutionReading, { kind: 'mix' }>): Message {
+  switch (reading.kind) {
+    case 'unreadable':
+      return reading.fix
+    case 'needs':
+      return message('fields.asRatio', { question: reading.question })
+    case 'open':
+      return message('fields.asPercent', {
+        question: reading.question,
+        ways: {
+          either: reading.choices.map(({ mix }) => message('fields.percent', { percent: 100 * mix.from })),
+        },
+      })
+    default:
+      return exhaustive(reading)
+  }
+}
 
 /** A strength as people write it; open readings are refused with the readings they could have. */
 export const strengthText = v.pipe(
@@ -51,23 +101,17 @@ export const strengthText = v.pipe(
     if (!dataset.typed) return
     const reading = readDilution(dataset.value)
     if (reading.kind === 'mix') return
-    const message =
-      reading.kind === 'unreadable'
-        ? reading.mend
-        : reading.kind === 'needs'
-          ? `${reading.question} Write the strength as a ratio instead.`
-          : `${reading.question} Write it as ${reading.choices.map(({ mix }) => `${Number((mix.from * 100).toPrecision(3))} %`).join(' or ')}.`
-    addIssue({ message })
+    addIssue({ message: asIssue(fixOf(reading)) })
   }),
 )
 
 /** Made by whoever sends something, new for every thing: sent twice it counts once. */
-export const requestId = v.pipe(v.string(), v.uuid('Give a UUID, new for every thing that is sent.'))
+export const requestId = v.pipe(v.string(), v.uuid(issueText('fields.uuid')))
 
 const uuid = v.pipe(v.string(), v.uuid())
 /** Whether something that came from outside, whatever it is, names a thing by UUID. */
 /** An id as the database makes them. */
-export const uuidOf = (otherwise: string) => v.pipe(v.string(), v.uuid(otherwise))
+export const uuidOf = (otherwise: Message) => v.pipe(v.string(), v.uuid(asIssue(otherwise)))
 
 export const isUuid = (value: unknown): value is string => v.is(uuid, value)
 

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { planInOrder } from '@/core/order/orderPlan'
@@ -19,7 +20,7 @@ it.each(Object.entries(formats))(
 const jobs = readdirSync('docs/examples').filter((name) => name.endsWith('.job.json'))
 it.each(jobs)('the published plan of %s is the one it makes', (name) => {
   const job = readJobText(readFileSync(`docs/examples/${name}`, 'utf8'))
-  if (!job.ok) throw new Error(job.problems[0]?.mend)
+  if (!job.ok) throw new Error(inEnglish(job.problems)[0]?.fix)
   const published: unknown = JSON.parse(
     readFileSync(`docs/examples/${name.replace('.job.json', '.plan.json')}`, 'utf8'),
   )

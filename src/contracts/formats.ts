@@ -15,11 +15,8 @@ const longestCabinet = 2000
 /** Products and tools as one file. */
 export const cabinetFile = v.strictObject({
   format: v.literal(cabinetFormat),
-  products: v.optional(
-    list(productFile, longestCabinet, `At most ${longestCabinet} products in one file.`),
-    [],
-  ),
-  tools: v.optional(list(toolFile, longestCabinet, `At most ${longestCabinet} tools in one file.`), []),
+  products: v.optional(list(productFile, longestCabinet, 'products'), []),
+  tools: v.optional(list(toolFile, longestCabinet, 'tools'), []),
 })
 
 /** The open formats, by the name of their published schema. */

@@ -45,7 +45,7 @@ describe('gloss black in full sun at 38 °C', () => {
     const plan = planAt(`2026-07-01T${hour}:00:00+02:00`)
     const [left] = plan.shortfalls.filter(({ text }) => /far too hot/.test(text))
     expect([...(left?.corners ?? [])].sort()).toEqual(sunny)
-    expect(left?.mend).toMatch(/shade, or start after \d\d:00/)
+    expect(left?.fix).toMatch(/shade, or start after \d\d:00/)
     for (const step of plan.steps.filter(({ startsDwell }) => startsDwell)) {
       expect(sunny).not.toContain(step.corner)
       if (step.act === 'spray') expect(step.cautions.join(' ')).toContain('Measure before you start')

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import type * as v from 'valibot'
 import { describe, expect, it } from 'vitest'
@@ -34,7 +35,7 @@ const good: Record<keyof typeof schemas, object> = {
 }
 const problemsOf = (name: keyof typeof schemas, input: unknown) => {
   const read = parse(schemas[name] as v.GenericSchema, input)
-  return read.ok ? [] : read.problems
+  return read.ok ? [] : inEnglish(read.problems)
 }
 
 it.each(Object.entries(good))('%s takes what is right', (name, input) => {
@@ -71,17 +72,17 @@ it.each(Object.keys(schemas))('%s refuses what it does not know', (name) => {
   const input = { ...good[name as keyof typeof schemas], surprise: 1 }
   expect(problemsOf(name as keyof typeof schemas, input)[0]).toMatchObject({
     path: 'surprise',
-    mend: expect.stringContaining('not known') as string,
+    fix: expect.stringContaining('not known') as string,
   })
 })
 
 it.each([
   ['runEventInput', { ...tap, kind: 'wiped' }, 'kind', /Use one of: done/],
-  ['runEventInput', { ...tap, at: 'soon' }, 'at', /instant/],
-  ['runEventInput', { ...tap, at: '2026-05-01' }, 'at', /instant/],
+  ['runEventInput', { ...tap, at: 'soon' }, 'at', /Write the time as/],
+  ['runEventInput', { ...tap, at: '2026-05-01' }, 'at', /Write the time as/],
   ['runEventInput', { ...tap, requestId: '1' }, 'requestId', /UUID/],
   ['runEventInput', { ...tap, person: 2 }, 'person', /0 or 1/],
-  ['runEventInput', { ...tap, stepId: '' }, 'stepId', /Give a step/],
+  ['runEventInput', { ...tap, stepId: '' }, 'stepId', /Enter the step/],
   ['runEventInput', { ...tap, stepId: 'x'.repeat(121) }, 'stepId', /120 characters/],
   ['bottleInput', { ...bottle, fraction: 0 }, 'fraction', /0\.00005 to 1/],
   ['bottleInput', { ...bottle, fraction: '10 %' }, 'fraction', /number/],
@@ -108,19 +109,19 @@ it.each([
     /./,
   ],
   ['finishInput', { result: 'fine' }, 'result', /Use one of/],
-  ['finishInput', { result: 'clean', note: 'x'.repeat(2001) }, 'note', /2000/],
+  ['finishInput', { result: 'clean', note: 'x'.repeat(2001) }, 'note', /2,000/],
   ['planChange', { people: 3 }, 'people', /1 to 2/],
   ['planChange', { order: [{ ...entry, person: 2 }] }, 'order[0].person', /0 to 1/],
   ['planChange', { order: [{ ...entry, startSeconds: -1 }] }, 'order[0].startSeconds', /seconds/],
-  ['planChange', { order: Array.from({ length: 2001 }, () => entry) }, 'order', /2000 steps/],
+  ['planChange', { order: Array.from({ length: 2001 }, () => entry) }, 'order', /2,000 steps/],
   ['planChange', { wishes: { minutesAllowed: 0 } }, 'wishes.minutesAllowed', /minutes/],
   ['settings', { currency: 'euro' }, 'currency', /three-letter/],
   ['settings', { place: { latitude: 200, longitude: 0 } }, 'place.latitude', /-90 to 90/],
   ['settings', { place: { latitude: 0 } }, 'place.longitude', /missing/],
   ['settings', { equipment: { bucketLitres: 0 } }, 'equipment.bucketLitres', /litres/],
-  ['settings', { shopName: '   ' }, 'shopName', /Give a shop name/],
+  ['settings', { shopName: '   ' }, 'shopName', /Enter the shop name/],
   ['settings', { shopName: 'a\tb' }, 'shopName', /tabs/],
-  ['settings', { estimates: { wetMargin: 40 } }, 'estimates.wetMargin', /Give a number/],
+  ['settings', { estimates: { wetMargin: 40 } }, 'estimates.wetMargin', /Enter a number/],
   ['settings', { schools: { tyre: 'never' } }, 'schools.tyre', /./],
   ['wheelSetInput', { ...set, wheels: [] }, 'wheels', /./],
   ['wheelSetInput', { ...set, wheels: [wheel, wheel] }, 'wheels', /once/],
@@ -141,19 +142,19 @@ it.each([
       ],
     },
     'wheels[0].finishes',
-    /every zone once/,
+    /each zone once/,
   ],
-] as const)('%s refuses %j at %s', (name, input, path, mend) => {
+] as const)('%s refuses %j at %s', (name, input, path, fix) => {
   const problems = problemsOf(name, input)
   expect(problems.map((one) => one.path)).toContain(path)
-  expect(problems.find((one) => one.path === path)?.mend).toMatch(mend)
+  expect(problems.find((one) => one.path === path)?.fix).toMatch(fix)
 })
 
 describe('whatever comes', () => {
   it.each(Object.keys(schemas))('%s answers with problems and never throws', (name) => {
     fc.assert(
       fc.property(fc.jsonValue(), (value) => {
-        for (const { mend } of problemsOf(name as keyof typeof schemas, value)) expect(mend).not.toBe('')
+        for (const { fix } of problemsOf(name as keyof typeof schemas, value)) expect(fix).not.toBe('')
       }),
     )
   })
@@ -161,11 +162,11 @@ describe('whatever comes', () => {
   it.each(Object.entries(good))('%s with one field broken never throws either', (name, input) => {
     fc.assert(
       fc.property(fc.constantFrom('', ...Object.keys(input)), fc.jsonValue(), (key, value) => {
-        for (const { mend } of problemsOf(name as keyof typeof schemas, {
+        for (const { fix } of problemsOf(name as keyof typeof schemas, {
           ...input,
           ...(key ? { [key]: value } : {}),
         }))
-          expect(mend).not.toBe('')
+          expect(fix).not.toBe('')
       }),
     )
   })

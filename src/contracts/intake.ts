@@ -1,8 +1,18 @@
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { visitResults } from '@/core/run/visitResult'
 import { positions } from '@/core/wheel/position'
 import { serviceIds } from '@/core/visit-kinds/service'
-import { list, numberFrom, oneOf, requestId, shortText, wholeNumberFrom } from './fields'
+import {
+  list,
+  listOf,
+  noLongerThan,
+  numberFrom,
+  oneOf,
+  requestId,
+  shortText,
+  wholeNumberFrom,
+} from './fields'
 import { conditionsFile } from './conditions'
 import { cornerLoads } from './jobFile'
 import { stayedEntry } from './runEvent'
@@ -12,12 +22,12 @@ import { oncePerPosition, positionsOnce } from './wheel'
 export const intakeInput = v.strictObject({
   requestId: v.optional(requestId),
   corners: v.pipe(
-    list(
+    listOf(
       v.strictObject({ position: oneOf(positions), loads: cornerLoads }),
       positions.length,
-      'At most one entry a wheel.',
+      issueText('fields.oneEntry'),
     ),
-    v.minLength(1, 'Choose at least one wheel.'),
+    v.minLength(1, issueText('fields.someWheel')),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
   service: v.optional(oneOf(serviceIds)),
@@ -36,26 +46,22 @@ export type IntakeInput = v.InferOutput<typeof intakeInput>
 
 export const finishInput = v.strictObject({
   result: oneOf(visitResults),
-  note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
+  note: v.optional(v.pipe(v.string(), noLongerThan('note', 2000)), ''),
   /** What stayed, where the person corrected it; absent: as it was seen at the work. */
   leftovers: v.optional(
-    list(
-      v.strictObject({ position: oneOf(positions), ...stayedEntry.entries }),
-      200,
-      'At most 200 leftovers.',
-    ),
+    list(v.strictObject({ position: oneOf(positions), ...stayedEntry.entries }), 200, 'leftovers'),
   ),
   /** What was used, where it differs from the plan. */
   used: v.optional(
     list(
       v.strictObject({
-        productId: shortText('product id', 60),
+        productId: shortText('productId', 60),
         concentrateMillilitres: v.optional(numberFrom(0, 100_000, 'ml')),
         /** The open bottle is empty now: the stock is whole packs again. */
         isEmptied: v.optional(v.boolean()),
       }),
       200,
-      'At most 200 products.',
+      'products',
     ),
   ),
 })

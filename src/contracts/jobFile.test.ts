@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fc from 'fast-check'
@@ -13,7 +14,7 @@ const withWheel = (changes: object) => ({ ...least, corners: [{ ...wheel, ...cha
 
 const problemsOf = (input: unknown) => {
   const read = readJob(input)
-  return read.ok ? [] : read.problems
+  return read.ok ? [] : inEnglish(read.problems)
 }
 
 describe('a job file', () => {
@@ -88,10 +89,10 @@ describe('a job file', () => {
     ['air of 80 °C', { ...least, conditions: { airCelsius: 80 } }, 'conditions.airCelsius', /-20 to 50/],
     ['a currency in words', { ...least, currency: 'euros' }, 'currency', /three-letter/],
   ]
-  it.each(cases)('%s is refused at its path with the mend', (_, input, path, mend) => {
+  it.each(cases)('%s is refused at its path with the fix', (_, input, path, fix) => {
     const problems = problemsOf(input)
     expect(problems.map((problem) => problem.path)).toContain(path)
-    expect(problems.find((problem) => problem.path === path)?.mend).toMatch(mend)
+    expect(problems.find((problem) => problem.path === path)?.fix).toMatch(fix)
   })
 
   it('names every problem at once', () => {
@@ -107,7 +108,7 @@ describe('a job file', () => {
   it('turns away five megabytes before parsing them, and anything that is no JSON', () => {
     const junk = readJobText('x'.repeat(5_000_000))
     expect(junk.ok).toBe(false)
-    expect(!junk.ok && junk.problems[0]?.mend).toContain(String(longestJobBytes))
+    expect(!junk.ok && inEnglish(junk.problems)[0]?.fix).toContain(String(longestJobBytes))
     expect(readJobText('{').ok).toBe(false)
     expect(readJobText('').ok).toBe(false)
     expect(readJobText(`\uFEFF${JSON.stringify(least)}`).ok).toBe(true)

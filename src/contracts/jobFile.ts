@@ -1,3 +1,6 @@
+import type { Unit } from '@/core/message/unit'
+import { message } from '@/core/message/message'
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import { estimateIds, houseEstimates, type EstimateId } from '@/core/estimates/houseEstimates'
@@ -23,7 +26,7 @@ import { archLiners, vehicleKinds } from '@/core/wheel/position'
 import { zones } from '@/core/wheel/zone'
 import { conditionsFile, conditionsOf } from './conditions'
 import { idsOnce, maxProducts, maxTools, productFile, productOf, toolFile, toolOf } from './cabinet'
-import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
+import { list, listOf, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
 import { oncePerPosition, positionsOnce, wheelEntries } from './wheel'
@@ -33,17 +36,20 @@ export const jobFormat = 'even-spoke/job/1'
 /** Larger than any honest job; junk is turned away before it is parsed. */
 export const longestJobBytes = 1_000_000
 
+/** More are not one job. */
+const maxWheels = 12
+
 const loadEntry = v.strictObject({
   zone: oneOf(zones),
   soil: oneOf(soils),
-  grade: v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (none) to 4 (neglected).'),
+  grade: v.picklist([0, 1, 2, 3, 4], issueText('problems.job.grade')),
 })
 
-const everySoilOnce = 'Grade every soil of a zone once.'
+const everySoilOnce = issueText('problems.job.soilOnce')
 
 /** What was graded at one wheel. */
 export const cornerLoads = v.pipe(
-  list(loadEntry, zones.length * soils.length, everySoilOnce),
+  listOf(loadEntry, zones.length * soils.length, everySoilOnce),
   v.check(
     (loads) => new Set(loads.map(({ zone, soil }) => `${zone} ${soil}`)).size === loads.length,
     everySoilOnce,
@@ -53,14 +59,17 @@ export const cornerLoads = v.pipe(
 const corner = v.strictObject({
   ...wheelEntries,
   loads: v.optional(cornerLoads, []),
-  protection: v.optional(list(oneOf(protectionKinds), 50, 'At most 50 layers of protection.'), []),
+  protection: v.optional(list(oneOf(protectionKinds), 50, 'protections'), []),
   curing: v.optional(v.boolean(), false),
 })
 
 const school = <K extends MethodName>(name: K) => {
   const values = methodChoices[name] as unknown as readonly [Methods[K], ...Methods[K][]]
   return v.optional(
-    v.picklist(values as readonly (string | boolean)[] as never, `Use one of: ${values.join(', ')}.`),
+    v.picklist(
+      values as readonly (string | boolean)[] as never,
+      issueText('fields.oneOf', { values: values.join(', ') }),
+    ),
     defaultMethods[name] as never,
   ) as unknown as v.OptionalSchema<v.GenericSchema<Methods[K]>, Methods[K]>
 }
@@ -72,10 +81,14 @@ export const schoolsFile = v.strictObject(
   },
 )
 
+/** Shares and factors are bare numbers; what they are counted in says nothing in a sentence. */
+const bareUnits: readonly (Unit | null)[] = ['share', 'factor', 'times', 'log', 'eFolds', 'amount', 'points']
+const isMeasure = (unit: Unit | null): boolean => !bareUnits.includes(unit)
+
 const estimateEntries = Object.fromEntries(
   estimateIds.map((id) => {
     const { low, high, unit } = houseEstimates[id]
-    return [id, v.optional(numberFrom(low, high, unit))]
+    return [id, v.optional(numberFrom(low, high, isMeasure(unit) ? unit : null))]
   }),
 ) as unknown as Record<EstimateId, v.OptionalSchema<v.GenericSchema<number>, undefined>>
 
@@ -83,13 +96,13 @@ const estimateEntries = Object.fromEntries(
 export const estimatesFile = v.strictObject({
   ...estimateEntries,
   /** In files of before: the washer's flow is told by the equipment alone now. Taken, and not used. */
-  washerLitresPerMinute: v.optional(numberFrom(2, 30, 'l/min')),
+  washerLitresPerMinute: v.optional(numberFrom(2, 30, 'litresPerMinute')),
 })
 
 const paceOfAct = v.optional(
   v.strictObject({
-    factor: numberFrom(0.4, 2.5, 'times the house value'),
-    times: wholeNumberFrom(1, 100_000, 'logged times'),
+    factor: numberFrom(0.4, 2.5, 'houseTimes'),
+    times: wholeNumberFrom(1, 100_000, 'loggedTimes'),
   }),
 )
 
@@ -101,15 +114,15 @@ export const paceFile = v.strictObject(
 /** What earlier test spots on these wheels showed. */
 export const testSpotsFile = list(
   v.strictObject({
-    productId: shortText('product id', 60),
+    productId: shortText('productId', 60),
     finish: oneOf(finishes),
     result: oneOf(testSpotResults),
   }),
   500,
-  'At most 500 test spots.',
+  'testSpots',
 )
 
-const productIds = list(shortText('product id', 60), maxProducts, `At most ${maxProducts} products.`)
+const productIds = list(shortText('productId', 60), maxProducts, 'products')
 
 const wishesEntries = v.strictObject({
   prefer: v.optional(oneOf(planNames), 'gentlest'),
@@ -118,16 +131,16 @@ const wishesEntries = v.strictObject({
   placed: v.optional(
     list(
       v.strictObject({
-        stepId: shortText('step id', 120),
+        stepId: shortText('stepId', 120),
         startSeconds: numberFrom(0, 200_000, 'seconds'),
       }),
       50,
-      'At most 50 steps put to a time by hand.',
+      'placed',
     ),
     [],
   ),
   minutesAllowed: v.optional(numberFrom(1, 2000, 'minutes')),
-  costAllowedMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor units')),
+  costAllowedMinor: v.optional(wholeNumberFrom(0, 100_000_000, 'minor')),
 })
 
 /** What the person wants. A product that is wanted and ruled out at once is a contradiction nobody can plan. */
@@ -136,15 +149,15 @@ export const wishesFile = v.pipe(
   v.forward(
     v.check(
       ({ pinned, forbidden }) => pinned.every((id) => !forbidden.includes(id)),
-      'A product can’t be both pinned and ruled out. Remove one of the two.',
+      issueText('problems.job.pinnedAndOut'),
     ),
     ['forbidden'],
   ),
 )
 
 const lanceFile = v.strictObject({
-  washerLitresPerMinute: v.optional(numberFrom(1, 40, 'litres a minute'), 8),
-  drawLitresPerMinute: v.optional(numberFrom(0.05, 10, 'litres a minute'), 1.1),
+  washerLitresPerMinute: v.optional(numberFrom(1, 40, 'litresPerMinute'), 8),
+  drawLitresPerMinute: v.optional(numberFrom(0.05, 10, 'litresPerMinute'), 1.1),
 })
 
 export const equipmentFile = v.strictObject({
@@ -154,26 +167,23 @@ export const equipmentFile = v.strictObject({
   lance: v.optional(lanceFile, {}),
 })
 
-export const currencyCode = v.pipe(
-  v.string(),
-  v.regex(/^[A-Z]{3}$/, 'Give a three-letter currency code such as EUR.'),
-)
+export const currencyCode = v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, issueText('fields.currency')))
 
 /** A job as a file, version 1. Everything optional has its default stated here. */
 export const jobFile = v.strictObject({
-  format: v.literal(jobFormat, `Start the file with "format": "${jobFormat}".`),
+  format: v.literal(jobFormat, issueText('problems.file.format', { format: jobFormat })),
   vehicle: v.optional(
     v.strictObject({
-      name: v.optional(shortText('vehicle name'), 'Vehicle'),
+      name: v.optional(shortText('vehicleName'), 'Vehicle'),
       kind: v.optional(oneOf(vehicleKinds), 'car'),
       archLiner: v.optional(oneOf(archLiners), 'plastic'),
     }),
     {},
   ),
-  wheelSet: v.optional(v.strictObject({ name: v.optional(shortText('wheel set name'), 'Wheel set') }), {}),
+  wheelSet: v.optional(v.strictObject({ name: v.optional(shortText('wheelSetName'), 'Wheel set') }), {}),
   corners: v.pipe(
-    list(corner, 12, 'At most 12 wheels in one job; split it.'),
-    v.minLength(1, 'Give at least one wheel with its position.'),
+    listOf(corner, maxWheels, issueText('fields.tooManyWheels', { most: maxWheels })),
+    v.minLength(1, issueText('problems.job.noWheel')),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
   service: v.optional(oneOf(serviceIds), 'decontaminate'),
@@ -181,15 +191,15 @@ export const jobFile = v.strictObject({
   crew: v.optional(v.strictObject({ people: v.optional(wholeNumberFrom(1, 2, 'people'), 1) }), {}),
   cabinet: v.optional(
     v.pipe(
-      list(productFile, maxProducts, `At most ${maxProducts} products.`),
-      v.minLength(1, 'The cabinet is empty. Add products, or leave it out to use the starter products.'),
-      v.check((list) => idsOnce(list), 'Two products share an id.'),
+      list(productFile, maxProducts, 'products'),
+      v.minLength(1, issueText('problems.job.emptyCabinet')),
+      v.check((list) => idsOnce(list), issueText('problems.file.productIds')),
     ),
   ),
   tools: v.optional(
     v.pipe(
-      list(toolFile, maxTools, `At most ${maxTools} tools.`),
-      v.check((list) => idsOnce(list), 'Two tools share an id.'),
+      list(toolFile, maxTools, 'tools'),
+      v.check((list) => idsOnce(list), issueText('problems.file.toolIds')),
     ),
   ),
   schools: v.optional(schoolsFile, {}),
@@ -271,8 +281,8 @@ export function readJobText(text: string): Result<{ file: JobFile; job: Job }> {
   if (bytes > longestJobBytes) {
     return fail({
       path: '',
-      found: `${bytes} bytes`,
-      mend: `A job file has at most ${longestJobBytes} bytes. Choose another file.`,
+      found: message('problems.file.bytes', { bytes }),
+      fix: message('problems.file.jobSize', { most: longestJobBytes }),
     })
   }
   const json = readJsonText(text)

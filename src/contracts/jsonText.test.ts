@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { readJsonText } from './jsonText'
@@ -19,14 +20,14 @@ it.each(['', 'null,', '{"a": 1', "{'a': 1}", '# a comment', '\u0000'])(
   (text) => {
     const read = readJsonText(text)
     expect(read).toMatchObject({ ok: false, problems: [{ path: '', found: JSON.stringify(text) }] })
-    if (!read.ok) expect(read.problems[0]?.mend).toMatch(/^This is not JSON: /)
+    if (!read.ok) expect(inEnglish(read.problems)[0]?.fix).toMatch(/^This is not JSON: /)
   },
 )
 
 it('shows no more than the beginning of a long text', () => {
   const read = readJsonText('x'.repeat(5000))
   if (read.ok) throw new Error('read')
-  expect(read.problems[0]?.found.length).toBeLessThan(60)
+  expect(inEnglish(read.problems)[0]?.found.length).toBeLessThan(60)
 })
 
 it('turns away what is nested too deeply, but not brackets in a text', () => {

@@ -1,3 +1,5 @@
+import { reasonOf } from '@/core/reasonOf'
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 
 /** No file of ours is nested so deep; what is would run other readers out of their stack. */
@@ -24,8 +26,8 @@ export function readJsonText(text: string): Result<unknown> {
   if (depth > deepest)
     return fail({
       path: '',
-      found: `brackets ${depth} deep`,
-      mend: `No file of this program is nested deeper than ${deepest}. Choose another file.`,
+      found: message('problems.file.depth', { depth }),
+      fix: message('problems.file.tooDeep', { deepest }),
     })
   try {
     return succeed(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown)
@@ -33,7 +35,7 @@ export function readJsonText(text: string): Result<unknown> {
     return fail({
       path: '',
       found: JSON.stringify(text.slice(0, 40)),
-      mend: `This is not JSON: ${error instanceof Error ? error.message.slice(0, 120) : 'it cannot be parsed'}.`,
+      fix: message('problems.file.notJson', { reason: reasonOf(error).slice(0, 120) }),
     })
   }
 }

@@ -185,7 +185,7 @@ const familiesOf = (list: readonly { readonly family: string }[]) => [
   ...new Set(list.map(({ family }) => family)),
 ]
 const said = ({ headline, shortfalls, assumptions }: Spoken<Plan>) =>
-  [headline, ...shortfalls.flatMap(({ text, mend }) => [text, mend]), ...assumptions].join('\n')
+  [headline, ...shortfalls.flatMap(({ text, fix }) => [text, fix]), ...assumptions].join('\n')
 const wordsOf = ({ steps }: Spoken<Plan>) =>
   steps.map(({ title, detail }) => `${title}. ${detail}`).join('\n')
 const recipesOf = (plan: Spoken<Plan>, axle?: string) => {

@@ -1,7 +1,8 @@
+import { issueText } from './issueText'
 import { startOfDay } from './day'
 import * as v from 'valibot'
 import { positions } from '@/core/wheel/position'
-import { list, oneOf, requestId, secondsAgo, wholeNumberFrom } from './fields'
+import { listOf, oneOf, requestId, secondsAgo, wholeNumberFrom } from './fields'
 
 /** `whole`: to look at; `small`: for lists. */
 export const photographSizes = ['whole', 'small'] as const
@@ -16,15 +17,15 @@ const maxAgeSeconds = 60 * 366 * 86_400
 /** A photograph of wheels of a set, as a JPEG file in Base64. */
 export const photographInput = v.strictObject({
   requestId,
-  jobId: v.optional(v.nullable(v.pipe(v.string(), v.uuid('Name a job by its id.'))), null),
+  jobId: v.optional(v.nullable(v.pipe(v.string(), v.uuid(issueText('problems.photo.job')))), null),
   /** Empty: of the whole set. */
-  positions: v.optional(list(oneOf(positions), positions.length, 'At most one entry a wheel.'), []),
+  positions: v.optional(listOf(oneOf(positions), positions.length, issueText('fields.oneEntry')), []),
   /** Since it was taken, which may have been long before it is chosen. */
   secondsAgo: secondsAgo(maxAgeSeconds),
   jpeg: v.pipe(
     v.string(),
-    v.maxLength(Math.ceil(maxPhotoBytes / 3) * 4, `Send a picture of at most ${maxPhotoBytes} bytes.`),
-    v.base64('Send the picture in Base64.'),
+    v.maxLength(Math.ceil(maxPhotoBytes / 3) * 4, issueText('problems.photo.size', { most: maxPhotoBytes })),
+    v.base64(issueText('problems.photo.base64')),
   ),
 })
 export type PhotographInput = v.InferOutput<typeof photographInput>
@@ -33,9 +34,9 @@ export type PhotographInput = v.InferOutput<typeof photographInput>
 export const photographRoomInput = v.strictObject({
   before: v.pipe(
     v.string(),
-    v.isoDate('Give a day.'),
+    v.isoDate(issueText('fields.day')),
     v.transform(startOfDay),
-    v.check((day) => !Number.isNaN(day.getTime()), 'Enter a valid date.'),
+    v.check((day) => !Number.isNaN(day.getTime()), issueText('fields.validDate')),
   ),
   count: wholeNumberFrom(1, 1_000_000),
 })

@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import type { Message, Said } from '@/core/message/message'
 import type { Problem } from '@/core/result'
 import { conditionsFile } from './conditions'
 import { list, numberFrom, shortText, wholeNumberFrom } from './fields'
@@ -16,13 +17,13 @@ export const planChange = v.strictObject({
   order: v.optional(
     list(
       v.strictObject({
-        stepId: shortText('step id', 120),
+        stepId: shortText('stepId', 120),
         person: wholeNumberFrom(0, 1),
         startSeconds: numberFrom(0, 200_000, 'seconds'),
         endSeconds: numberFrom(0, 200_000, 'seconds'),
       }),
       2000,
-      'At most 2000 steps.',
+      'steps',
     ),
   ),
 })
@@ -31,8 +32,8 @@ export type PlanChange = v.InferOutput<typeof planChange>
 export type PlanChangeInput = v.InferInput<typeof planChange>
 
 /** What became of a change. */
-export interface KeptChange {
-  readonly problems: readonly Problem[]
+export interface KeptChange<Words extends Said = Message> {
+  readonly problems: readonly Problem<Words>[]
   /** What is stored now, where another window had changed wishes too. */
   readonly merged?: { readonly wishes: JobFile['wishes']; readonly plan: PlanFile }
 }

@@ -16,9 +16,9 @@ import { questions } from '@/core/acts/question'
 import type { Message } from '@/core/message/message'
 import { saidText } from './saidText'
 
-export const planFormat = 'even-spoke/plan/2'
+export const planFormat = 'even-spoke/plan/3'
 /** Formats of plans that earlier versions stored: sentences instead of messages. */
-export const earlierPlanFormats = ['even-spoke/plan/1'] as const
+export const earlierPlanFormats = ['even-spoke/plan/1', 'even-spoke/plan/2'] as const
 
 const amount = v.pipe(v.number(), v.minValue(0))
 const fraction = v.pipe(v.number(), v.minValue(0), v.maxValue(1))
@@ -108,7 +108,7 @@ const planPass = v.strictObject({
   because: v.nullable(saidText),
 })
 
-/** A plan as a file, version 2. Costs are in minor units of the currency; fractions are shares of concentrate. */
+/** A plan as a file, version 3. Costs are in minor units of the currency; fractions are shares of concentrate. */
 export const planFile = v.strictObject({
   format: v.literal(planFormat),
   headline: saidText,
@@ -190,7 +190,7 @@ export const planFile = v.strictObject({
   testSpot: v.nullable(saidText),
   schools: v.array(saidText),
   assumptions: v.array(saidText),
-  shortfalls: v.array(v.strictObject({ corners: v.array(position), text: saidText, mend: saidText })),
+  shortfalls: v.array(v.strictObject({ corners: v.array(position), text: saidText, fix: saidText })),
   timings: v.array(
     v.strictObject({
       stageId: v.string(),

@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { messageOfIssue } from './issueText'
 import * as v from 'valibot'
 import { failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 
@@ -8,24 +10,29 @@ function pathOf(issue: v.BaseIssue<unknown>): string {
   }, '')
 }
 
-function mendOf(issue: v.BaseIssue<unknown>): string {
-  if (issue.kind === 'schema' && issue.received === 'undefined') return 'This field is missing; add it.'
-  if (issue.type === 'strict_object' && issue.expected === 'never')
-    return 'This field is not known; remove it or check its spelling.'
-  const wanted: Record<string, string> = {
-    string: 'Give a text in quotes.',
-    number: 'Give a number, without quotes.',
-    boolean: 'Give true or false.',
-    array: 'Give a list in square brackets.',
-    strict_object: 'Give an object in curly brackets.',
-  }
-  if (issue.kind === 'schema') return wanted[issue.type] ?? issue.message
-  return issue.message
+const wanted: Partial<Record<string, Message>> = {
+  string: message('fields.text'),
+  number: message('fields.number'),
+  boolean: message('fields.boolean'),
+  array: message('fields.list'),
+  strict_object: message('fields.object'),
+}
+
+/** What to do about what Valibot found. */
+export function fixOf(issue: v.BaseIssue<unknown>): Message {
+  if (issue.kind === 'schema' && issue.received === 'undefined') return message('fields.missing')
+  if (issue.type === 'strict_object' && issue.expected === 'never') return message('fields.unknown')
+  const usual = issue.kind === 'schema' ? wanted[issue.type] : undefined
+  const expected =
+    typeof issue.expected === 'string'
+      ? message('fields.expected', { expected: issue.expected })
+      : message('fields.notValid')
+  return messageOfIssue(issue.message) ?? usual ?? expected
 }
 
 /** Turns what Valibot found into problems a person can act on. */
 export const problemsOf = (issues: readonly v.BaseIssue<unknown>[]): Problem[] =>
-  issues.map((issue) => ({ path: pathOf(issue), found: showFound(issue.input), mend: mendOf(issue) }))
+  issues.map((issue) => ({ path: pathOf(issue), found: showFound(issue.input), fix: fixOf(issue) }))
 
 /** Parses an unknown value at a boundary. */
 export function parse<TSchema extends v.GenericSchema>(

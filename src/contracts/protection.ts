@@ -1,23 +1,33 @@
+import { issueText } from './issueText'
 import { clogKinds } from '@/core/protection/clogState'
 import * as v from 'valibot'
 import { protectionKinds } from '@/core/protection/kinds'
 import { positions } from '@/core/wheel/position'
-import { list, numberFrom, oneOf, requestId, secondsAgo, shortText, wholeNumberFrom } from './fields'
+import {
+  listOf,
+  noLongerThan,
+  numberFrom,
+  oneOf,
+  requestId,
+  secondsAgo,
+  shortText,
+  wholeNumberFrom,
+} from './fields'
 
-export const lookGrade = v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (nothing left) to 4 (like new).')
+export const lookGrade = v.picklist([0, 1, 2, 3, 4], issueText('fields.lookGrade'))
 /** An instant a person gave; what is in times to come is refused where it is written. */
 const instant = v.pipe(
   v.string(),
-  v.isoTimestamp('Give a day and a time.'),
+  v.isoTimestamp(issueText('fields.dayAndTime')),
   v.transform((text) => new Date(text)),
-  v.check((at) => !Number.isNaN(at.getTime()), 'Enter a valid date.'),
-  v.check((at) => at.getUTCFullYear() >= 1980, 'Give a year after 1980.'),
+  v.check((at) => !Number.isNaN(at.getTime()), issueText('fields.validDate')),
+  v.check((at) => at.getUTCFullYear() >= 1980, issueText('fields.year')),
 )
 const wheels = v.pipe(
-  list(oneOf(positions), positions.length, 'At most one entry a wheel.'),
-  v.minLength(1, 'Choose at least one wheel.'),
+  listOf(oneOf(positions), positions.length, issueText('fields.oneEntry')),
+  v.minLength(1, issueText('fields.someWheel')),
 )
-const who = v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name to 80 characters.')), '')
+const who = v.optional(v.pipe(v.string(), v.trim(), noLongerThan('name', 80)), '')
 
 /** Longest wait of a look on a device without any network, s. */
 const maxWaitSeconds = 90 * 86_400
@@ -30,7 +40,7 @@ export const lookInput = v.strictObject({
   beading: lookGrade,
   release: v.optional(v.nullable(lookGrade), null),
   slickness: v.optional(v.nullable(lookGrade), null),
-  glossUnits: v.optional(v.nullable(numberFrom(0, 2000, 'gloss units')), null),
+  glossUnits: v.optional(v.nullable(numberFrom(0, 2000, 'gloss')), null),
   afterReviving: v.boolean(),
 })
 export type LookInput = v.InferOutput<typeof lookInput>
@@ -56,23 +66,17 @@ export const lookEffects = v.array(
 export const wheelChangeInput = v.strictObject({
   requestId,
   /** Null: none goes on. */
-  mountedSetId: v.nullable(v.pipe(v.string(), v.uuid('Choose one of the sets.'))),
+  mountedSetId: v.nullable(v.pipe(v.string(), v.uuid(issueText('problems.wheelChange.set')))),
   at: v.optional(instant),
-  storedWhere: v.optional(
-    v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the place to 80 characters.')),
-    '',
-  ),
-  torqueNewtonMetres: v.optional(v.nullable(numberFrom(5, 1000, 'N·m')), null),
+  storedWhere: v.optional(v.pipe(v.string(), v.trim(), noLongerThan('place', 80)), ''),
+  torqueNewtonMetres: v.optional(v.nullable(numberFrom(5, 1000, 'newtonMetres')), null),
   kilometres: v.optional(v.nullable(numberFrom(0, 3_000_000, 'km')), null),
   /** Of the set that goes on. */
   dateCode: v.optional(
     v.pipe(
       v.string(),
       v.trim(),
-      v.regex(
-        /^$|^\d{4}$|^[A-Za-z0-9 -]{1,20}$/,
-        'Give the date code from the sidewall, such as 2423 for week 24 of 2023.',
-      ),
+      v.regex(/^$|^\d{4}$|^[A-Za-z0-9 -]{1,20}$/, issueText('problems.wheelChange.dateCode')),
     ),
     '',
   ),
@@ -85,7 +89,7 @@ export const layerInput = v.strictObject({
   requestId,
   positions: wheels,
   kind: oneOf(protectionKinds),
-  productName: shortText('product name'),
+  productName: shortText('productName'),
   at: v.optional(instant),
   coats: v.optional(wholeNumberFrom(1, 5, 'coats'), 1),
   appliedBy: who,
@@ -113,7 +117,7 @@ export const reminderInput = v.strictObject({
   requestId,
   wheelSetId: v.optional(v.nullable(v.pipe(v.string(), v.uuid())), null),
   about: shortText('reminder', 120),
-  dueOn: v.pipe(v.string(), v.isoDate('Give a day.')),
+  dueOn: v.pipe(v.string(), v.isoDate(issueText('fields.day'))),
   repeatDays: v.optional(v.nullable(wholeNumberFrom(1, 3650, 'days')), null),
 })
 export type ReminderInput = v.InferOutput<typeof reminderInput>

@@ -1,3 +1,4 @@
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { foams, ironSights, roundPlaces, spotSights } from '@/core/run/answer'
 import { runEventKinds } from '@/core/run/runEvent'
@@ -9,7 +10,7 @@ import { lookGrade } from './protection'
 /** What was found to have stayed, and where. */
 export const stayedEntry = v.strictObject({ zone: oneOf(zones), soil: oneOf(soils) })
 
-const everySpotOnce = 'Name each leftover of a zone once.'
+const everySpotOnce = issueText('problems.tap.leftoverOnce')
 
 /** What the person saw at a step that asks. */
 export const answerInput = v.variant(
@@ -24,7 +25,7 @@ export const answerInput = v.variant(
     v.strictObject({
       question: v.literal('look'),
       stayed: v.pipe(
-        list(stayedEntry, 20, 'At most 20 spots of one wheel.'),
+        list(stayedEntry, 20, 'spots'),
         v.check(
           (stayed) => new Set(stayed.map(({ zone, soil }) => `${zone} ${soil}`)).size === stayed.length,
           everySpotOnce,
@@ -38,7 +39,7 @@ export const answerInput = v.variant(
       stageId: v.optional(shortText('stage', 120)),
     }),
   ],
-  'Answer one of: foam, iron, look, testSpot.',
+  issueText('fields.oneOf', { values: 'foam, iron, look, testSpot' }),
 )
 
 /** One tap in the bay. `at` is the person's moment, so that a tap sent late still counts from when it was made. */
@@ -46,9 +47,9 @@ export const runEventInput = v.pipe(
   v.strictObject({
     kind: oneOf(runEventKinds),
     stepId: shortText('step', 120),
-    at: v.pipe(v.string(), v.isoTimestamp('Give an instant such as 2026-05-01T08:30:00.000Z.')),
+    at: v.pipe(v.string(), v.isoTimestamp(issueText('fields.instant'))),
     /** Who tapped; not said where one works alone. */
-    person: v.optional(v.picklist([0, 1], 'Give 0 or 1, or leave it out.')),
+    person: v.optional(v.picklist([0, 1], issueText('problems.tap.person'))),
     /** What was seen; with "answered" only. */
     answer: v.optional(answerInput),
     requestId,
@@ -56,7 +57,7 @@ export const runEventInput = v.pipe(
   v.forward(
     v.check(
       ({ kind, answer }) => (kind === 'answered') === (answer !== undefined),
-      'An answer goes with "answered", and with nothing else.',
+      issueText('problems.tap.answer'),
     ),
     ['answer'],
   ),
@@ -74,9 +75,9 @@ export const visitCorrection = v.strictObject({
         at: v.pipe(v.string(), v.isoTimestamp()),
       }),
       200,
-      'At most 200 taps at a time.',
+      'taps',
     ),
-    v.minLength(1, 'Name at least one tap.'),
+    v.minLength(1, issueText('problems.tap.none')),
   ),
 })
 export type VisitCorrection = v.InferOutput<typeof visitCorrection>

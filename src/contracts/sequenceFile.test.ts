@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { describe, expect, it } from 'vitest'
 import { readSequenceText, sequenceFormat, writeSchedule } from './sequenceFile'
 
@@ -23,7 +24,7 @@ const good = {
 const read = (changes: object = {}) => readSequenceText(JSON.stringify({ ...good, ...changes }))
 const problemOf = (changes: object) => {
   const result = read(changes)
-  return result.ok ? null : result.problems[0]
+  return result.ok ? null : inEnglish(result.problems)[0]
 }
 
 describe('a sequencing problem as a file', () => {
@@ -63,15 +64,15 @@ describe('a sequencing problem as a file', () => {
         ],
       },
     ],
-  ])('with %s is refused, and says what to mend', (_, changes) => {
+  ])('with %s is refused, and says what to fix', (_, changes) => {
     const problem = problemOf(changes)
     expect(problem).not.toBeNull()
-    expect(problem?.mend.length).toBeGreaterThan(10)
+    expect(problem?.fix.length).toBeGreaterThan(10)
   })
 
   it('that is no JSON says so', () => {
     const result = readSequenceText('{"format":')
-    expect(!result.ok && result.problems[0]?.mend).toContain('not JSON')
+    expect(!result.ok && inEnglish(result.problems)[0]?.fix).toContain('not JSON')
   })
 })
 

@@ -1,34 +1,38 @@
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import type { Result } from '@/core/result'
 import { checkProblem, maxOperations, maxPlaces } from '@/core/sequence/problem/checkProblem'
 import type { Schedule, SequenceProblem } from '@/core/sequence/problem/problem'
-import { list, wholeNumberFrom } from './fields'
+import { list, listOf, wholeNumberFrom } from './fields'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
 
 export const sequenceFormat = 'wheel-rcpsp-max/1'
 
-const tooManyPlaces = `At most ${maxPlaces} wheels in one job; split it.`
+const tooManyPlaces = issueText('fields.tooManyWheels', { most: maxPlaces })
 const seconds = wholeNumberFrom(0, 1_000_000, 'seconds')
 const index = wholeNumberFrom(0, 10_000)
 
 /** A sequencing problem as a file. Times in whole seconds. */
 export const sequenceFile = v.object({
-  format: v.literal(sequenceFormat, `Start the file with "format": "${sequenceFormat}".`),
+  format: v.literal(sequenceFormat, issueText('problems.file.format', { format: sequenceFormat })),
   id: v.optional(v.string(), ''),
   workers: v.number(),
   max_workers_per_wheel: v.optional(wholeNumberFrom(1, 10), 2),
   tool_change_s: v.optional(seconds, 0),
-  single_tools: v.optional(list(v.string(), 100, 'At most 100 tools.'), []),
-  wheels: v.pipe(list(v.string(), maxPlaces, tooManyPlaces), v.minLength(1, 'Give at least one wheel.')),
-  walk_s: list(list(seconds, maxPlaces, tooManyPlaces), maxPlaces, tooManyPlaces),
+  single_tools: v.optional(list(v.string(), 100, 'tools'), []),
+  wheels: v.pipe(
+    listOf(v.string(), maxPlaces, tooManyPlaces),
+    v.minLength(1, issueText('problems.sequence.noWheels')),
+  ),
+  walk_s: listOf(listOf(seconds, maxPlaces, tooManyPlaces), maxPlaces, tooManyPlaces),
   ops: v.pipe(
-    list(
+    listOf(
       v.object({ id: index, wheel: index, name: v.string(), dur_s: seconds, tool: v.string() }),
       maxOperations,
-      `At most ${maxOperations} operations in one job; split it.`,
+      issueText('problems.sequence.tooMany', { most: maxOperations }),
     ),
-    v.minLength(1, 'Give at least one operation.'),
+    v.minLength(1, issueText('problems.sequence.noOperations')),
   ),
   lags: list(
     v.object({
@@ -39,7 +43,7 @@ export const sequenceFile = v.object({
       why: v.optional(v.string(), 'order'),
     }),
     100_000,
-    'At most 100000 lags.',
+    'lags',
   ),
 })
 

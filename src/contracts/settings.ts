@@ -7,7 +7,7 @@ import { currencyCode, equipmentFile, estimatesFile, schoolsFile } from './jobFi
 
 /** Everything a shop sets once. Absent parts have the defaults of the job file. */
 export const settings = v.strictObject({
-  shopName: v.optional(shortText('shop name'), 'My shop'),
+  shopName: v.optional(shortText('shopName'), 'My shop'),
   currency: v.optional(currencyCode, 'EUR'),
   dilutionStyle: v.optional(oneOf(dilutionStyles), 'ratio'),
   ounces: v.optional(v.nullable(oneOf(['us', 'imperial'])), null),
@@ -17,10 +17,7 @@ export const settings = v.strictObject({
   /** Where the shop stands, for the sun; null: not said. */
   place: v.optional(v.nullable(placeFile), null),
   /** Months in which the roads are salted or wet and cold; null: as usual on this half of the globe. */
-  winterMonths: v.optional(
-    v.nullable(list(wholeNumberFrom(1, 12, 'month'), 12, 'At most twelve months.')),
-    null,
-  ),
+  winterMonths: v.optional(v.nullable(list(wholeNumberFrom(1, 12, 'month'), 12, 'months')), null),
   salt: v.optional(oneOf(saltLevels), 'usual'),
   /** The deionising filter; null: none. */
   filter: v.optional(

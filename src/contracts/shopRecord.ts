@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { houseEstimates } from '@/core/estimates/houseEstimates'
 import type { ShopForecast } from '@/core/protection/forecast'
@@ -13,10 +15,9 @@ export const forecastFormat = 'even-spoke/forecast/1'
 const id = shortText('id', 80)
 const instant = v.pipe(
   v.string(),
-  v.isoTimestamp('Give an instant such as 2026-05-01T08:30:00.000Z.'),
-  v.check((text) => !Number.isNaN(Date.parse(text)), 'Enter a valid date and time.'),
+  v.isoTimestamp(issueText('fields.instant')),
+  v.check((text) => !Number.isNaN(Date.parse(text)), issueText('fields.validDate')),
 )
-const tooMany = 'At most 10000 entries in one file.'
 const share = numberFrom(0, 1)
 
 const kindLife = v.strictObject({
@@ -28,14 +29,14 @@ const kindLife = v.strictObject({
 
 /** What a shop has on record of its protection, version 1. */
 export const recordFile = v.strictObject({
-  format: v.literal(recordFormat, `Start the file with "format": "${recordFormat}".`),
+  format: v.literal(recordFormat, issueText('problems.file.format', { format: recordFormat })),
   now: instant,
   estimates: v.strictObject({
     kinds: v.record(id, kindLife),
     rearDustShare: share,
     winterFactor: numberFrom(0.5, 10),
-    winterMonths: list(wholeNumberFrom(1, 12), 12, 'At most twelve months.'),
-    hotMonths: v.optional(list(wholeNumberFrom(1, 12), 12, 'At most twelve months.')),
+    winterMonths: list(wholeNumberFrom(1, 12), 12, 'months'),
+    hotMonths: v.optional(list(wholeNumberFrom(1, 12), 12, 'months')),
     storedFactor: share,
     coveredFactor: v.optional(share),
     setSpread: numberFrom(0.01, 2),
@@ -47,17 +48,21 @@ export const recordFile = v.strictObject({
     clogLeftByWash: share,
     clogMost: numberFrom(0, 0.95),
   }),
-  products: list(v.strictObject({ id, name: v.optional(shortText('name'), ''), kind: id }), 10_000, tooMany),
+  products: list(
+    v.strictObject({ id, name: v.optional(shortText('name'), ''), kind: id }),
+    10_000,
+    'entries',
+  ),
   sets: list(
     v.strictObject({
       id,
       kilometresPerWeek: numberFrom(0, 10_000, 'km'),
       dustFactor: numberFrom(0, 20),
-      stored: list(v.strictObject({ from: instant, to: v.nullable(instant) }), 500, 'At most 500 periods.'),
+      stored: list(v.strictObject({ from: instant, to: v.nullable(instant) }), 500, 'periods'),
       season: v.optional(oneOf(['winter', 'summer'])),
     }),
     10_000,
-    tooMany,
+    'entries',
   ),
   layers: list(
     v.strictObject({
@@ -69,22 +74,22 @@ export const recordFile = v.strictObject({
       endedAt: v.nullable(instant),
     }),
     10_000,
-    tooMany,
+    'entries',
   ),
   washes: list(
     v.strictObject({ at: instant, setId: id, wear: numberFrom(0, 1), reviving: v.boolean() }),
     100_000,
-    'At most 100000 washes.',
+    'washes',
   ),
   looks: list(
     v.strictObject({
       at: instant,
       layerId: id,
-      beading: v.picklist([0, 1, 2, 3, 4], 'Give a grade from 0 (flat) to 4 (like new).'),
+      beading: v.picklist([0, 1, 2, 3, 4], issueText('problems.record.grade')),
       afterReviving: v.boolean(),
     }),
     100_000,
-    'At most 100000 looks.',
+    'looks',
   ),
 })
 
@@ -98,7 +103,7 @@ const twice = (name: string, entries: readonly { readonly id: string }[]): Probl
       seen.add(entry.id)
       return []
     }
-    return [{ path: `${name}[${at}].id`, found: entry.id, mend: 'Use every id once.' }]
+    return [{ path: `${name}[${at}].id`, found: entry.id, fix: message('problems.record.idOnce') }]
   })
 }
 
@@ -108,22 +113,22 @@ function contradictions(file: RecordFile): Problem[] {
   const products = new Map(file.products.map((product) => [product.id, product]))
   const layers = new Map(file.layers.map((layer) => [layer.id, layer]))
   const now = Date.parse(file.now)
-  const unknown = (path: string, found: string, what: string): Problem => ({
+  const unknown = (path: string, found: string, what: 'kind' | 'set' | 'product' | 'layer'): Problem => ({
     path,
     found,
-    mend: `There is no ${what} with this id in the file.`,
+    fix: message('problems.record.unknown', { what }),
   })
   const late = (path: string, found: string): Problem => ({
     path,
     found,
-    mend: `It is after "now" (${file.now}); correct one of the two.`,
+    fix: message('problems.record.late', { now: file.now }),
   })
   return [
     ...twice('sets', file.sets),
     ...twice('products', file.products),
     ...twice('layers', file.layers),
     ...file.products.flatMap(({ kind }, at) =>
-      kind in file.estimates.kinds ? [] : [unknown(`products[${at}].kind`, kind, 'kind among the estimates')],
+      kind in file.estimates.kinds ? [] : [unknown(`products[${at}].kind`, kind, 'kind')],
     ),
     ...file.sets.flatMap(({ stored }, at) =>
       stored.flatMap(({ from, to }, period) =>
@@ -132,7 +137,7 @@ function contradictions(file: RecordFile): Problem[] {
               {
                 path: `sets[${at}].stored[${period}].to`,
                 found: to,
-                mend: `It ends before it begins (${from}).`,
+                fix: message('problems.record.endsBefore', { from }),
               },
             ]
           : [],
@@ -147,7 +152,7 @@ function contradictions(file: RecordFile): Problem[] {
             {
               path: `layers[${at}].endedAt`,
               found: endedAt,
-              mend: `It ends before it was put on (${appliedAt}).`,
+              fix: message('problems.record.endsBeforeApplied', { appliedAt }),
             },
           ]
         : []),
@@ -161,7 +166,13 @@ function contradictions(file: RecordFile): Problem[] {
       if (!layer) return [unknown(`looks[${at}].layerId`, layerId, 'layer')]
       if (Date.parse(when) > now) return [late(`looks[${at}].at`, when)]
       return Date.parse(when) < Date.parse(layer.appliedAt)
-        ? [{ path: `looks[${at}].at`, found: when, mend: `The layer was put on later (${layer.appliedAt}).` }]
+        ? [
+            {
+              path: `looks[${at}].at`,
+              found: when,
+              fix: message('problems.record.appliedLater', { appliedAt: layer.appliedAt }),
+            },
+          ]
         : []
     }),
   ]

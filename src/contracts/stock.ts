@@ -1,6 +1,7 @@
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { enteredMovements } from '@/core/chemistry/stockMovement'
-import { numberFrom, oneOf, requestId } from './fields'
+import { noLongerThan, numberFrom, oneOf, requestId } from './fields'
 
 /** A movement of stock that a person enters: what was bought, what is there by counting, or what a record is off by. */
 export const stockInput = v.pipe(
@@ -9,19 +10,19 @@ export const stockInput = v.pipe(
     kind: oneOf(enteredMovements),
     /** Bought: how much came. Counted: how much is there. Corrected: how much more, or below zero less. */
     millilitres: numberFrom(-1_000_000, 1_000_000, 'ml'),
-    note: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(200, 'Keep the note to 200 characters.')), ''),
+    note: v.optional(v.pipe(v.string(), v.trim(), noLongerThan('note', 200)), ''),
   }),
   v.forward(
     v.check(
       ({ kind, millilitres }) => kind === 'corrected' || millilitres >= 0,
-      'Enter the amount bought or in stock. Negative amounts are only for corrections.',
+      issueText('problems.stock.negative'),
     ),
     ['millilitres'],
   ),
   v.forward(
     v.check(
       ({ kind, millilitres }) => kind === 'counted' || millilitres !== 0,
-      'Give an amount other than 0.',
+      issueText('problems.stock.zero'),
     ),
     ['millilitres'],
   ),

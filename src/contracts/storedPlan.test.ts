@@ -51,6 +51,12 @@ describe('a plan that is stored', () => {
     expect(inEnglish(opened).headline).toBe(sentences.headline)
   })
 
+  it.each(['even-spoke/plan/1', 'even-spoke/plan/2'])('of %s keeps what would fix a shortfall', (format) => {
+    const { fix, ...rest } = { corners: [], text: 'The cabinet is empty.', fix: 'Add products.' }
+    const opened = readStoredPlan({ ...plan, format, shortfalls: [{ ...rest, mend: fix }] })
+    expect(opened.shortfalls).toEqual([{ ...rest, fix }])
+  })
+
   it('says a message of another version by the text that was stored with it', () => {
     const stranger = { key: 'steps.gone', values: {}, text: 'Rinse the wheel.' }
     const opened = readStoredPlan({ ...withTexts(plan, sayInEnglish), headline: stranger })
@@ -70,7 +76,7 @@ describe('a plan that is stored', () => {
       null,
       'plan',
       {},
-      { ...plan, format: 'even-spoke/plan/3' },
+      { ...plan, format: 'even-spoke/plan/4' },
       { ...plan, steps: 'many' },
     ])
       expect(() => readStoredPlan(none)).toThrow()

@@ -15,6 +15,14 @@ const step = v.looseObject({
 
 const { entries } = planFile
 
+/** Before version 3 what would help was called mend. */
+const shortfall = v.pipe(
+  v.looseObject({}),
+  v.transform(({ mend, ...said }: Record<string, unknown>) =>
+    mend === undefined ? said : { ...said, fix: mend },
+  ),
+)
+
 /** A plan as any version of the program stored it; what an earlier one did not say has the value that says so. */
 const storedPlan = v.looseObject({
   format: v.pipe(
@@ -34,6 +42,7 @@ const storedPlan = v.looseObject({
   testSpot: v.optional(entries.testSpot, null),
   schools: v.optional(entries.schools, []),
   assumptions: v.optional(entries.assumptions, []),
+  shortfalls: v.optional(v.array(shortfall), []),
   timings: v.optional(entries.timings, []),
   sequence: v.optional(entries.sequence, null),
 })

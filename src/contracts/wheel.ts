@@ -1,10 +1,11 @@
+import { asIssue, issueText } from './issueText'
 import * as v from 'valibot'
 import { conditions, contradiction, finishes } from '@/core/finishes/finish'
 import { usualHardwarePieces, wheelLimits, wheelMeasureProblems } from '@/core/wheel-geometry'
 import { readTyreCode } from '@/core/tyre/tyreCode'
 import { positions } from '@/core/wheel/position'
 import { finishZones } from '@/core/wheel/zone'
-import { list, numberFrom, oneOf, wholeNumberFrom } from './fields'
+import { listOf, noLongerThan, numberFrom, oneOf, wholeNumberFrom } from './fields'
 
 const limit = (field: keyof typeof wheelLimits) => {
   const { low, high, unit } = wheelLimits[field]
@@ -19,17 +20,17 @@ const longestTyreCode = 60
 const tyreCode = v.pipe(
   v.string(),
   v.transform((text) => text.trim().replaceAll(/\s+/g, ' ')),
-  v.maxLength(longestTyreCode, `Keep the tyre code to ${longestTyreCode} characters.`),
+  noLongerThan('tyreCode', longestTyreCode),
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return
     const tyre = readTyreCode(dataset.value)
-    if (!tyre.ok) for (const { mend } of tyre.problems) addIssue({ message: mend })
+    if (!tyre.ok) for (const { fix } of tyre.problems) addIssue({ message: asIssue(fix) })
   }),
 )
 
 const contradictions = {
-  noLacquer: 'This finish has no lacquer that could peel. Choose a lacquered finish or another condition.',
-  noCorrosion: 'This finish does not corrode. Choose the finish below it or another condition.',
+  noLacquer: issueText('fields.noLacquer'),
+  noCorrosion: issueText('fields.noCorrosion'),
 }
 
 export const zoneFinish = v.pipe(
@@ -54,7 +55,7 @@ export const zoneFinish = v.pipe(
   }),
 )
 
-const everyZoneOnce = 'Name every zone once.'
+const everyZoneOnce = issueText('fields.zoneOnce')
 
 /** Measures and finishes of one wheel; what a wheel set and a job file share. */
 export const wheelEntries = {
@@ -68,7 +69,7 @@ export const wheelEntries = {
   hardwarePieces: v.optional(limit('hardwarePieces'), usualHardwarePieces),
   finishes: v.optional(
     v.pipe(
-      list(zoneFinish, finishZones.length, everyZoneOnce),
+      listOf(zoneFinish, finishZones.length, everyZoneOnce),
       v.check((all) => new Set(all.map(({ zone }) => zone)).size === all.length, everyZoneOnce),
     ),
     [],
@@ -79,7 +80,7 @@ export const wheelEntries = {
 export const positionsOnce = (corners: readonly { readonly position: string }[]): boolean =>
   new Set(corners.map(({ position }) => position)).size === corners.length
 
-export const oncePerPosition = 'Two wheels have the same position. Give each position once.'
+export const oncePerPosition = issueText('fields.positionOnce')
 
 /** What single fields cannot tell: whether the wheel as a whole can exist. */
 export const wheelExists = (wheel: Parameters<typeof wheelMeasureProblems>[0]): boolean =>

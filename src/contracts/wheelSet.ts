@@ -1,15 +1,13 @@
+import { issueText } from './issueText'
 import * as v from 'valibot'
 import { discKinds, padKinds } from '@/core/wheel/brakes'
 import { archLiners, vehicleKinds } from '@/core/wheel/position'
-import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
+import { list, noLongerThan, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { oncePerPosition, positionsOnce, wheelEntries, wheelExists } from './wheel'
 
 export const wheelEntry = v.pipe(
   v.strictObject(wheelEntries),
-  v.check(
-    (wheel) => wheelExists(wheel),
-    'These measurements don’t fit a wheel. Check the tyre code and the sizes.',
-  ),
+  v.check((wheel) => wheelExists(wheel), issueText('fields.noSuchWheel')),
 )
 
 export type WheelEntry = v.InferOutput<typeof wheelEntry>
@@ -22,7 +20,7 @@ const axleBrakes = v.strictObject({
 /** A wheel set as a person edits it. */
 export const wheelSetInput = v.strictObject({
   vehicle: v.strictObject({
-    name: shortText('vehicle name'),
+    name: shortText('vehicleName'),
     kind: oneOf(vehicleKinds),
     archLiner: v.optional(oneOf(archLiners), 'plastic'),
     brakes: v.optional(
@@ -33,13 +31,13 @@ export const wheelSetInput = v.strictObject({
     /** Null: not said. */
     parked: v.optional(v.nullable(oneOf(['garage', 'street'])), null),
   }),
-  name: shortText('name for the set'),
+  name: shortText('setName'),
   /** Null: in use all year. */
   season: v.optional(v.nullable(oneOf(['winter', 'summer'])), null),
-  note: v.optional(v.pipe(v.string(), v.maxLength(2000, 'Keep the note to 2000 characters.')), ''),
+  note: v.optional(v.pipe(v.string(), noLongerThan('note', 2000)), ''),
   wheels: v.pipe(
-    list(wheelEntry, 12, 'At most 12 wheels in one set.'),
-    v.minLength(1, 'A wheel set needs at least one wheel.'),
+    list(wheelEntry, 12, 'wheelsOfSet'),
+    v.minLength(1, issueText('fields.setNeedsWheel')),
     v.check((list) => positionsOnce(list), oncePerPosition),
   ),
 })
@@ -61,7 +59,7 @@ export const knownVehicles = v.strictObject({ vehicles: v.array(knownVehicle) })
 export const newSetOwner = v.variant('kind', [
   v.strictObject({
     kind: v.literal('known'),
-    id: v.pipe(v.string(), v.uuid('Choose one of the vehicles shown.')),
+    id: v.pipe(v.string(), v.uuid(issueText('problems.wheelSet.vehicle'))),
     version: wholeNumberFrom(1, 2_000_000_000),
   }),
   v.strictObject({ kind: v.literal('another') }),

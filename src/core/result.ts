@@ -1,16 +1,22 @@
-/** One thing wrong with an input: where it is, what was found there and how to mend it. */
-export interface Problem {
+import { message, type Message, type Said } from '@/core/message/message'
+
+/**
+ * One thing wrong with an input: where it is, what was found there and how to fix it. At the doors of the program, where it is said to
+ * somebody, its words are text.
+ */
+export interface Problem<Words extends Said = Message> {
   /** Path of the field, e.g. `corners[0].tyreCode`; empty for the whole input. */
   readonly path: string
-  /** What was found, shortened for showing. */
-  readonly found: string
-  /** What to do, as a sentence to a person. */
-  readonly mend: string
+  /** What was found, shortened for showing: a value as it is, or what it amounts to. */
+  readonly found: Words | string
+  /** What to do. */
+  readonly fix: Words
 }
 
 /** Expected failure is a value; a throw is a bug. */
-export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] }
+export type Result<T, Words extends Said = Message> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problems: readonly Problem<Words>[] }
 
 export const succeed = <T>(value: T): Result<T> => ({ ok: true, value })
 
@@ -25,8 +31,8 @@ export function failWith(problems: readonly Problem[]): Result<never> {
   if (rest <= 0) return { ok: false, problems }
   const counted = {
     path: '',
-    found: `${problems.length} problems`,
-    mend: `Mend these first; ${rest} more follow.`,
+    found: message('fields.problemCount', { count: problems.length }),
+    fix: message('fields.fixFirst', { count: rest }),
   }
   return { ok: false, problems: [...problems.slice(0, maxProblems), counted] }
 }

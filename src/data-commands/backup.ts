@@ -1,4 +1,6 @@
 // `npm run backup -- FILE`: everything that is stored as one zip.
+import { message } from '@/core/message/message'
+import { print, printError } from '@/i18n/terminal'
 import { rmSync } from 'node:fs'
 import { currentTime } from '@/clock'
 import { renameDurably } from '@/data/folder/durableFiles'
@@ -7,7 +9,7 @@ import { onDataHere } from './openHere'
 
 const [file] = process.argv.slice(2)
 if (!file) {
-  process.stderr.write('Name the file to write: npm run backup -- shop.zip\n')
+  printError(message('commands.backup.usage'))
   process.exit(64)
 }
 await onDataHere(async (database) => {
@@ -15,6 +17,6 @@ await onDataHere(async (database) => {
   rmSync(part, { force: true })
   const bytes = await backUp(database, currentTime(), part)
   renameDurably(part, file)
-  process.stdout.write(`${file}: ${bytes} bytes\n`)
+  print(message('commands.backup.written', { file, bytes }))
   return 0
 })

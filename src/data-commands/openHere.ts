@@ -1,3 +1,4 @@
+import { printError } from '@/i18n/terminal'
 import { reasonOf } from '@/core/reasonOf'
 import envPaths from 'env-paths'
 import { environmentOrEnd } from '../../scripts/lib/environment.mjs'
@@ -24,7 +25,7 @@ async function on(
       await database.close()
     }
   } catch (error) {
-    process.stderr.write(`${reasonOf(error)}\n`)
+    printError(reasonOf(error))
     process.exit(isDataFailure(error) ? error.exitCode : 70)
   }
   process.exit()
@@ -38,12 +39,4 @@ export const onFolderHere = (work: (database: Database) => Promise<number>): Pro
 export const onDataHere = (work: (database: Database) => Promise<number>): Promise<never> => {
   const server = process.env.EVEN_SPOKE_DATABASE_URL
   return server ? on(() => openServer(server), work) : onFolderHere(work)
-}
-
-/** Says what was refused, field by field. */
-export function sayProblems(
-  problems: readonly { readonly path: string; readonly found: string; readonly mend: string }[],
-): number {
-  for (const { path, found, mend } of problems) process.stderr.write(`${path || 'file'}: ${found}. ${mend}\n`)
-  return 2
 }

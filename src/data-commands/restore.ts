@@ -1,32 +1,36 @@
 // `npm run restore -- FILE`: says what a backup would replace; with `--yes` it puts it in place.
+import { message } from '@/core/message/message'
 import { reasonOf } from '@/core/reasonOf'
 import { accessSync, constants } from 'node:fs'
 import { lookAtBackup, restoreBackup } from '@/services/backup/restoreBackup'
-import { onDataHere, sayProblems } from './openHere'
+import { onDataHere } from './openHere'
+import { print, printError } from '@/i18n/terminal'
+import { printProblems } from './printProblems'
 
 const [file] = process.argv.slice(2).filter((argument) => argument !== '--yes')
 if (!file) {
-  process.stderr.write('Name the backup: npm run restore -- shop.zip\n')
+  printError(message('commands.restore.usage'))
   process.exit(64)
 }
 try {
   accessSync(file, constants.R_OK)
 } catch (error) {
-  process.stderr.write(`${file} cannot be read: ${reasonOf(error)}\n`)
+  printError(message('commands.restore.unreadable', { file, reason: reasonOf(error) }))
   process.exit(66)
 }
 await onDataHere(async (database) => {
   const look = await lookAtBackup(database, file)
-  if (!look.ok) return sayProblems(look.problems)
-  process.stdout.write(`Made ${look.value.madeAt}, data version ${look.value.dataVersion}\n`)
+  if (!look.ok) return printProblems(look.problems)
+  print(message('commands.restore.made', { at: look.value.madeAt, version: look.value.dataVersion }))
   for (const { name, here, inBackup } of look.value.tables)
-    if (here > 0 || inBackup) process.stdout.write(`${name}: ${here} rows here, ${inBackup ?? 0} in it\n`)
+    if (here > 0 || inBackup)
+      print(message('commands.restore.rows', { table: name, here, inBackup: inBackup ?? 0 }))
   if (!process.argv.includes('--yes')) {
-    process.stdout.write('Nothing was changed. Add --yes to put it in place of all this.\n')
+    print(message('commands.restore.addYes'))
     return 0
   }
   const restored = await restoreBackup(database, file)
-  if (!restored.ok) return sayProblems(restored.problems)
-  process.stdout.write('It is in place.\n')
+  if (!restored.ok) return printProblems(restored.problems)
+  print(message('commands.restore.done'))
   return 0
 })

@@ -1,3 +1,4 @@
+import { message, type Said } from '@/core/message/message'
 import { reasonOf } from '@/core/reasonOf'
 import { incomingTable, ownObjects } from './ownObjects'
 import type { PGlite } from '@electric-sql/pglite'
@@ -42,20 +43,20 @@ async function countedNow(postgres: PGlite, table: string): Promise<number | str
 
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`
 
-async function tableProblems(postgres: PGlite): Promise<string[]> {
+async function tableProblems(postgres: PGlite): Promise<Said[]> {
   const counts = (await dataVersionOf(postgres)) >= firstCountingVersion
   const tables = await postgres.query<{ name: string }>(
     `select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('schema_migration', 'table_count', '${incomingTable}') order by 1`,
   )
   const kept = counts ? await keptCounts(postgres) : null
-  const problems: string[] = []
+  const problems: Said[] = []
   for (const { name } of tables.rows) {
     const found = await countedNow(postgres, name)
     const wanted = kept?.[name]
     if (typeof found === 'string') problems.push(`${name}: ${found}`)
     else if (kept === null) continue
-    else if (wanted === undefined) problems.push(`${name}: nobody knows how many rows it should have`)
-    else if (wanted !== found) problems.push(`${name}: ${found} of ${wanted} rows`)
+    else if (wanted === undefined) problems.push(message('data.check.noCount', { table: name }))
+    else if (wanted !== found) problems.push(message('data.check.rows', { table: name, found, wanted }))
   }
   return problems
 }
@@ -105,7 +106,7 @@ async function structureProblems(postgres: PGlite): Promise<string[]> {
  * Checks every stored table and index, in a version of the data from the first one on. Returns one line for each problem,
  * naming the table. Empty if everything is sound. Data older than version 6 has no counts to compare with.
  */
-export async function damageIn(postgres: PGlite): Promise<string[]> {
+export async function damageIn(postgres: PGlite): Promise<Said[]> {
   try {
     await postgres.exec(
       'create extension if not exists amcheck; set enable_indexscan = off; set enable_indexonlyscan = off; set enable_bitmapscan = off',

@@ -1,3 +1,4 @@
+import { printError } from '@/i18n/terminal'
 import 'server-only'
 import type { Database } from './database'
 import { openDatabase } from './openDatabase'
@@ -28,9 +29,9 @@ export function database(): Promise<Database> {
         upkeep: true,
         takeOver: process.env.EVEN_SPOKE_TAKE_OVER === '1',
         recovery: recoveryOf(process.env.EVEN_SPOKE_RECOVERY),
-        say: (text) => process.stderr.write(`${text}\n`),
-        onLost: (text) => {
-          process.stderr.write(`${text}\n`)
+        say: printError,
+        onLost: (said) => {
+          printError(said)
           process.exit(75)
         },
       })

@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import {
   cpSync,
   existsSync,
@@ -74,8 +75,10 @@ describe('damage is noticed, said in plain words, and the last good copy opens',
     expect(refused).toMatchObject({ reason: 'damaged', exitCode: 65 })
     expect(refused?.message).toMatch(/damaged[^]*last good copy is from [^]*40 vehicles[^]*--last-good/)
     const said: string[] = []
-    expect(await countVehicles({ recovery: 'lastGood', say: (text) => said.push(text) })).toBe(vehicles)
-    expect(said.join()).toMatch(/Put the good copy from .* in place/)
+    expect(await countVehicles({ recovery: 'lastGood', say: (one) => said.push(sayInEnglish(one)) })).toBe(
+      vehicles,
+    )
+    expect(said.join()).toMatch(/Restored the good copy from /)
     const aside = readdirSync(folder).filter((entry) => entry.startsWith('database-damaged-'))
     expect(aside).toHaveLength(1)
     // The copy itself stays, and the next start is an ordinary one.
@@ -89,7 +92,9 @@ describe('damage is noticed, said in plain words, and the last good copy opens',
       message: expect.stringContaining('0 of 40 rows'),
     })
     const said: string[] = []
-    expect(await countVehicles({ recovery: 'asItIs', say: (text) => said.push(text) }).catch(String)).toBe(0)
+    expect(
+      await countVehicles({ recovery: 'asItIs', say: (one) => said.push(sayInEnglish(one)) }).catch(String),
+    ).toBe(0)
     expect(said.join()).toContain('Going on with what is left')
   })
 
@@ -101,7 +106,9 @@ describe('damage is noticed, said in plain words, and the last good copy opens',
     for (const place of [folder, join(folder, 'copies', newest ?? '')])
       ways.empty(join(place, 'database', 'global', 'pg_control'))
     const said: string[] = []
-    expect(await countVehicles({ recovery: 'lastGood', say: (text) => said.push(text) })).toBe(vehicles)
+    expect(await countVehicles({ recovery: 'lastGood', say: (one) => said.push(sayInEnglish(one)) })).toBe(
+      vehicles,
+    )
     expect(said.join('\n')).toContain('That copy is damaged, too.')
   })
 
@@ -129,7 +136,7 @@ describe('damage is noticed, said in plain words, and the last good copy opens',
     const end = bytes.findLastIndex((byte) => byte !== 0)
     writeFileSync(log, Buffer.concat([bytes.subarray(0, end - 200), Buffer.alloc(bytes.length - end + 200)]))
     const said: string[] = []
-    const database = await openDatabase(killed, { say: (text) => said.push(text) })
+    const database = await openDatabase(killed, { say: (one) => said.push(sayInEnglish(one)) })
     expect(said.join()).toMatch(/end of the log .* is damaged: the last \d+ bytes/)
     expect(await database.query('select count(*)::int as rows from vehicle')).toEqual([{ rows: vehicles }])
     await database.close()
@@ -177,10 +184,10 @@ describe('a folder that holds data is never built over', () => {
 
 it('a database folder that vanishes while it is open is said before the next write', async () => {
   const lost: string[] = []
-  const database = await openDatabase(folder, { onLost: (text) => lost.push(text) })
+  const database = await openDatabase(folder, { onLost: (one) => lost.push(sayInEnglish(one)) })
   rmSync(join(folder, 'database'), { recursive: true })
   await expect(database.query("insert into vehicle (name, kind) values ('A', 'car')")).rejects.toThrow()
-  expect(lost).toEqual([expect.stringContaining('was moved or deleted while the program ran')])
+  expect(lost).toEqual([expect.stringContaining('was moved or deleted while Even Spoke was running')])
 })
 
 it('a copy is made while work goes on, is whole, and the newest three are kept', async () => {

@@ -1,10 +1,11 @@
+import { message } from '@/core/message/message'
 import { expect, it } from 'vitest'
 import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
 
 it('knows a failure made by another copy of the module', () => {
   const foreign = Object.assign(new Error('full'), { name: 'DataFailure', reason: 'diskFull' })
   expect(isDataFailure(foreign)).toBe(true)
-  expect(isDataFailure(new DataFailure('locked', 'in use'))).toBe(true)
+  expect(isDataFailure(new DataFailure('locked', message('data.server.busy')))).toBe(true)
   expect(isDataFailure(new Error('DataFailure'))).toBe(false)
 })
 

@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { shopSay } from '@/i18n/shopSay'
 /** Why the data could not be opened or written; each has its own exit code for scripts. */
 export const failureExitCodes = {
   locked: 75,
@@ -14,14 +16,14 @@ export const failureExitCodes = {
 
 export type FailureReason = keyof typeof failureExitCodes
 
-/** A failure of the data folder itself, worded for the person in front of it. */
+/** A failure of the data folder itself, for the person in front of it; as an error it says so in the language of the shop. */
 export class DataFailure extends Error {
   constructor(
     readonly reason: FailureReason,
-    message: string,
+    readonly said: Message,
     options?: ErrorOptions,
   ) {
-    super(message, options)
+    super(shopSay()(said), options)
     this.name = 'DataFailure'
   }
 
@@ -38,18 +40,10 @@ export const isDataFailure = (error: unknown): error is DataFailure =>
 export function failureOfFileError(error: unknown, folder: string): DataFailure | null {
   const code = (error as { code?: string } | null)?.code
   if (code === 'ENOSPC' || code === '53100') {
-    return new DataFailure(
-      'diskFull',
-      `The disk with ${folder} is full. Nothing was changed; free some space and try again.`,
-      { cause: error },
-    )
+    return new DataFailure('diskFull', message('data.full', { folder }), { cause: error })
   }
   if (code === 'EACCES' || code === 'EPERM' || code === 'EROFS' || code === 'ENOTDIR' || code === 'EEXIST') {
-    return new DataFailure(
-      'unwritable',
-      `The data folder ${folder} cannot be written (${code}). Choose another with EVEN_SPOKE_DATA=FOLDER or mend its permissions.`,
-      { cause: error },
-    )
+    return new DataFailure('unwritable', message('data.unwritable', { folder, code }), { cause: error })
   }
   return null
 }

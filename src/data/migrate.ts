@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -74,16 +75,13 @@ export async function migrate(database: Database, migrations: readonly Migration
   if (newest && newest.number > migrations.length) {
     throw new DataFailure(
       'newerDatabase',
-      `This data was written by a newer Even Spoke (data version ${newest.number}, this program knows ${migrations.length}). Update the program; nothing was changed.`,
+      message('data.newer', { version: newest.number, known: migrations.length }),
     )
   }
   for (const { number, checksum } of applied) {
     const migration = migrations[number - 1]
     if (migration && migration.checksum !== checksum) {
-      throw new DataFailure(
-        'changedMigration',
-        `Migration ${migration.name} is not the one this data was made with. Restore the released file; nothing was changed.`,
-      )
+      throw new DataFailure('changedMigration', message('data.otherMigration', { name: migration.name }))
     }
   }
   for (const migration of migrations.slice(applied.length)) {

@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { reasonOf } from '@/core/reasonOf'
 import { constants } from 'node:os'
 import { closeDatabase, database } from './connection'
@@ -13,7 +15,7 @@ export async function openAtStart(): Promise<void> {
     await database()
   } catch (error) {
     const failure = isDataFailure(error) ? error : null
-    process.stderr.write(`${failure?.message ?? reasonOf(error)}\n`)
+    printError(failure?.said ?? reasonOf(error))
     process.exit(failure?.exitCode ?? 70)
   }
 }
@@ -34,7 +36,7 @@ function stopInOrder(): void {
     setTimeout(() => process.exit(code), longestStopMilliseconds).unref()
     quiet()
       .then(closeDatabase)
-      .catch((error: unknown) => process.stderr.write(`Closing the data failed: ${reasonOf(error)}\n`))
+      .catch((error: unknown) => printError(message('data.closeFailed', { reason: reasonOf(error) })))
       .finally(() => process.exit(code))
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {

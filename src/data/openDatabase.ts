@@ -1,3 +1,4 @@
+import { message, type Message, type Said } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { accessSync, constants, existsSync } from 'node:fs'
@@ -9,7 +10,7 @@ import { overEngine, type Database } from './database'
 import { DataFailure, failureOfFileError, isDataFailure } from './dataFailure'
 import { startEngine, type Engine } from './engine'
 import { buildBeside, databaseFolderOf, stateOf } from './folder/databaseFolder'
-import { damageText, describeCopy } from './folder/damageText'
+import { damageText, describeCopy, lines } from './folder/damageText'
 import { freeBytes, freeBytesAtStart, freeBytesToWrite, requireRoom } from './folder/room'
 import { keepPrivate, tighten } from './folder/privateFolder'
 import { lockFolder, type FolderLock } from './folder/folderLock'
@@ -34,14 +35,14 @@ export interface StoredDatabase extends Database {
 
 export interface OpenOptions {
   /** Called when the folder was lost or cannot be written any more, with the text for the person; stop at once. */
-  readonly onLost?: (text: string) => void
+  readonly onLost?: (said: Said) => void
   readonly migrations?: readonly Migration[]
   readonly takeOver?: boolean
   /** What to do with damaged data: put the last good copy in its place, or go on with what is left. */
   readonly recovery?: 'lastGood' | 'asItIs'
   /** Tidies up at the start, and makes good copies at the close and once a day; for the program, not for tools. */
   readonly upkeep?: boolean
-  readonly say?: (text: string) => void
+  readonly say?: (said: Said) => void
 }
 
 /** Makes a first, empty database. Data without a whole database is never built over. */
@@ -53,10 +54,13 @@ async function ensureDatabase(folder: string, migrations: readonly Migration[]):
   if (state === 'broken')
     throw new DataFailure(
       'damaged',
-      damageText(folder, [`${place} holds data, but no PG_VERSION`], copies, false),
+      damageText(folder, [message('data.damaged.noVersion', { place })], copies, false),
     )
   if (copies.length > 0)
-    throw new DataFailure('damaged', damageText(folder, [`${place} is missing or empty`], copies, false))
+    throw new DataFailure(
+      'damaged',
+      damageText(folder, [message('data.damaged.missing', { place })], copies, false),
+    )
   await buildBeside(place, async (beside) => {
     const engine = await startEngine(beside, () => true)
     await migrate(overEngine(engine.postgres, folder), migrations)
@@ -71,7 +75,7 @@ interface FoundLog {
   readonly wasShutDown: boolean
 }
 
-async function lostLog(postgres: PGlite, folder: string, found: FoundLog): Promise<string | null> {
+async function lostLog(postgres: PGlite, folder: string, found: FoundLog): Promise<Message | null> {
   // After a kill the first thing written behind what was replayed is a checkpoint.
   const { rows } = await postgres.query<{ place: string }>(
     found.wasShutDown
@@ -80,12 +84,12 @@ async function lostLog(postgres: PGlite, folder: string, found: FoundLog): Promi
   )
   const place = readPlace(rows[0]?.place ?? '')
   if (found.reached === null || place === null || place >= found.reached) return null
-  return `The end of the log in ${folder} is damaged: the last ${found.reached - place} bytes that were written before the program ended are missing. Look whether the last taps and entries are there.`
+  return message('data.lostLog', { folder, bytes: String(found.reached - place) })
 }
 
 interface Opened {
   readonly engine: Engine
-  readonly problems: readonly string[]
+  readonly problems: readonly Said[]
 }
 
 /** @throws DataFailure `unwritable` if the database can be read but not written: the engine would call it damaged */
@@ -99,7 +103,7 @@ function requireWritable(place: string, folder: string): void {
 }
 
 /** Starts the engine and looks at what it opened. @throws DataFailure `damaged` where it does not start */
-async function openAndCheck(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
+async function openAndCheck(folder: string, lock: FolderLock, say: (said: Said) => void): Promise<Opened> {
   const place = databaseFolderOf(folder)
   requireWritable(place, folder)
   const found: FoundLog = { reached: readWatermark(place), wasShutDown: wasShutDown(place) }
@@ -121,27 +125,21 @@ async function openAndCheck(folder: string, lock: FolderLock, say: (text: string
 }
 
 /** Puts the newest good copy that opens in the place of the database. */
-async function openLastGood(folder: string, lock: FolderLock, say: (text: string) => void): Promise<Opened> {
+async function openLastGood(folder: string, lock: FolderLock, say: (said: Said) => void): Promise<Opened> {
   const copies = listCopies(folder)
-  if (copies.length === 0)
-    throw new DataFailure('damaged', `There is no good copy in ${folder} yet. Nothing was changed.`)
+  if (copies.length === 0) throw new DataFailure('damaged', message('data.noGoodCopy', { folder }))
   for (const copy of copies) {
     const aside = await restoreCopy(folder, copy, currentTime())
-    say(
-      `Put the good copy ${describeCopy(copy)} in place.${aside ? ` What was there before is in ${aside}.` : ''}`,
-    )
+    say(message('data.restored', { copy: describeCopy(copy), aside: aside ?? 'none' }))
     const opened = await openAndCheck(folder, lock, say).catch((error: unknown) => {
       say(reasonOf(error))
       return null
     })
     if (opened?.problems.length === 0) return opened
-    say('That copy is damaged, too.')
+    say(message('data.copyDamaged'))
     await opened?.engine.postgres.close().catch(() => undefined)
   }
-  throw new DataFailure(
-    'damaged',
-    `None of the ${copies.length} good copies in ${folder} opens. They and the data are still there.`,
-  )
+  throw new DataFailure('damaged', message('data.noCopyOpens', { count: copies.length, folder }))
 }
 
 async function openWhole(folder: string, lock: FolderLock, options: OpenOptions): Promise<Engine> {
@@ -151,7 +149,7 @@ async function openWhole(folder: string, lock: FolderLock, options: OpenOptions)
   const { engine, problems } = await openAndCheck(folder, lock, say)
   if (problems.length === 0) return engine
   if (options.recovery === 'asItIs') {
-    say(`Going on with what is left in ${folder}:\n${problems.map((problem) => `  ${problem}`).join('\n')}`)
+    say(message('data.goingOn', { folder, problems: lines('', ...problems) }))
     await recount(engine.postgres)
     return engine
   }
@@ -189,11 +187,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     takeOver: options.takeOver,
     say: options.say,
     onLost: () =>
-      lose(
-        existsSync(place)
-          ? `Another process took over ${folder}; stopping so that nothing is lost.`
-          : `${place} was moved or deleted while the program ran; stopping. Put it back, or start anew.`,
-      ),
+      lose(existsSync(place) ? message('data.takenOver', { folder }) : message('data.movedAway', { place })),
   })
   let engine: Engine | null = null
   try {
@@ -203,9 +197,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     engine = await openWhole(folder, lock, options)
     lock.needs(place)
     engine.files.commits.onFailure = (error) =>
-      lose(
-        `The disk with ${folder} refused to keep what was written (${reasonOf(error)}); stopping. What was acknowledged before is safe.`,
-      )
+      lose(message('data.diskRefused', { folder, reason: reasonOf(error) }))
     const database = overEngine(engine.postgres, folder, engine.files)
     await database.query("set time zone 'UTC'")
     await bringUp(database, engine, folder, options.migrations ?? readMigrations())
@@ -219,7 +211,7 @@ export async function openDatabase(folder: string, options: OpenOptions = {}): P
     if (isDataFailure(error)) throw error
     throw (
       failureOfFileError(error, folder) ??
-      new DataFailure('engine', `The data in ${folder} could not be opened: ${reasonOf(error)}`, {
+      new DataFailure('engine', message('data.notOpened', { folder, reason: reasonOf(error) }), {
         cause: error,
       })
     )

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Queryable } from './database'
 import { DataFailure } from './dataFailure'
 import { readMigrations } from './migrate'
@@ -90,8 +91,5 @@ export async function requireOwnDatabase(database: Queryable, place: string): Pr
   )
   const foreign = [...new Set([...(await foreignObjects(database)), ...inTheWay.map(({ name }) => name)])]
   if (foreign.length === 0) return
-  throw new DataFailure(
-    'foreignData',
-    `The database ${place} belongs to another program (${list(foreign)}). Nothing was changed. Use an empty database: create database even_spoke.`,
-  )
+  throw new DataFailure('foreignData', message('data.foreign', { place, tables: list(foreign) }))
 }

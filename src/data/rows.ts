@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import * as v from 'valibot'
 import type { Parameter, Queryable } from './database'
 import { DataFailure } from './dataFailure'
@@ -20,9 +21,9 @@ export const idRow = v.object({ id: v.string() })
 export const countRow = v.object({ count: v.number() })
 
 /** Whose value it is where a row has an id. */
-const nameOf = (row: unknown): string => {
+const idOf = (row: unknown): string | null => {
   const id = typeof row === 'object' && row !== null && 'id' in row ? row.id : undefined
-  return typeof id === 'string' ? ` of ${id}` : ''
+  return typeof id === 'string' ? id : null
 }
 
 /**
@@ -35,8 +36,11 @@ export function readValue<Row>(shape: v.GenericSchema<unknown, Row>, row: unknow
   const [issue] = read.issues
   throw new DataFailure(
     'damaged',
-    `The stored value "${v.getDotPath(issue) ?? ''}"${nameOf(row)} is ${issue.received}, which this version cannot read. ` +
-      'Nothing was changed. Check the data with npm run check, or go back to the version that wrote it.',
+    message('data.unreadableValue', {
+      name: v.getDotPath(issue) ?? '',
+      id: idOf(row) ?? 'none',
+      found: issue.received,
+    }),
   )
 }
 

@@ -12,8 +12,8 @@ const longestMilliseconds = 40_000
 describe('what a database server says', () => {
   it.each([
     ['57P01', 'unreachable', 'does not answer'],
-    ['ECONNREFUSED', 'unreachable', 'start it, or mend EVEN_SPOKE_DATABASE_URL'],
-    ['28P01', 'unreachable', 'does not let the program in'],
+    ['ECONNREFUSED', 'unreachable', 'Start it, or correct EVEN_SPOKE_DATABASE_URL'],
+    ['28P01', 'unreachable', 'refuses access'],
     ['40001', 'busy', 'Try again'],
     ['25006', 'unwritable', 'is read-only'],
   ])('%s means %s; the text says what to do and hides the password', (code, reason, words) => {

@@ -27,7 +27,7 @@ export async function fillJobs(
     const conditions = { ...intake.conditions, startAt: at.toISOString() }
     const planned = await planJob(database, wheelSetId, { ...intake, conditions }, at)
     if (!planned.ok)
-      throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.mend}`)
+      throw new Error(`The demo job of ${key}: ${planned.problems[0]?.path} ${planned.problems[0]?.fix}`)
     return planned.value.jobId
   }
   const worked = files.wheelSets

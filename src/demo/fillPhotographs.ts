@@ -45,6 +45,6 @@ export async function fillPhotographs(database: Database, sitting: Sitting, now:
       },
       now,
     )
-    if (!kept.ok) throw new Error(`The demo photographs: ${kept.problems[0]?.mend}`)
+    if (!kept.ok) throw new Error(`The demo photographs: ${kept.problems[0]?.fix}`)
   }
 }

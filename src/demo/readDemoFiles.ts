@@ -100,7 +100,7 @@ function readFile<TSchema extends v.GenericSchema>(name: string, schema: TSchema
   const parsed = v.safeParse(schema, JSON.parse(readFileSync(path, 'utf8')))
   if (parsed.success) return parsed.output
   const lines = problemsOf(parsed.issues).map(
-    (problem) => `${name} ${problem.path}: found ${problem.found}. ${problem.mend}`,
+    (problem) => `${name} ${problem.path}: found ${problem.found}. ${problem.fix}`,
   )
   throw new Error(lines.join('\n'))
 }

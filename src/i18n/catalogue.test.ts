@@ -10,10 +10,19 @@ const filesBelow = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name)
     if (entry.isDirectory()) return filesBelow(path)
-    return /\.tsx?$/.test(entry.name) && !/\.test\.ts$/.test(entry.name) ? [path] : []
+    return /\.(tsx?|mjs)$/.test(entry.name) && !/\.test\.ts$/.test(entry.name) ? [path] : []
   })
 
 const textOf = new Map(filesBelow(source).map((path) => [path, readFileSync(path, 'utf8')]))
+
+/** What the server itself says, by the name of its file of messages. */
+const saidByServer = new Set(
+  filesBelow(join(source, '..', 'scripts', 'server')).flatMap((path) =>
+    [...readFileSync(path, 'utf8').matchAll(/(?:say|words)\('([\w.]+)'/g)].flatMap(([call, key = '']) =>
+      call.startsWith('words') ? [`server.trust.${key}`] : [`server.${key}`],
+    ),
+  ),
+)
 
 const entriesOf = (part: object, above = ''): [key: string, text: string][] =>
   Object.entries(part).flatMap(([name, value]: [string, unknown]) =>
@@ -30,7 +39,7 @@ describe('the catalogue', () => {
 
   it('has no message that nobody says', () => {
     const code = [...textOf.values()].join('\n')
-    const said = new Set(code.match(/(?<=['`])[a-z]\w*(?:\.\w+)+(?=['`])/gi))
+    const said = new Set([...saidByServer, ...(code.match(/(?<=['`])[a-z]\w*(?:\.\w+)+(?=['`])/gi) ?? [])])
     // Keys that are put together: `terms.place.${place}`.
     const patterns = [...code.matchAll(/`([a-z]\w*(?:\.(?:\w+|\$\{[^`}]*\}))+)`/gi)]
       .flatMap(([, key]) => (key?.includes('${') ? [key] : []))
@@ -67,9 +76,12 @@ function placesReadBelow(entry: string): Set<string> {
     const text = textOf.get(path) ?? ''
     if (/^'use server'/.test(text)) return
     const inBrowser = runsInBrowser || /^'use client'/.test(text)
-    if (inBrowser)
+    if (inBrowser) {
       for (const [, place] of text.matchAll(/\bt(?:\.rich)?\(\s*['`]([a-zA-Z]+)\./g))
         if (place) places.add(place)
+      // What was entered is checked here, before it is sent.
+      if (text.includes('saidProblems(')) places.add('fields')
+    }
     for (const next of importsOf(path)) follow(next, inBrowser)
   }
   follow(entry, false)
@@ -77,7 +89,7 @@ function placesReadBelow(entry: string): Set<string> {
 }
 
 const givenIn = (path: string): string[] =>
-  [...(textOf.get(path) ?? '').matchAll(/<Words of=\{\[([^\]]*)\]\}/g)].flatMap(([, names = '']) =>
+  [...(textOf.get(path) ?? '').matchAll(/<Words\s+of=\{\[([^\]]*)\]\}/g)].flatMap(([, names = '']) =>
     [...names.matchAll(/'(\w+)'/g)].flatMap(([, name]) => name ?? []),
   )
 

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import { tasks, type Tasks } from './tasks'
@@ -31,7 +32,12 @@ function pool(): Piscina | null {
 /** Too much is being worked out already. */
 export class PoolFull extends Error {
   constructor(readonly retrySeconds: number) {
-    super(`Too much is being worked out at once; try again in ${retrySeconds} s.`)
+    super(`too much at once; retry after ${retrySeconds} s`)
+  }
+
+  /** What to do about it. */
+  get fix(): Message {
+    return message('problems.busy.pool', { time: { seconds: this.retrySeconds } })
   }
 }
 

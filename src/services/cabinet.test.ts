@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
@@ -110,7 +111,7 @@ describe('importing a cabinet', () => {
     await updateProduct(database, product.version, { ...product, note: 'of the other window' }, 'EUR')
     expect(await importCabinet(database, text, looked.value.seen)).toMatchObject({
       ok: false,
-      problems: [{ found: 'changes since you looked' }],
+      problems: [{ found: { key: 'problems.cabinet.changes' } }],
     })
     expect((await findProduct(database, 'degreaser'))?.note).toBe('of the other window')
     const again = await previewImport(database, text)
@@ -181,7 +182,7 @@ describe('mixing a bottle', () => {
       { productId: 'allPurpose', fraction: 0.1, totalMillilitres: 500, mixedBy: 'Ada' },
       now,
     )
-    if (!mixed.ok) throw new Error(mixed.problems[0]?.mend)
+    if (!mixed.ok) throw new Error(inEnglish(mixed.problems)[0]?.fix)
     expect((await findProduct(database, 'allPurpose'))?.stockMillilitres).toBeCloseTo(before - 50, 6)
     expect(await findBottle(database, mixed.value)).toMatchObject({
       mixedBy: 'Ada',
@@ -274,7 +275,7 @@ describe('first visits and later ones', () => {
   it('keeps what two windows changed at the same time, whichever is the quicker', async () => {
     const id = await addWheelSet(database, set('Two windows'))
     const planned = await planJob(database, id, seen(3), now)
-    if (!planned.ok) throw new Error(planned.problems[0]?.mend)
+    if (!planned.ok) throw new Error(inEnglish(planned.problems)[0]?.fix)
     const { jobId } = planned.value
     const knownWishes = (await findJob(database, jobId))!.jobFile.wishes
     const changes = [{ prefer: 'fastest' as const }, { minutesAllowed: 200 }, { forbidden: ['hub-wax'] }]
@@ -292,7 +293,7 @@ describe('first visits and later ones', () => {
   it('plans anew with other wishes until the work has begun', async () => {
     const id = await addWheelSet(database, set('Wishes'))
     const planned = await planJob(database, id, seen(3), now)
-    if (!planned.ok) throw new Error(planned.problems[0]?.mend)
+    if (!planned.ok) throw new Error(inEnglish(planned.problems)[0]?.fix)
     const { jobId } = planned.value
     const fast = await replanJob(database, jobId, { wishes: v.parse(wishesFile, { prefer: 'fastest' }) })
     expect(fast.ok && fast.value.plan.chosen).toBe('fastest')

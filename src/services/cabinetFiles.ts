@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { createHash } from 'node:crypto'
 import type { Product } from '@/core/chemistry/product'
 import { fail, succeed, type Problem, type Result } from '@/core/result'
@@ -86,7 +87,7 @@ export async function previewImport(database: Database, text: string): Promise<R
   const read = await inPool('readCabinet', { text, currency })
   if (!read.ok) return read
   const prepared = await prepare(database, read.value)
-  return 'mend' in prepared ? fail(prepared) : succeed(previewOf(prepared))
+  return 'fix' in prepared ? fail(prepared) : succeed(previewOf(prepared))
 }
 
 /**
@@ -103,12 +104,12 @@ export async function importCabinet(
   if (!read.ok) return read
   return database.transaction(async (transaction) => {
     const prepared = await prepare(transaction, read.value)
-    if ('mend' in prepared) return fail(prepared)
+    if ('fix' in prepared) return fail(prepared)
     if (seen !== null && seen !== prepared.seen)
       return fail({
         path: '',
-        found: 'changes since you looked',
-        mend: 'Something this import would replace was changed in another window. Nothing was imported. Preview it again.',
+        found: message('problems.cabinet.changes'),
+        fix: message('problems.cabinet.changedElsewhere'),
       })
     for (const product of prepared.products) await putProduct(transaction, product, currency)
     for (const tool of read.value.tools) await putTool(transaction, toolOf(tool))

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import type { Product } from '@/core/chemistry/product'
 import type { Problem } from '@/core/result'
 import { maxProducts, maxTools } from '@/contracts/cabinet'
@@ -8,14 +9,14 @@ export function roomProblem(products: readonly Pick<Product, 'archived'>[], tool
   if (inUse > maxProducts)
     return {
       path: 'products',
-      found: `${inUse} products in use`,
-      mend: `A plan weighs at most ${maxProducts} products. Archive those that are not used; archived ones do not count.`,
+      found: message('problems.cabinet.inUse', { count: inUse }),
+      fix: message('problems.cabinet.tooManyProducts', { most: maxProducts }),
     }
   if (tools > maxTools)
     return {
       path: 'tools',
       found: `${tools} tools`,
-      mend: `A plan weighs at most ${maxTools} tools. Remove those that are not used.`,
+      fix: message('problems.cabinet.tooManyTools', { most: maxTools }),
     }
   return null
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { checkReading } from '@/core/protection/drivenBy'
 import { checkWheelChange } from '@/core/protection/wheelChange'
 import { fail, succeed, type Result } from '@/core/result'
@@ -23,14 +24,14 @@ export function changeWheels(
       return fail({
         path: 'mountedSetId',
         found: input.mountedSetId,
-        mend: 'This set belongs to another vehicle. Choose one of this vehicle’s sets.',
+        fix: message('problems.wheelChange.otherVehicle'),
       })
     const last = changes.at(-1)
     if (last && last.mountedSetId === input.mountedSetId)
       return fail({
         path: 'mountedSetId',
         found: own.find(({ id }) => id === input.mountedSetId)?.name ?? 'none',
-        mend: 'That set is already fitted. Choose the other one.',
+        fix: message('problems.wheelChange.fitted'),
       })
     const checked = checkWheelChange(at, changes, now)
     if (!checked.ok) return checked

@@ -29,7 +29,7 @@ export async function correctVisit(
   const gone = fail({
     path: 'id',
     found: jobId,
-    mend: 'The visit of this job was deleted. Discard the taps.',
+    fix: message('problems.visit.deleted'),
   })
   const job = await findJob(database, jobId)
   if (!job) return gone
@@ -44,7 +44,7 @@ export async function correctVisit(
     ? gone
     : fail({
         path: 'note',
-        found: 'a note that is full',
-        mend: 'Shorten the note of the visit, or discard the taps.',
+        found: message('problems.visit.noteFull'),
+        fix: message('problems.visit.shortenNote'),
       })
 }

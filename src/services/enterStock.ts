@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { StockInput } from '@/contracts/stock'
 import type { Database } from '@/data/database'
@@ -14,13 +15,13 @@ export async function enterStock(
   return database.transaction(async (transaction) => {
     const product = await findProduct(transaction, productId)
     if (!product)
-      return fail({ path: 'productId', found: productId, mend: 'This product was deleted. Choose another.' })
+      return fail({ path: 'productId', found: productId, fix: message('problems.product.deleted') })
     if (kind === 'counted') await countStock(transaction, productId, millilitres, now, { id, note })
     else if (kind === 'corrected' && product.stockMillilitres + millilitres < 0)
       return fail({
         path: 'millilitres',
         found: String(millilitres),
-        mend: `Only ${Math.round(product.stockMillilitres)} ml are on record. Remove at most that much, or count the stock.`,
+        fix: message('problems.stock.notThere', { volume: { millilitres: product.stockMillilitres } }),
       })
     else await moveStock(transaction, productId, kind, millilitres, now, { id, note })
     return succeed(null)

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { shopSay } from '@/i18n/shopSay'
 import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
@@ -52,7 +53,7 @@ export function finishJob(
 ): Promise<Result<{ visitId: string }>> {
   return database.transaction(async (transaction) => {
     const stored = await findJob(transaction, jobId)
-    if (!stored) return fail({ path: 'jobId', found: jobId, mend: 'This job was deleted.' })
+    if (!stored) return fail({ path: 'jobId', found: jobId, fix: message('problems.job.deleted') })
     const job = jobOf(stored.jobFile)
     if (!job.ok) return job
     const state = replay(seenAt(stored), await listRunEvents(transaction, jobId))
@@ -61,11 +62,11 @@ export function finishJob(
       return fail({
         path: 'clocks',
         found: names,
-        mend: 'There is still product on a wheel. Rinse it first.',
+        fix: message('problems.job.stillWet'),
       })
     }
     if (!(await markFinished(transaction, jobId, now))) {
-      return fail({ path: 'jobId', found: jobId, mend: 'This job is already in the log.' })
+      return fail({ path: 'jobId', found: jobId, fix: message('problems.job.inLog') })
     }
     const { wheelSetId } = stored
     const told = input.used ?? []

@@ -1,18 +1,18 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { mark, markOnce } from '@/data/queries/dueMarks'
 import { addLayer } from '@/data/queries/protection'
 import { findDue } from './due'
 
-const gone = (key: string) =>
-  fail({ path: 'key', found: key, mend: 'This is no longer due. Reload the page.' })
+const gone = (key: string) => fail({ path: 'key', found: key, fix: message('problems.due.noLonger') })
 
 /** Puts a due thing off until a day. */
 export async function snooze(database: Database, key: string, until: Date, now: Date): Promise<Result<null>> {
   const item = await findDue(database, now, key)
   if (!item) return gone(key)
   if (until <= now)
-    return fail({ path: 'until', found: until.toISOString(), mend: 'Choose a date in the future.' })
+    return fail({ path: 'until', found: until.toISOString(), fix: message('problems.due.futureDate') })
   await mark(database, key, item.wheelSetId, { snoozedUntil: until, doneAt: null })
   return succeed(null)
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { randomUUID } from 'node:crypto'
 import { fail, succeed, type Result } from '@/core/result'
 import type { BottleInput } from '@/contracts/bottle'
@@ -18,7 +19,7 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
         : fail({
             path: 'requestId',
             found: sentBefore.productName,
-            mend: 'This was already sent for another bottle. Reload the page; your entries stay.',
+            fix: message('problems.bottle.otherSent'),
           })
     }
     const product = await findProduct(transaction, input.productId)
@@ -26,13 +27,13 @@ export function mixBottle(database: Database, input: BottleInput, now: Date): Pr
       return fail({
         path: 'productId',
         found: input.productId,
-        mend: 'This product was deleted. Choose another.',
+        fix: message('problems.product.deleted'),
       })
     if (product.containsFluoride) {
       return fail({
         path: 'productId',
         found: product.name,
-        mend: 'It contains fluoride. Even Spoke never plans or mixes with it.',
+        fix: message('problems.bottle.fluoride'),
       })
     }
     const id = await addBottle(transaction, input.requestId ?? randomUUID(), {

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { findJob, setPlannedFor } from '@/data/queries/jobs'
@@ -11,13 +12,13 @@ export async function planFor(
   now: Date,
 ): Promise<Result<null>> {
   const job = await findJob(database, jobId)
-  if (!job) return fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
+  if (!job) return fail({ path: 'id', found: jobId, fix: message('problems.job.deleted') })
   if (at !== null) {
     if (at < now)
       return fail({
         path: 'plannedFor',
         found: at.toISOString(),
-        mend: 'Choose a date and time in the future.',
+        fix: message('problems.job.futureTime'),
       })
     const planned = new Set(job.jobFile.corners.map(({ position }) => position))
     const curing = (await liveProtection(database, job.wheelSetId, now, at)).find(
@@ -27,10 +28,10 @@ export async function planFor(
       return fail({
         path: 'plannedFor',
         found: at.toISOString(),
-        mend: `${curing.productName} is still curing then and must stay dry. Choose a later time.`,
+        fix: message('problems.job.curing', { product: curing.productName }),
       })
   }
   return (await setPlannedFor(database, jobId, at))
     ? succeed(null)
-    : fail({ path: 'id', found: jobId, mend: 'This job has started or ended. Its time can’t be changed.' })
+    : fail({ path: 'id', found: jobId, fix: message('problems.job.started') })
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { listTestSpots } from '@/data/queries/testSpots'
 import { listTools } from '@/data/queries/tools'
 import { protectionFacts } from '@/core/protection/kinds'
@@ -117,14 +118,14 @@ export async function planJob(
       : fail({
           path: 'requestId',
           found: sentBefore.id,
-          mend: 'Another plan was already sent with this id. Reload the page; your entries stay.',
+          fix: message('problems.job.otherSent'),
         })
   const wheelSet = await findWheelSet(database, wheelSetId)
   if (!wheelSet)
     return fail({
       path: 'wheelSetId',
       found: wheelSetId,
-      mend: 'This wheel set was deleted. Choose another.',
+      fix: message('problems.wheelSet.deleted'),
     })
   const reading = { at: now, kilometres: intake.odometerKilometres ?? 0 }
   if (intake.odometerKilometres !== undefined) {

@@ -1,3 +1,5 @@
+import type { Result } from '@/core/result'
+import { inEnglish } from '@/i18n/testEnglish'
 import { message } from '@/core/message/message'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
@@ -51,10 +53,12 @@ const change = (mountedSetId: string | null, changes: object = {}) =>
     at: daysAgo(2).toISOString(),
     ...changes,
   })
-const mendOf = (result: { ok: boolean; problems?: readonly { path: string; mend: string }[] }) =>
-  result.ok ? 'went through' : `${result.problems?.[0]?.path}: ${result.problems?.[0]?.mend}`
-const must = async (result: Promise<{ ok: boolean; problems?: readonly { path: string; mend: string }[] }>) =>
-  expect(mendOf(await result)).toBe('went through')
+const fixOf = (result: Result<unknown>): string => {
+  if (result.ok) return 'went through'
+  const [problem] = inEnglish(result.problems)
+  return `${problem?.path}: ${problem?.fix}`
+}
+const must = async (result: Promise<Result<unknown>>) => expect(fixOf(await result)).toBe('went through')
 const topUpOf = async () => (await listDue(database, now, setId)).find(({ kind }) => kind === 'topUp')!
 
 const forecastsOf = () =>
@@ -102,7 +106,7 @@ describe('looks', () => {
     ['before the layer was on', { secondsAgo: 60 * 86_400 }, 'No protection is on record there at that time'],
     ['at a wheel that is not there', { positions: ['thirdLeft'] }, 'This set has no such wheel'],
   ])('%s are refused, and nothing is written', async (_, changes, words) => {
-    expect(mendOf(await recordLook(database, setId, look(2, changes), now))).toContain(words)
+    expect(fixOf(await recordLook(database, setId, look(2, changes), now))).toContain(words)
     expect(await database.query('select 1 from look')).toEqual([])
   })
 })
@@ -202,7 +206,7 @@ describe('changes of wheels', () => {
     const id = await vehicle()
     await must(changeWheels(database, id, change(setId, { kilometres: 50_000 }), now))
     const refused = async (changes: object, mounted: string | null = otherSetId) =>
-      mendOf(
+      fixOf(
         await changeWheels(database, id, change(mounted, { at: daysAgo(1).toISOString(), ...changes }), now),
       )
     expect(await refused({}, setId)).toContain('already fitted')
@@ -246,10 +250,10 @@ describe('layers entered by hand', () => {
 
   it.each([
     ['tomorrow', { at: daysAgo(-1).toISOString() }, 'in the past'],
-    ['cured before it was on', { cureUntil: daysAgo(50).toISOString() }, 'can’t cure before'],
+    ['cured before it was on', { cureUntil: daysAgo(50).toISOString() }, 'can’t be cured before'],
     ['on a corner that is not there', { positions: ['front'] }, 'no such wheel'],
   ])('%s are refused', async (_, changes, words) => {
-    expect(mendOf(await putLayerOn(database, setId, layer(changes), now))).toContain(words)
+    expect(fixOf(await putLayerOn(database, setId, layer(changes), now))).toContain(words)
   })
 
   it('ten hours after coating nothing wet is planned, and no hour within the cure is taken', async () => {
@@ -269,20 +273,20 @@ describe('layers entered by hand', () => {
       corners: positions.map((position) => ({ position, loads: [{ zone: 'face', soil: 'film', grade: 2 }] })),
     })
     const planned = await planJob(database, setId, intake, now)
-    if (!planned.ok) throw new Error(planned.problems[0]!.mend)
+    if (!planned.ok) throw new Error(inEnglish(planned.problems)[0]!.fix)
     expect(planned.value.plan.stages).toEqual([])
     const later = v.parse(intakeInput, {
       ...intake,
       conditions: { startAt: new Date(now.getTime() + 86_400_000).toISOString() },
     })
     const tomorrow = await planJob(database, setId, later, now)
-    if (!tomorrow.ok) throw new Error(tomorrow.problems[0]!.mend)
+    if (!tomorrow.ok) throw new Error(inEnglish(tomorrow.problems)[0]!.fix)
     expect(tomorrow.value.plan.stages.length).toBeGreaterThan(0)
     const at = (hours: number) => new Date(now.getTime() + hours * 3_600_000)
-    expect(mendOf(await planFor(database, tomorrow.value.jobId, at(2), now))).toContain(
+    expect(fixOf(await planFor(database, tomorrow.value.jobId, at(2), now))).toContain(
       'Stone Skin is still curing',
     )
-    expect(mendOf(await planFor(database, tomorrow.value.jobId, at(-2), now))).toContain('in the future')
+    expect(fixOf(await planFor(database, tomorrow.value.jobId, at(-2), now))).toContain('in the future')
     await must(planFor(database, tomorrow.value.jobId, at(20), now))
   })
 })
@@ -292,9 +296,9 @@ describe('the due list', () => {
     const { key } = await topUpOf()
     await must(snooze(database, key, daysAgo(-7), now))
     expect((await listDue(database, now, setId)).some((item) => item.key === key)).toBe(false)
-    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('no longer due')
+    expect(fixOf(await snooze(database, key, daysAgo(1), now))).toContain('no longer due')
     await database.query('delete from due_mark')
-    expect(mendOf(await snooze(database, key, daysAgo(1), now))).toContain('in the future')
+    expect(fixOf(await snooze(database, key, daysAgo(1), now))).toContain('in the future')
     const before = await topUpOf()
     // Tapped on two devices at once, it is put on once.
     const [one, other] = await Promise.all([markDone(database, key, now), markDone(database, key, now)])

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Position } from '@/core/wheel/position'
 import type { LayerInput, RenewalInput } from '@/contracts/protection'
@@ -17,7 +18,7 @@ async function check(
     ? fail({
         path: 'at',
         found: at.toISOString(),
-        mend: 'Enter a time in the past.',
+        fix: message('problems.layer.pastTime'),
       })
     : setWithWheels(database, wheelSetId, positions)
 }
@@ -37,7 +38,7 @@ export function putLayerOn(
       return fail({
         path: 'cureUntil',
         found: input.cureUntil.toISOString(),
-        mend: 'It can’t cure before it was applied.',
+        fix: message('problems.layer.cureBefore'),
       })
     for (const position of input.positions) {
       const layer = { ...input, position, appliedAt: at }

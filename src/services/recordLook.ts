@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import { saidOfLook, type LookEffect } from '@/core/due/lookEffect'
 import { beads } from '@/core/protection/kinds'
@@ -28,7 +29,7 @@ export async function recordLook(
     return fail({
       path: 'positions',
       found: input.positions.join(', '),
-      mend: 'No protection is on record there at that time. First enter what was applied and when, then the check.',
+      fix: message('problems.check.noLayer'),
     })
   const { requestId, secondsAgo: _, ...seen } = input
   await addLook(database, wheelSetId, { ...seen, id: requestId, at })

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { questionOf } from '@/core/cards/cardsOf'
 import { exhaustive } from '@/core/exhaustive'
 import { fail, succeed, type Result } from '@/core/result'
@@ -25,8 +26,8 @@ function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInpu
   if (events.length >= maxEvents)
     return fail({
       path: 'id',
-      found: `${events.length} taps`,
-      mend: 'This job has too many taps. Save it to the log and plan a new one.',
+      found: message('problems.tap.count', { count: events.length }),
+      fix: message('problems.tap.tooMany'),
     })
   const steps = [...replay(planAsSeen, events).plan.steps, ...plan.steps]
   const step = steps.find(({ id }) => id === input.stepId)
@@ -34,13 +35,13 @@ function refusalOf({ plan, planAsSeen, events }: RunningJob, input: RunEventInpu
     return fail({
       path: 'stepId',
       found: input.stepId,
-      mend: 'This step is no longer in the plan. Reload the page.',
+      fix: message('problems.tap.noStep'),
     })
   if (input.answer && questionOf(step) !== input.answer.question)
     return fail({
       path: 'answer',
       found: input.answer.question,
-      mend: `This step asks ${questionOf(step) ?? 'nothing'}. Reload the page.`,
+      fix: message('problems.tap.otherQuestion', { question: questionOf(step) ?? 'nothing' }),
     })
   return null
 }
@@ -52,7 +53,7 @@ function refusalOfMoment({ at }: RunEventInput, now: Date): Result<null> | null 
   return fail({
     path: 'at',
     found: at,
-    mend: 'The clock of this device is wrong. Set it and try again.',
+    fix: message('problems.tap.clock'),
   })
 }
 
@@ -83,10 +84,10 @@ async function stored(
       return fail({
         path: 'requestId',
         found: requestId,
-        mend: 'A tap of another job was sent with this id; give every tap an id of its own.',
+        fix: message('problems.tap.otherJob'),
       })
     case 'closed':
-      return fail({ path: jobEnded, found: jobId, mend: 'This job was ended and is in the log.' })
+      return fail({ path: jobEnded, found: jobId, fix: message('problems.job.ended') })
     case 'gone':
       return goneJob(jobId)
     case 'overtaken':
@@ -97,7 +98,7 @@ async function stored(
 }
 
 const goneJob = (jobId: string): Result<null> =>
-  fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
+  fail({ path: 'id', found: jobId, fix: message('problems.job.deleted') })
 
 /** Stores a tap after checking that its step exists, asks what is answered, and its moment can be true. */
 export async function recordRunEvent(
@@ -119,6 +120,6 @@ export async function recordRunEvent(
   return fail({
     path: 'id',
     found: jobId,
-    mend: 'Many devices tap in this job at once. Try again in a moment.',
+    fix: message('problems.tap.busy'),
   })
 }

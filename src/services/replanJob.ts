@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { mergedWishes } from '@/core/job/mergedWishes'
 import { fail, succeed, type Result } from '@/core/result'
 import { readJob, type JobFile } from '@/contracts/jobFile'
@@ -31,9 +32,8 @@ export async function replanJob(
 ): Promise<Result<Replanned>> {
   for (let tries = 0; tries < mostTries; tries += 1) {
     const job = await findJob(database, jobId)
-    if (!job) return fail({ path: 'id', found: jobId, mend: 'This job was deleted.' })
-    if (job.startedAt)
-      return fail({ path: 'id', found: jobId, mend: 'This job was begun; its plan stays as it is.' })
+    if (!job) return fail({ path: 'id', found: jobId, fix: message('problems.job.deleted') })
+    if (job.startedAt) return fail({ path: 'id', found: jobId, fix: message('problems.job.begun') })
     const read = readJob(changedFile(job.jobFile, change))
     if (!read.ok) return read
     const { file } = read.value
@@ -45,13 +45,13 @@ export async function replanJob(
       return fail({
         path: 'order',
         found: `${order?.length ?? 0} steps`,
-        mend: 'This order breaks a limit or is no better; the plan stays as it was.',
+        fix: message('problems.job.noBetter'),
       })
     if (await replacePlan(database, job, file, plan)) return succeed({ jobFile: file, plan })
   }
   return fail({
     path: 'id',
     found: jobId,
-    mend: 'The plan is being changed in other windows all the time. Try again in a moment.',
+    fix: message('problems.job.changedElsewhere'),
   })
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { failWith, succeed, type Result } from '@/core/result'
 import { mergeChanges } from '@/contracts/mergeChanges'
 import type { Settings } from '@/contracts/settings'
@@ -8,11 +9,7 @@ import { readStoredSettings, writeSettings } from '@/data/queries/settings'
 const maxRounds = 5
 
 const shownAs = (value: unknown): string =>
-  value === undefined || value === null
-    ? 'nothing'
-    : typeof value === 'string'
-      ? value
-      : JSON.stringify(value)
+  value === undefined || value === null ? 'none' : typeof value === 'string' ? value : JSON.stringify(value)
 
 /**
  * Saves the settings that somebody changed, each over what is saved of it; what others changed meanwhile stays.
@@ -32,7 +29,7 @@ export async function saveSettings(
         clashes.map(({ path, theirs }) => ({
           path,
           found: shownAs(theirs),
-          mend: `Another window set this to ${shownAs(theirs)} since you opened the settings. Nothing was overwritten; load the page again to go on from there.`,
+          fix: message('problems.settings.changedElsewhere', { value: shownAs(theirs) }),
         })),
       )
     if (await writeSettings(database, value, version)) return succeed(value)
@@ -40,8 +37,8 @@ export async function saveSettings(
   return failWith([
     {
       path: '',
-      found: 'others who save all the time',
-      mend: 'Nothing was saved; send it again in a moment.',
+      found: message('problems.settings.busy'),
+      fix: message('problems.settings.saveAgain'),
     },
   ])
 }

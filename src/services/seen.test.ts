@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { sayInEnglish } from '@/i18n/testEnglish'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
@@ -106,9 +107,9 @@ describe('what was seen', () => {
   it('is refused at a step that asks something else, and so is a step that nothing has brought', async () => {
     const job = await planned()
     const look = job.plan.steps.find(({ asks }) => asks === 'look')!
-    expect(await tell(job.id, look.id, 10, { question: 'foam', foam: 'brown' })).toMatchObject({
+    expect(inEnglish(await tell(job.id, look.id, 10, { question: 'foam', foam: 'brown' }))).toMatchObject({
       ok: false,
-      problems: [{ path: 'answer', mend: expect.stringContaining('asks look') as string }],
+      problems: [{ path: 'answer', fix: expect.stringContaining('asks what was left') as string }],
     })
     expect(await tell(job.id, `${look.corner}.wash-${look.corner}-look1-1.spray`, 11)).toMatchObject({
       ok: false,
@@ -125,9 +126,9 @@ describe('what was seen', () => {
       at: at(index),
     }))
     await storeRunEvents(database, job.id, many)
-    expect(await tell(job.id, 'lookRound', 6000)).toMatchObject({
+    expect(inEnglish(await tell(job.id, 'lookRound', 6000))).toMatchObject({
       ok: false,
-      problems: [{ found: '5000 taps' }],
+      problems: [{ found: '5,000 taps' }],
     })
   })
 })

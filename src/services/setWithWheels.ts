@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Position } from '@/core/wheel/position'
 import type { Queryable } from '@/data/database'
@@ -14,7 +15,7 @@ export async function setWithWheels(
     return fail({
       path: 'wheelSetId',
       found: wheelSetId,
-      mend: 'This wheel set was deleted. Choose another.',
+      fix: message('problems.wheelSet.deleted'),
     })
   const missing = positions.find((position) => !set.wheels.some((wheel) => wheel.position === position))
   return missing === undefined
@@ -22,6 +23,6 @@ export async function setWithWheels(
     : fail({
         path: 'positions',
         found: missing,
-        mend: 'This set has no such wheel; choose one of its own.',
+        fix: message('problems.wheelSet.noSuchWheel'),
       })
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { checkReading } from '@/core/protection/drivenBy'
 import { fail, type Result } from '@/core/result'
 import type { OdometerInput } from '@/contracts/protection'
@@ -18,7 +19,7 @@ export function tellDriving(
       return fail({
         path: 'wheelSetId',
         found: wheelSetId,
-        mend: 'This wheel set was deleted. Choose another.',
+        fix: message('problems.wheelSet.deleted'),
       })
     const reading = { at: told ?? now, kilometres }
     const checked = checkReading(reading, await listReadings(transaction, set.vehicleId), now)

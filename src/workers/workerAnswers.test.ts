@@ -11,7 +11,7 @@ const { file } = read.value
 it('reads what the worker answers, plan and refusal alike', () => {
   const answer = planFromFile(file)
   expect(planOfAnswer(answer)).toEqual(answer)
-  const refusal = { ok: false, problems: [{ path: 'people', found: '3', mend: 'Choose one or two.' }] }
+  const refusal = { ok: false, problems: [{ path: 'people', found: '3', fix: 'Choose one or two.' }] }
   expect(planOfAnswer(refusal)).toEqual(refusal)
 })
 

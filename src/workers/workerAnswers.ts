@@ -1,11 +1,11 @@
 import * as v from 'valibot'
 import type { Resumed } from '@/core/rescheduling/resume'
-import type { Result } from '@/core/result'
+import type { Problem, Result } from '@/core/result'
 import { planFormat, type PlanFile } from '@/contracts/planFile'
 import { saidText } from '@/contracts/saidText'
 import { readStoredPlan } from '@/contracts/storedPlan'
 
-const problem = v.object({ path: v.string(), found: v.string(), mend: v.string() })
+const problem = v.object({ path: v.string(), found: saidText, fix: saidText })
 const planAnswer = v.variant('ok', [
   v.object({ ok: v.literal(true), value: v.looseObject({ format: v.literal(planFormat) }) }),
   v.object({ ok: v.literal(false), problems: v.array(problem) }),
@@ -21,7 +21,9 @@ const resumedAnswer = v.nullable(
  */
 export function planOfAnswer(answer: unknown): Result<PlanFile> {
   const read = v.parse(planAnswer, answer)
-  return read.ok ? { ok: true, value: readStoredPlan(read.value) } : read
+  return read.ok
+    ? { ok: true, value: readStoredPlan(read.value) }
+    : { ok: false, problems: read.problems as readonly Problem[] }
 }
 
 /**

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 
 /** Of a larger body this much is read and dropped, so that an honest client still hears the answer; then it is cut off. */
@@ -20,5 +21,9 @@ export async function readLimitedText(request: Request, maxBytes: number): Promi
     }
   }
   if (size <= maxBytes) return succeed(Buffer.concat(chunks).toString('utf8'))
-  return fail({ path: '', found: `more than ${maxBytes} bytes`, mend: `Send at most ${maxBytes} bytes.` })
+  return fail({
+    path: '',
+    found: message('problems.file.moreThan', { bytes: maxBytes }),
+    fix: message('problems.file.sendAtMost', { bytes: maxBytes }),
+  })
 }

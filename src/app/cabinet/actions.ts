@@ -1,5 +1,7 @@
 'use server'
 
+import { issueText } from '@/contracts/issueText'
+import { message, type Message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import * as v from 'valibot'
@@ -30,8 +32,7 @@ async function writing(work: () => Promise<Refusal | null>): Promise<Refusal | n
   }
 }
 
-const meanwhile = (what: string): string =>
-  `${what} was changed in another window since you opened it. Nothing was overwritten and your entries are still here.`
+const meanwhile = (what: 'product' | 'tool'): Message => message('problems.cabinet.meanwhile', { what })
 
 /** The version an edit was made from; null: it is something new. */
 const editedVersion = v.nullable(versionNumber)
@@ -47,21 +48,16 @@ export const saveProduct = action(
       const { currency } = await readSettings(db)
       if (fromVersion === null) {
         if (await findProduct(db, product.id))
-          return refuse(
-            'name',
-            product.name,
-            'There is already a product with this name. Choose another name.',
-          )
+          return refuse('name', product.name, message('problems.cabinet.productNamed'))
         const full = await inRoom(db, [product], 0)
         if (full) return full
         await db.transaction((transaction) => addProduct(transaction, product, currency))
         return null
       }
       const outcome = await updateProduct(db, fromVersion, product, currency)
-      if (outcome === 'gone')
-        return refuse('', product.name, 'This product was deleted in the meantime. Nothing was saved.')
+      if (outcome === 'gone') return refuse('', product.name, message('problems.cabinet.productGone'))
       if (outcome === 'changedMeanwhile') {
-        return refuse('version', product.name, meanwhile('This product'))
+        return refuse('version', product.name, meanwhile('product'))
       }
       return null
     })
@@ -116,7 +112,7 @@ export const archiveProduct = action(
     const refusal = await writing(async () => {
       const db = await database()
       const product = await findProduct(db, id)
-      if (!product) return refuse('', id, 'This product was deleted in the meantime.')
+      if (!product) return refuse('', id, message('problems.cabinet.productGone'))
       const full = archived || !product.archived ? null : await inRoom(db, [{ archived: false }], 0)
       if (full) return full
       const { currency } = await readSettings(db)
@@ -138,16 +134,15 @@ export const saveTool = action(
       const db = await database()
       if (fromVersion === null) {
         if (await findTool(db, tool.id))
-          return refuse('name', tool.name, 'There is already a tool with this name. Choose another name.')
+          return refuse('name', tool.name, message('problems.cabinet.toolNamed'))
         const full = await inRoom(db, [], 1)
         if (full) return full
         await putTool(db, tool)
         return null
       }
       const outcome = await updateTool(db, fromVersion, tool)
-      if (outcome === 'gone')
-        return refuse('', tool.name, 'This tool was deleted in the meantime. Nothing was saved.')
-      return outcome === 'changedMeanwhile' ? refuse('version', tool.name, meanwhile('This tool')) : null
+      if (outcome === 'gone') return refuse('', tool.name, message('problems.cabinet.toolGone'))
+      return outcome === 'changedMeanwhile' ? refuse('version', tool.name, meanwhile('tool')) : null
     })
     return refusal ?? leadTo('/cabinet/tools')
   },
@@ -171,7 +166,7 @@ export const discardTool = action('owner', [idText], async (id): Promise<Refusal
 })
 
 /** What can be looked at as an import at all. */
-const importText = v.pipe(v.string(), v.maxLength(4_000_000, 'Give a file of at most 2 MB.'))
+const importText = v.pipe(v.string(), v.maxLength(4_000_000, issueText('problems.file.cabinetSize')))
 
 /** What an import would do; nothing is written. */
 export const lookAtImport = action(
@@ -186,7 +181,7 @@ export const lookAtImport = action(
 /** Imports a file as it was previewed. */
 export const takeImport = action(
   'owner',
-  [importText, v.string('Preview the import first.')],
+  [importText, v.string(issueText('problems.cabinet.previewFirst'))],
   async (text, seen): Promise<Refusal> => {
     const { problems } = await answerOf(async () => importCabinet(await database(), text, seen))
     return problems.length > 0 ? { problems } : leadTo('/cabinet')

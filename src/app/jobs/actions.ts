@@ -1,5 +1,6 @@
 'use server'
 
+import { message } from '@/core/message/message'
 import { revalidatePath } from 'next/cache'
 import { currentTime } from '@/clock'
 import { isSameWishes } from '@/core/job/mergedWishes'
@@ -15,7 +16,7 @@ import { replanJob } from '@/services/replanJob'
 import { action } from '../access'
 import { answerOf, leadTo, type Refusal } from '../refusal'
 
-const jobId = uuidOf('This job does not exist.')
+const jobId = uuidOf(message('problems.notThere.job'))
 
 /** Discards a plan that was never started. */
 export const discardPlan = action('bay', [jobId], async (id): Promise<Refusal> => {

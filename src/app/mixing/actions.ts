@@ -1,5 +1,6 @@
 'use server'
 
+import { message } from '@/core/message/message'
 import { revalidatePath } from 'next/cache'
 import { currentTime } from '@/clock'
 import { bottleInput } from '@/contracts/bottle'
@@ -20,7 +21,7 @@ export const keepBottle = action('owner', [bottleInput], async (input): Promise<
 /** Marks a bottle as empty. */
 export const markEmpty = action(
   'owner',
-  [uuidOf('This bottle does not exist.')],
+  [uuidOf(message('problems.notThere.bottle'))],
   async (id): Promise<Refusal> => {
     const { problems } = await answerOf(async () =>
       succeed(await emptyBottle(await database(), id, currentTime())),

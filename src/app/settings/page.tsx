@@ -34,7 +34,7 @@ export default async function SettingsPage() {
         problems={unreadable.map((name) => ({
           path: name,
           found: '',
-          mend: t('settings.unreadable'),
+          fix: t('settings.unreadable'),
         }))}
       />
       <SettingsForm initial={settings} version={version} save={keepSettings} />

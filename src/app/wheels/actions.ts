@@ -1,5 +1,6 @@
 'use server'
 
+import { message, type Message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import * as v from 'valibot'
 import { uuidOf, versionNumber } from '@/contracts/fields'
@@ -13,8 +14,7 @@ import { planJob } from '@/services/planJob'
 import { action } from '../access'
 import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 
-const meanwhile = (what: string): string =>
-  `${what} was changed in another window since you opened it. Nothing was overwritten and your entries are still here. Open the saved version and add what is missing.`
+const meanwhile = (what: 'vehicle' | 'set'): Message => message('problems.wheelSet.meanwhile', { what })
 
 const ownerOf = async (
   db: Database,
@@ -23,18 +23,14 @@ const ownerOf = async (
 ): Promise<SeenVehicle | null | Refusal> => {
   if (owner.kind === 'known') return owner
   return owner.kind === 'unsaid' && (await isNameKnown(db, vehicle.name))
-    ? refuse(
-        'vehicle',
-        vehicle.name,
-        'There is already a vehicle with this name. Choose whether this set belongs to it.',
-      )
+    ? refuse('vehicle', vehicle.name, message('problems.wheelSet.vehicleNamed'))
     : null
 }
 
 /** Saves a new wheel set. Sent twice it is stored once. */
 export const saveNewWheelSet = action(
   'owner',
-  [uuidOf('Reload the page; your entries stay.'), newSetOwner, wheelSetInput],
+  [uuidOf(message('problems.wheelSet.reload')), newSetOwner, wheelSetInput],
   async (id, owner, input): Promise<Refusal> => {
     try {
       const db = await database()
@@ -45,9 +41,7 @@ export const saveNewWheelSet = action(
         return refuse(
           'vehicle',
           input.vehicle.name,
-          outcome === 'gone'
-            ? 'This vehicle was deleted in the meantime. Nothing was saved.'
-            : meanwhile('This vehicle'),
+          outcome === 'gone' ? message('problems.wheelSet.vehicleGone') : meanwhile('vehicle'),
         )
     } catch (error) {
       return refusalOf(error)
@@ -56,7 +50,7 @@ export const saveNewWheelSet = action(
   },
 )
 
-const wheelSetId = uuidOf('This wheel set does not exist.')
+const wheelSetId = uuidOf(message('problems.notThere.wheelSet'))
 const versions = v.strictObject({ version: versionNumber, vehicleVersion: versionNumber })
 
 /** Saves an edit of a wheel set over the versions it was made from. */
@@ -66,10 +60,8 @@ export const saveWheelSet = action(
   async (id, from, input): Promise<Refusal> => {
     try {
       const outcome = await updateWheelSet(await database(), id, from, input)
-      if (outcome === 'gone')
-        return refuse('', input.name, 'This wheel set was deleted in the meantime. Nothing was saved.')
-      if (outcome === 'changedMeanwhile')
-        return refuse('version', String(from.version), meanwhile('This wheel set or its vehicle'))
+      if (outcome === 'gone') return refuse('', input.name, message('problems.wheelSet.gone'))
+      if (outcome === 'changedMeanwhile') return refuse('version', String(from.version), meanwhile('set'))
     } catch (error) {
       return refusalOf(error)
     }

@@ -1,5 +1,6 @@
 'use server'
 
+import { message } from '@/core/message/message'
 import { uuidOf } from '@/contracts/fields'
 import { succeed } from '@/core/result'
 import { database } from '@/data/connection'
@@ -10,7 +11,7 @@ import { answerOf, leadTo, type Refusal } from '../refusal'
 /** Deletes a photo for good, and leads back to the others of its set. */
 export const throwPhotographAway = action(
   'owner',
-  [uuidOf('This wheel set does not exist.'), uuidOf('This photo does not exist.')],
+  [uuidOf(message('problems.notThere.wheelSet')), uuidOf(message('problems.notThere.photo'))],
   async (wheelSetId, id): Promise<Refusal> => {
     const { problems } = await answerOf(async () =>
       succeed(await removePhotograph(await database(), wheelSetId, id)),

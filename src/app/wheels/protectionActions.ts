@@ -1,5 +1,6 @@
 'use server'
 
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { revalidatePath } from 'next/cache'
 import { succeed, type Result } from '@/core/result'
@@ -17,8 +18,8 @@ import { answerOf, type Refusal } from '../refusal'
 
 type Service<Input> = (database: Database, id: string, input: Input, now: Date) => Promise<Result<unknown>>
 
-const wheelSetId = uuidOf('This wheel set does not exist.')
-const vehicleId = uuidOf('This vehicle does not exist.')
+const wheelSetId = uuidOf(message('problems.notThere.wheelSet'))
+const vehicleId = uuidOf(message('problems.notThere.vehicle'))
 
 /** Runs a service; what it changed is drawn anew. */
 async function run<Input>(id: string, input: Input, service: Service<Input>): Promise<Refusal> {
@@ -30,7 +31,7 @@ async function run<Input>(id: string, input: Input, service: Service<Input>): Pr
 /** Deletes a protection check. */
 export const takeLookBack = action(
   'bay',
-  [wheelSetId, uuidOf('This check does not exist.')],
+  [wheelSetId, uuidOf(message('problems.notThere.check'))],
   async (set, id): Promise<Refusal> => run(set, id, async (db) => succeed(await removeLook(db, set, id))),
 )
 
@@ -42,7 +43,7 @@ export const keepWheelChange = action('owner', [vehicleId, wheelChangeInput], as
 /** Deletes the last change of wheels. */
 export const takeWheelChangeBack = action(
   'owner',
-  [vehicleId, uuidOf('This change of wheels does not exist.')],
+  [vehicleId, uuidOf(message('problems.notThere.wheelChange'))],
   async (vehicle, id): Promise<Refusal> =>
     run(vehicle, id, async (db) => succeed(await removeLastWheelChange(db, vehicle, id))),
 )

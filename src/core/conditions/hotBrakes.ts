@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, showFound, succeed, type Result } from '@/core/result'
 import { exp, log } from '@/core/quantity/portableMath'
 
@@ -25,20 +26,20 @@ export function coolingOf(readings: BrakeReadings, airCelsius: number, okCelsius
     return fail({
       path: 'okCelsius',
       found: showFound(okCelsius),
-      mend: `It never gets cooler than the air (${airCelsius} °C); wait for cooler air, or allow a warmer wheel.`,
+      fix: message('measures.brakes.airTooWarm', { air: { celsius: airCelsius } }),
     })
   if (secondCelsius <= okCelsius) return succeed({ tauMinutes: 0, waitMinutes: 0 })
   if (!(minutesApart > 0))
     return fail({
       path: 'minutesApart',
       found: showFound(minutesApart),
-      mend: 'Give the minutes between the two readings, above 0.',
+      fix: message('measures.brakes.minutes'),
     })
   if (secondCelsius >= firstCelsius)
     return fail({
       path: 'secondCelsius',
       found: showFound(secondCelsius),
-      mend: 'The second reading has to be lower than the first; measure the same spot again after some minutes.',
+      fix: message('measures.brakes.notCooling'),
     })
   const tauMinutes = minutesApart / log((firstCelsius - airCelsius) / (secondCelsius - airCelsius))
   return succeed({

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import {
@@ -141,10 +142,10 @@ describe('what is open is asked', () => {
 test.each([
   '', '   ', 'strong', '1:', ':', '1:0:3', '0:4', '0 %', '140 %', '-1:4', '1:900000', '30 ml',
   '5', '1 4', '<b>1:4</b>', '😀', '‏אחד', '"; drop table', 'us', '0 ml in 1 l', 'NaN:1', '1:1e9',
-])('nonsense is refused with a way to mend it: %j', (said) => {
+])('nonsense is refused with a way to fix it: %j', (said) => {
   const reading = readDilution(said)
   expect(reading.kind).toBe('unreadable')
-  if (reading.kind === 'unreadable') expect(reading.mend.length).toBeGreaterThan(20)
+  if (reading.kind === 'unreadable') expect(inEnglish(reading.fix).length).toBeGreaterThan(20)
 }) // prettier-ignore
 
 test('five thousand digits are shortened in the message', () => {
@@ -231,9 +232,9 @@ describe('recipes', () => {
 
   it('says from which amount on a small dose can be measured', () => {
     const recipe = mixingRecipe(1 / 667, 500, 5)
-    expect(recipe).toMatchObject({
+    expect(inEnglish(recipe)).toMatchObject({
       ok: false,
-      problems: [{ mend: expect.stringContaining('at least 1668 ml') }],
+      problems: [{ fix: expect.stringContaining('at least 1,668 ml') }],
     })
   })
 
@@ -263,9 +264,9 @@ describe('foam lance', () => {
   })
 
   it('says when no bottle is strong enough', () => {
-    expect(lanceBottleFraction(0.5, flow)).toMatchObject({
+    expect(inEnglish(lanceBottleFraction(0.5, flow))).toMatchObject({
       ok: false,
-      problems: [{ mend: expect.stringContaining('12.1 %') }],
+      problems: [{ fix: expect.stringContaining('12.1 %') }],
     })
   })
 

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, failWith, succeed, showFound, type Result } from '@/core/result'
 
 /** Litres a minute: what the washer delivers, and what the lance draws from its bottle. */
@@ -20,8 +21,8 @@ export function lanceBottleFraction(surfaceFraction: number, flow: LanceFlow): R
   const strongest = draw / (washer + draw)
   return fail({
     path: 'surfaceFraction',
-    found: `${(surfaceFraction * 100).toFixed(1)} %`,
-    mend: `This lance reaches at most ${(strongest * 100).toFixed(1)} % at the wheel, even with neat product in the bottle. Open its mixing valve, or spray by hand.`,
+    found: message('measures.lance.percent', { percent: surfaceFraction * 100 }),
+    fix: message('measures.lance.tooThin', { percent: strongest * 100 }),
   })
 }
 
@@ -34,7 +35,7 @@ export function calibrateLance(bottleMillilitres: number, emptiedSeconds: number
           {
             path: 'bottleMillilitres',
             found: showFound(bottleMillilitres),
-            mend: 'Give the volume that was in the bottle, 50 to 5000 ml.',
+            fix: message('measures.lance.bottle'),
           },
         ]),
     ...(emptiedSeconds >= 5 && emptiedSeconds <= 3600
@@ -43,7 +44,7 @@ export function calibrateLance(bottleMillilitres: number, emptiedSeconds: number
           {
             path: 'emptiedSeconds',
             found: showFound(emptiedSeconds),
-            mend: 'Give the time until the bottle was empty, 5 to 3600 seconds.',
+            fix: message('measures.lance.emptied'),
           },
         ]),
   ]

@@ -1,3 +1,4 @@
+import { message, type Message, type Said } from '@/core/message/message'
 import { millilitresPerUnit, type OunceSystem } from '@/core/quantity/volume'
 import { showFound } from '@/core/result'
 import { combineStages, fractionOfDoseAdded, fractionOfDoseMadeUp, fractionFromRatio, type Mix } from './mix'
@@ -6,7 +7,7 @@ import { writeDilution } from './writeDilution'
 
 /** One way an open phrase can be meant. */
 export interface DilutionChoice {
-  readonly label: string
+  readonly label: Said
   readonly mix: Mix
 }
 
@@ -18,9 +19,9 @@ export type DilutionReading =
       /** The strength was said of a foam lance's bottle; the lance thins it again. */
       readonly inLanceBottle: boolean
     }
-  | { readonly kind: 'open'; readonly question: string; readonly choices: readonly DilutionChoice[] }
-  | { readonly kind: 'needs'; readonly need: 'bottleMillilitres'; readonly question: string }
-  | { readonly kind: 'unreadable'; readonly found: string; readonly mend: string }
+  | { readonly kind: 'open'; readonly question: Message; readonly choices: readonly DilutionChoice[] }
+  | { readonly kind: 'needs'; readonly need: 'bottleMillilitres'; readonly question: Message }
+  | { readonly kind: 'unreadable'; readonly found: string; readonly fix: Message }
 
 /** What is known beside the words. */
 export interface DilutionContext {
@@ -38,14 +39,14 @@ interface Quantity {
 type Role = 'water' | 'product' | undefined
 type Piece = Token | { readonly kind: 'quantity'; readonly quantity: Quantity }
 
-const examples = 'Write it like 1:10, 20 %, 30 ml in 20 litres, or "neat".'
+const examples = message('measures.dilution.examples')
 /** Weaker than this nobody mixes; most likely a slip of the keys. */
 const weakestFraction = 1 / 20_001
 
-const unreadable = (text: string, mend: string): DilutionReading => ({
+const unreadable = (text: string, fix: Message): DilutionReading => ({
   kind: 'unreadable',
   found: showFound(text),
-  mend,
+  fix,
 })
 const isMix = (reading: DilutionReading | null): reading is Extract<DilutionReading, { kind: 'mix' }> =>
   reading?.kind === 'mix'
@@ -58,7 +59,7 @@ function mixOf(weak: number, strong = weak): DilutionReading {
   }
 }
 
-function open(question: string, fractions: readonly (readonly [string, number])[]): DilutionReading {
+function open(question: Message, fractions: readonly (readonly [Said, number])[]): DilutionReading {
   return {
     kind: 'open',
     question,
@@ -66,8 +67,8 @@ function open(question: string, fractions: readonly (readonly [string, number])[
   }
 }
 
-const partsLabel = (product: number, water: number): string =>
-  `${product} ${product === 1 ? 'part' : 'parts'} product to ${water} ${water === 1 ? 'part' : 'parts'} water`
+const partsLabel = (product: number, water: number): Message =>
+  message('measures.dilution.parts', { product, water })
 
 /** House rule: the side that is 1 is the concentrate, whichever way round it is written. */
 function readSides(
@@ -84,22 +85,22 @@ function readSides(
   if (a === b) return mixOf(1 / 2)
   const said = `${a}${by === 'in' ? ' in ' : by === 'slash' ? '/' : ':'}${b}`
   if (by === 'in' && a < b) {
-    return open(`Is ${said} counted in the finished mix or in the water?`, [
-      [`${a} in ${b} of finished mix (${((a / b) * 100).toFixed(1)} %)`, a / b],
+    return open(message('measures.dilution.finishedOrWater', { said }), [
+      [message('measures.dilution.inFinished', { a, b, percent: (a / b) * 100 }), a / b],
       [partsLabel(a, b), a / (a + b)],
     ])
   }
   if (by === 'slash' && a === 1) {
-    return open(`Is ${said} a ratio or a fraction?`, [
+    return open(message('measures.dilution.ratioOrFraction', { said }), [
       [partsLabel(a, b), a / (a + b)],
-      [`a share of ${a}/${b} in the finished mix`, a / b],
+      [message('measures.dilution.shareOfFinished', { share: `${a}/${b}` }), a / b],
     ])
   }
   const other = a === 1 ? b : b === 1 ? a : null
   if (other !== null && other > 1) return mixOf(fractionFromRatio(other))
   // Parts of a hundred: what is named first is the product, as in 60/40.
   if (by !== 'in' && Math.abs(a + b - 100) < 1e-9) return mixOf(a / 100)
-  return open(`Which side of ${said} is the product?`, [
+  return open(message('measures.dilution.whichSide', { said }), [
     [partsLabel(a, b), a / (a + b)],
     [partsLabel(b, a), b / (a + b)],
   ])
@@ -166,7 +167,7 @@ function readVolumes(
 ): DilutionReading | null {
   const bottles = first.unit.kind === 'bottle' || second.unit.kind === 'bottle'
   if (bottles && context.bottleMillilitres === undefined) {
-    return { kind: 'needs', need: 'bottleMillilitres', question: 'How much does your lance bottle hold?' }
+    return { kind: 'needs', need: 'bottleMillilitres', question: message('measures.dilution.bottle') }
   }
   const waterFirst =
     roles[0] === 'water' || roles[1] === 'product' || (by === 'toppedWith' && roles[0] !== 'product')
@@ -187,21 +188,29 @@ function readVolumes(
   // "16 oz to 2 oz" and "50 ml + 450 ml" do not say which of the two is poured into the other.
   const isOpen = by === 'toppedWith' || ((by === 'to' || by === 'ratio') && us[1] > 1 / 2)
   if (isOpen && !rolesSaid) {
-    return open('Which of the two volumes is the product?', [
-      [`the first volume (${writeDilution({ from: first1, to: first1 })})`, first1],
-      [`the second volume (${writeDilution({ from: 1 - first1, to: 1 - first1 })})`, 1 - first1],
+    return open(message('measures.dilution.whichVolume'), [
+      [
+        message('measures.dilution.firstVolume', { strength: writeDilution({ from: first1, to: first1 }) }),
+        first1,
+      ],
+      [
+        message('measures.dilution.secondVolume', {
+          strength: writeDilution({ from: 1 - first1, to: 1 - first1 }),
+        }),
+        1 - first1,
+      ],
     ])
   }
   if (Math.abs(us[0] - imperial[0]) < 1e-9 && Math.abs(us[1] - imperial[1]) < 1e-9) return mixOf(...us)
   if (context.ounces) return mixOf(...(context.ounces === 'us' ? us : imperial))
-  const choice = (label: string, [from, to]: [number, number]): DilutionChoice => ({
-    label: `${label} (${writeDilution({ from, to })})`,
+  const choice = (system: OunceSystem, [from, to]: [number, number]): DilutionChoice => ({
+    label: message('measures.dilution.ounces', { system, strength: writeDilution({ from, to }) }),
     mix: { from, to },
   })
   return {
     kind: 'open',
-    question: 'Are these US or imperial measures?',
-    choices: [choice('US', us), choice('imperial', imperial)],
+    question: message('measures.dilution.whichOunces'),
+    choices: [choice('us', us), choice('imperial', imperial)],
   }
 }
 
@@ -296,8 +305,8 @@ function readStages(pieces: readonly Piece[], context: DilutionContext): Dilutio
  * @returns the mix, a question with its choices, something missing, or why it cannot be read
  */
 export function readDilution(text: string, context: DilutionContext = {}): DilutionReading {
-  if (text.trim() === '') return unreadable(text, `Give a strength. ${examples}`)
-  if (text.length > 200) return unreadable(text, `That is too long for a strength. ${examples}`)
+  if (text.trim() === '') return unreadable(text, message('measures.dilution.empty', { examples }))
+  if (text.length > 200) return unreadable(text, message('measures.dilution.tooLong', { examples }))
   return grouped.test(text) ? readGrouped(text, context) : readPlain(text, context)
 }
 
@@ -325,7 +334,10 @@ function readGrouped(text: string, context: DilutionContext): DilutionReading {
     ? thousands
     : {
         kind: 'open',
-        question: `Is ${number} ${number.replace(/[.,]/, '')}, or a number with decimals?`,
+        question: message('measures.dilution.thousands', {
+          written: number,
+          whole: number.replace(/[.,]/, ''),
+        }),
         choices: [thousands, decimals].map(({ mix }) => ({ label: writeDilution(mix), mix })),
       }
 }
@@ -333,17 +345,20 @@ function readGrouped(text: string, context: DilutionContext): DilutionReading {
 function readPlain(text: string, context: DilutionContext): DilutionReading {
   const split = tokenize(text)
   if ('unknown' in split)
-    return unreadable(text, `I do not know “${split.unknown.slice(0, 30)}” here. ${examples}`)
+    return unreadable(
+      text,
+      message('measures.dilution.unknown', { word: split.unknown.slice(0, 30), examples }),
+    )
   const pieces = collapseQuantities(split.tokens)
   const inLanceBottle = pieces.some((piece) => piece.kind === 'lance')
   const reading = readStages(
     pieces.filter((piece) => piece.kind !== 'lance'),
     context,
   )
-  if (!reading) return unreadable(text, `That does not make a strength. ${examples}`)
+  if (!reading) return unreadable(text, message('measures.dilution.unreadable', { examples }))
   if (reading.kind === 'mix') {
     if (!(reading.mix.from >= weakestFraction && reading.mix.to <= 1)) {
-      return unreadable(text, 'Weaker than 1:20000 is almost certainly a slip; check the numbers.')
+      return unreadable(text, message('measures.dilution.tooWeak'))
     }
     return { ...reading, inLanceBottle }
   }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import { roundToStep } from '@/core/quantity/rounding'
 
@@ -32,8 +33,11 @@ export function mixingRecipe(
     const least = Math.ceil(smallestMeasureMillilitres / 2 / fraction)
     return fail({
       path: 'totalMillilitres',
-      found: `${totalMillilitres} ml`,
-      mend: `Too little to measure: at this strength mix at least ${least} ml, or use a measure finer than ${smallestMeasureMillilitres} ml.`,
+      found: message('measures.dilution.volume', { volume: { millilitres: totalMillilitres } }),
+      fix: message('measures.dilution.tooLittle', {
+        least,
+        measure: { millilitres: smallestMeasureMillilitres },
+      }),
     })
   }
   return succeed({

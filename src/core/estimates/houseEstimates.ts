@@ -1,25 +1,31 @@
+import type { Unit } from '@/core/message/unit'
 import { log } from '@/core/quantity/portableMath'
 
 /** A coefficient that nobody published: a value to start from. Its name and its reason stand in `messages/en/estimates.json`. A shop can put its own in its place. */
 export interface Estimate {
   readonly value: number
-  readonly unit: string
+  readonly unit: Unit | null
   /** What a shop may set it to, both ends included. */
   readonly low: number
   readonly high: number
 }
 
-const one = (value: number, unit: string, low: number, high: number): Estimate => ({ value, unit, low, high })
+const one = (value: number, unit: Unit | null, low: number, high: number): Estimate => ({
+  value,
+  unit,
+  low,
+  high,
+})
 
 export const houseEstimates = {
   // Working mix a delivery lays down.
-  coverageTrigger: one(100, 'ml/m²', 10, 500),
-  coveragePumpFoamer: one(100, 'ml/m²', 10, 500),
-  coverageLance: one(100, 'ml/m²', 10, 1000),
-  coverageBrush: one(60, 'ml/m²', 5, 300),
-  coverageCloth: one(13, 'ml/m²', 1, 200),
-  coverageCoating: one(6, 'ml/m²', 1, 100),
-  coverageSprayRinse: one(42, 'ml/m²', 5, 200),
+  coverageTrigger: one(100, 'mlPerSquareMetre', 10, 500),
+  coveragePumpFoamer: one(100, 'mlPerSquareMetre', 10, 500),
+  coverageLance: one(100, 'mlPerSquareMetre', 10, 1000),
+  coverageBrush: one(60, 'mlPerSquareMetre', 5, 300),
+  coverageCloth: one(13, 'mlPerSquareMetre', 1, 200),
+  coverageCoating: one(6, 'mlPerSquareMetre', 1, 100),
+  coverageSprayRinse: one(42, 'mlPerSquareMetre', 5, 200),
   tarFewMillilitres: one(8, 'ml', 1, 100),
   tarPepperedMillilitres: one(40, 'ml', 5, 200),
   openWheelWaste: one(0.35, 'share', 0, 2),
@@ -73,24 +79,24 @@ export const houseEstimates = {
   paceTrust: one(4, 'times', 0.5, 100),
 
   // How long it stays wet, and what that costs.
-  filmThin: one(50, 'g/m²', 5, 300),
-  filmFoam: one(120, 'g/m²', 10, 500),
-  filmGel: one(200, 'g/m²', 10, 800),
+  filmThin: one(50, 'gramsPerSquareMetre', 5, 300),
+  filmFoam: one(120, 'gramsPerSquareMetre', 10, 500),
+  filmGel: one(200, 'gramsPerSquareMetre', 10, 800),
   wetMargin: one(0.7, 'share', 0.2, 1),
   secondsReMist: one(12, 's', 2, 120),
   secondsToolChange: one(4, 's', 0, 60),
   secondsWalk: one(6, 's', 0, 120),
-  coolEnoughCelsius: one(35, '°C', 20, 60),
+  coolEnoughCelsius: one(35, 'celsius', 20, 60),
   shareBarrel: one(0.4, 'share', 0.05, 0.9),
   shareFace: one(0.35, 'share', 0.05, 0.9),
 
   // What a product removes: K by rating, and what changes it.
-  removalRating1: one(log(2), 'e-folds', 0.1, 2),
-  removalRating2: one(log(4), 'e-folds', 0.2, 3),
-  removalRating3: one(log(10), 'e-folds', 0.4, 5),
-  removalRating4: one(log(33), 'e-folds', 0.8, 7),
-  strengthExponent: one(0.6, '', 0, 1.5),
-  q10: one(1.5, '', 1, 3),
+  removalRating1: one(log(2), 'eFolds', 0.1, 2),
+  removalRating2: one(log(4), 'eFolds', 0.2, 3),
+  removalRating3: one(log(10), 'eFolds', 0.4, 5),
+  removalRating4: one(log(33), 'eFolds', 0.8, 7),
+  strengthExponent: one(0.6, null, 0, 1.5),
+  q10: one(1.5, null, 1, 3),
   mechanicsNone: one(0.4, 'factor', 0.05, 1),
   mechanicsSoft: one(1, 'factor', 0.3, 2),
   mechanicsStiff: one(1.4, 'factor', 0.5, 3),
@@ -149,13 +155,13 @@ export const houseEstimates = {
   wheelsOffDays: one(182, 'days', 14, 2000),
   torqueFirstKilometres: one(50, 'km', 5, 500),
   torqueLastKilometres: one(100, 'km', 10, 1000),
-  resinGramsPerLitre: one(25, 'g/l', 1, 100),
+  resinGramsPerLitre: one(25, 'gramsPerLitre', 1, 100),
   clogMost: one(0.7, 'share', 0.1, 0.95),
 
   // What things are worth against each other in the balanced plan.
-  minuteValueMinor: one(60, 'minor units/min', 0, 1000),
-  renewalValueMinor: one(900, 'minor units/wheel', 0, 50_000),
-  riskValueMinor: one(250, 'minor units', 0, 10_000),
+  minuteValueMinor: one(60, 'minorPerMinute', 0, 1000),
+  renewalValueMinor: one(900, 'minorPerWheel', 0, 50_000),
+  riskValueMinor: one(250, 'minor', 0, 10_000),
 
   // Dirt expected since the last clean, per 1000 km on a front wheel with ordinary pads.
   dustPer1000Km: one(1.6, 'amount', 0, 10),

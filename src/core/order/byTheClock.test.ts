@@ -27,7 +27,7 @@ it(
           expect(sayInEnglish(plan.headline)).toContain(
             sayInEnglish(message('common.asItIs', { text: { seconds: endSeconds } })),
           )
-        for (const { mend } of said) expect(mend).not.toBe('')
+        for (const { fix } of said) expect(fix).not.toBe('')
       }),
       { numRuns: 30 * times },
     )

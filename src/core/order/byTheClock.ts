@@ -25,7 +25,7 @@ export function shortfallsByTheClock(
         {
           corners: corners.map(({ position }) => position),
           text,
-          mend: message('reasons.limits.waiting', { time: { seconds: endSeconds } }),
+          fix: message('reasons.limits.waiting', { time: { seconds: endSeconds } }),
         },
       ]
 }

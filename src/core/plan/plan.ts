@@ -120,7 +120,7 @@ export const takesOff = ({ stopsDwellOf, alsoStops = [] }: Step, stageId: string
 export interface Shortfall {
   readonly corners: readonly Position[]
   readonly text: Said
-  readonly mend: Said
+  readonly fix: Said
 }
 
 export interface ProductAmount {

@@ -75,7 +75,7 @@ describe('with what is left of kit and cabinet', () => {
           expect([act, tools.length > 0]).toEqual([act, true])
         }
       const said = inEnglish(plan.shortfalls)
-        .map(({ text, mend }) => `${text} ${mend}`)
+        .map(({ text, fix }) => `${text} ${fix}`)
         .join('\n')
       if (plan.steps.length > 0 && !owns(job, 'towel') && !owns(job, 'blower') && !job.conditions.raining)
         expect(said).toMatch(/towel/)

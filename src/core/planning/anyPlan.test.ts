@@ -121,10 +121,10 @@ describe('the plan of any job', () => {
     },
   )
 
-  holds('says with every refusal what is wrong and what would mend it', ({ shortfalls }) => {
-    for (const { text, mend, corners } of inEnglish(shortfalls)) {
+  holds('says with every refusal what is wrong and what would fix it', ({ shortfalls }) => {
+    for (const { text, fix, corners } of inEnglish(shortfalls)) {
       expect(text.length).toBeGreaterThan(15)
-      expect(mend.length).toBeGreaterThan(10)
+      expect(fix.length).toBeGreaterThan(10)
       expect(corners.length).toBeGreaterThan(0)
     }
   })

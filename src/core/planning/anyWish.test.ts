@@ -38,7 +38,7 @@ describe('what a person pins', () => {
       if (uses(plan, product.id) || plan.steps.length === 0) return
       const said = plan.shortfalls.find(({ text }) => says(text, 'reasons.pin.unused'))
       expect([product.name, said !== undefined]).toEqual([product.name, true])
-      if (says(said?.mend, 'reasons.pin.notEntered'))
+      if (says(said?.fix, 'reasons.pin.notEntered'))
         for (const soil of soils)
           if (ratingOf(product, soil) > 1)
             expect(

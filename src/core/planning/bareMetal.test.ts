@@ -56,6 +56,6 @@ describe('bare metal', () => {
     )
     expect(plan.stages.filter(({ kind }) => kind === 'wash').map(({ rounds }) => rounds)).toEqual([1])
     expect(plan.secondRounds).toHaveLength(1)
-    expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('Check the wet wheel')
+    expect(plan.shortfalls.map(({ fix }) => fix).join(' ')).toContain('Check the wet wheel')
   })
 })

@@ -29,7 +29,7 @@ export const sayShort = (plan: Plan): Shortfall[] =>
             left: millilitres(stockMillilitres),
             needed: millilitres(concentrateMillilitres),
           }),
-    mend: message('reasons.stock.getMore'),
+    fix: message('reasons.stock.getMore'),
   }))
 
 /** Bottles that were too empty and were replaced. */
@@ -47,5 +47,5 @@ export const sayReplaced = (wanted: Plan, made: Plan): Shortfall[] =>
               product: productName,
               left: millilitres(stockMillilitres),
             }),
-      mend: message('reasons.stock.planAgain'),
+      fix: message('reasons.stock.planAgain'),
     }))

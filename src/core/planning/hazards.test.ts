@@ -20,7 +20,7 @@ const planOf = (corner: Partial<Corner>, job: Partial<Job> = {}): Spoken<Plan> =
 const familiesOf = ({ stages }: Spoken<Plan>, kind: string): string[] =>
   stages.filter((stage) => stage.kind === kind).map(({ family }) => family)
 const saidBy = ({ shortfalls }: Spoken<Plan>): string =>
-  shortfalls.map(({ text, mend }) => `${text} ${mend}`).join('\n')
+  shortfalls.map(({ text, fix }) => `${text} ${fix}`).join('\n')
 const state = (finish: FinishState['finish']): FinishState => ({ finish, condition: 'sound' })
 
 describe('a product whose note speaks of chlorine bleach', () => {

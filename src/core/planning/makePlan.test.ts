@@ -68,7 +68,7 @@ describe('what is chosen', () => {
     const hot = plainConditions({ airCelsius: 25, surfaceCelsius: 80 })
     const plan = inEnglish(makePlan(job(fourCorners({ loads: heavy }), { conditions: hot })))
     expect(plan.stages.filter(({ kind }) => kind !== 'protect' && kind !== 'dress')).toEqual([])
-    expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('cool')
+    expect(plan.shortfalls.map(({ fix }) => fix).join(' ')).toContain('cool')
   })
 
   it('says what is missing when the cabinet cannot do it', () => {

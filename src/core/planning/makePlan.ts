@@ -57,7 +57,7 @@ export function makePlan(job: Job): Plan {
 
 const emptyCabinet = {
   text: message('reasons.cabinet.empty'),
-  mend: message('reasons.cabinet.emptyFix'),
+  fix: message('reasons.cabinet.emptyFix'),
 }
 
 function planOf(job: Job): Plan {
@@ -94,14 +94,14 @@ function refused(job: Job, left: readonly Shortfall[], all: readonly Position[])
   return withoutWork(stockedPlan(job), first ? notNowWhere(first, all) : nothingToDo, left)
 }
 
-const notNowWhere = ({ corners, text, mend }: Shortfall, all: readonly Position[]): Message =>
+const notNowWhere = ({ corners, text, fix }: Shortfall, all: readonly Position[]): Message =>
   corners.length < all.length
-    ? message('reasons.headline.notNowAt', { where: sayWhere(corners, all), text, fix: mend })
-    : message('reasons.headline.notNow', { text, fix: mend })
+    ? message('reasons.headline.notNowAt', { where: sayWhere(corners, all), text, fix: fix })
+    : message('reasons.headline.notNow', { text, fix: fix })
 
 const nothingToDo = message('reasons.headline.nothingToDo')
 
-const notLikeThis = ({ text, mend }: Pick<Shortfall, 'text' | 'mend'>): Message =>
-  message('reasons.headline.notLikeThis', { text, fix: mend })
+const notLikeThis = ({ text, fix }: Pick<Shortfall, 'text' | 'fix'>): Message =>
+  message('reasons.headline.notLikeThis', { text, fix: fix })
 
 const nothingHeadline = ({ shortfalls: [first] }: Plan): Message => (first ? notLikeThis(first) : nothingToDo)

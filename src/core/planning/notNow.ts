@@ -15,7 +15,7 @@ export function sayCuring(job: Job): Shortfall[] {
         {
           corners,
           text: message('reasons.now.cures', { wheels: sayWheels(corners, positionsOf(job.corners)) }),
-          mend: message('reasons.now.curesFix'),
+          fix: message('reasons.now.curesFix'),
         },
       ]
 }

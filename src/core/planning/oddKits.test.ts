@@ -26,7 +26,7 @@ const job = (more: Partial<Job> = {}, grade: Grade = 2): Job =>
 const withProducts = (change: (product: Product) => Product): Job =>
   job({ cabinet: job().cabinet.map(change) })
 const said = ({ headline, shortfalls }: Spoken<Plan>): string =>
-  [headline, ...shortfalls.flatMap(({ text, mend }) => [text, mend])].join(' ')
+  [headline, ...shortfalls.flatMap(({ text, fix }) => [text, fix])].join(' ')
 const acts = ({ steps }: Spoken<Plan>) => steps.map(({ act }) => act)
 
 describe('labels that leave no time', () => {

@@ -62,7 +62,7 @@ export function notNow(job: Job, timings: readonly StageTiming[]): Shortfall[] {
     {
       corners: corners.map(({ position }) => position),
       text: late[0]?.text ?? '',
-      mend:
+      fix:
         hour === null
           ? message(isShaded ? 'reasons.now.coolWithWater' : 'reasons.now.shadeOrCool')
           : isShaded

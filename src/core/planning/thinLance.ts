@@ -16,7 +16,7 @@ export function sayThinLance({ equipment }: Job, stages: readonly Stage[]): Shor
     {
       corners: [...new Set(foamed.flatMap(({ corners }) => corners))],
       text: message('reasons.cabinet.thinLance', { products, parts: Math.round(1 / share) }),
-      mend: message('reasons.cabinet.thinLanceFix'),
+      fix: message('reasons.cabinet.thinLanceFix'),
     },
   ]
 }

@@ -12,7 +12,7 @@ const light = {
 } as const
 const saidFor = (corner: Partial<Corner>, job: Partial<Job>): string =>
   inEnglish(makePlan(testJob(fourCorners(corner), job)))
-    .shortfalls.map(({ text, mend }) => `${text} ${mend}`)
+    .shortfalls.map(({ text, fix }) => `${text} ${fix}`)
     .join('\n')
 const within = (minutesAllowed: number) =>
   ({ prefer: 'gentlest', pinned: [], forbidden: [], minutesAllowed }) as const

@@ -99,7 +99,7 @@ export function sayTooFewMinutes(
   return {
     corners,
     text,
-    mend: sentences(sayWhatToLeave(job, stages, steps, lighterService), lighterService),
+    fix: sentences(sayWhatToLeave(job, stages, steps, lighterService), lighterService),
   }
 }
 

@@ -37,7 +37,7 @@ export function sayTooShort(job: Job): Shortfall[] {
         from: { dwellSeconds: min },
         to: { dwellSeconds: max },
       }),
-      mend: message('reasons.cabinet.noTimeFix'),
+      fix: message('reasons.cabinet.noTimeFix'),
     },
   ]
 }

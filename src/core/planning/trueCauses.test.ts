@@ -67,9 +67,9 @@ const causes: readonly (readonly [keys: readonly string[], without: (job: Job) =
   [['reasons.shortfall.planWater'], (job) => ({ ...job, service: 'maintain' })],
 ] // prettier-ignore
 
-const isAbout = ({ text, mend }: Shortfall, keys: readonly string[]): boolean =>
-  keys.some((key) => says(text, key) || says(mend, key))
-const said = ({ text, mend }: Shortfall): string => JSON.stringify([text, mend])
+const isAbout = ({ text, fix }: Shortfall, keys: readonly string[]): boolean =>
+  keys.some((key) => says(text, key) || says(fix, key))
+const said = ({ text, fix }: Shortfall): string => JSON.stringify([text, fix])
 
 describe('a refusal', () => {
   it(
@@ -95,8 +95,8 @@ describe('a refusal', () => {
     () =>
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          for (const { text, mend } of inEnglish(makePlan(job).shortfalls))
-            expect(`${text} > ${mend}`).toMatch(
+          for (const { text, fix } of inEnglish(makePlan(job).shortfalls))
+            expect(`${text} > ${fix}`).toMatch(
               /> .*\b(add|plan|come back|move|leave|look|wash|measure|allow|due|choose|work|clean the one|instead|reach|restoration|another day|second visit|wheel off)\b/i,
             )
         }),

@@ -97,7 +97,7 @@ describe('wishes', () => {
     expect(hurried.shortfalls.some(({ text }) => says(text, 'reasons.limits'))).toBe(false)
     const impossible = planned({ minutesAllowed: 3 })
     expect(impossible.shortfalls.some(({ text }) => says(text, 'reasons.limits.tooFew'))).toBe(true)
-    expect(inEnglish(impossible.shortfalls).some(({ mend }) => /takes \d+ min/.test(mend))).toBe(true)
+    expect(inEnglish(impossible.shortfalls).some(({ fix }) => /takes \d+ min/.test(fix))).toBe(true)
     expect(impossible.stages.length).toBeGreaterThan(0)
     expect(
       planned({ costAllowedMinor: 1 }).shortfalls.some(({ text }) => says(text, 'reasons.limits.money')),
@@ -193,7 +193,7 @@ it('a coating that is pinned in the rain stays away for the rain', () => {
       wishes: { prefer: 'gentlest', pinned, forbidden: [] },
     }),
   ).shortfalls.find(({ text }) => says(text, 'reasons.pin.unused'))
-  expect(says(said?.mend, 'ruleBook.dryWorkInRain')).toBe(true)
+  expect(says(said?.fix, 'ruleBook.dryWorkInRain')).toBe(true)
 })
 
 it('a strong product that is pinned says so, and is compared with none', () => {

@@ -148,7 +148,7 @@ function sayBeyondLimits(job: Job, { stages, steps, operatorSeconds, costMinor }
   return {
     corners: job.corners.map(({ position }) => position),
     text: message('reasons.limits.money'),
-    mend:
+    fix:
       costMinor > costAllowedMinor ? message('reasons.limits.moneyFix') : message('reasons.limits.bothFix'),
   }
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { DrivenSince } from './record'
 import { millisecondsPerDay } from './seasons'
@@ -60,26 +61,27 @@ export function checkReading(
   readings: readonly OdometerReading[],
   now: Date,
 ): Result<null> {
-  const refuse = (mend: string) => fail({ path: 'kilometres', found: String(kilometres), mend })
+  const refuse = (fix: Message) => fail({ path: 'kilometres', found: String(kilometres), fix })
   if (at > now)
     return fail({
       path: 'at',
       found: at.toISOString(),
-      mend: 'Give a day that has been; it is read, not guessed.',
+      fix: message('measures.odometer.future'),
     })
   const before = readings.filter((one) => one.at <= at).at(-1)
   const after = readings.find((one) => one.at > at)
   if (before && kilometres < before.kilometres)
-    return refuse(
-      `It stood at ${Math.round(before.kilometres)} km before; an odometer does not go back. Read it again.`,
-    )
+    return refuse(message('measures.odometer.back', { km: Math.round(before.kilometres) }))
   if (after && kilometres > after.kilometres)
-    return refuse(`It stands at ${Math.round(after.kilometres)} km later; this reading must be lower.`)
+    return refuse(message('measures.odometer.ahead', { km: Math.round(after.kilometres) }))
   if (before) {
     const days = Math.max(1, (at.getTime() - before.at.getTime()) / millisecondsPerDay)
     if ((kilometres - before.kilometres) / days > maxKilometresPerDay)
       return refuse(
-        `That would be ${Math.round((kilometres - before.kilometres) / days)} km a day since the last reading, ${Math.round(before.kilometres)} km. Count the digits.`,
+        message('measures.odometer.tooFar', {
+          perDay: Math.round((kilometres - before.kilometres) / days),
+          km: Math.round(before.kilometres),
+        }),
       )
   }
   return succeed(null)

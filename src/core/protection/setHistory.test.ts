@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkReading, drivenBy } from './drivenBy'
@@ -33,11 +34,11 @@ describe('driving', () => {
     ['goes back', 900, '2026-06-01', 'does not go back'],
     ['jumps a million', 1_001_000, '2026-06-01', 'Count the digits'],
     ['is above a later one', 5000, '2025-12-24', 'must be lower'],
-    ['is of tomorrow', 1200, '2026-07-16', 'a day that has been'],
+    ['is of tomorrow', 1200, '2026-07-16', 'the day it was read'],
   ])('a reading that %s is refused', (_, kilometres, at, words) => {
     const readings = [{ at: day('2026-01-01'), kilometres: 1000 }]
     const checked = checkReading({ at: day(at), kilometres }, readings, now)
-    expect(checked.ok ? '' : checked.problems[0]!.mend).toContain(words)
+    expect(checked.ok ? '' : inEnglish(checked.problems)[0]!.fix).toContain(words)
   })
   it('takes a plausible one', () => {
     expect(

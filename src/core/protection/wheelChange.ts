@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Stored } from './record'
 
@@ -42,12 +43,12 @@ export const isStoredAt = (
 export function checkWheelChange(at: Date, changes: readonly WheelChange[], now: Date): Result<null> {
   const last = changes.at(-1)
   if (at > now)
-    return fail({ path: 'at', found: at.toISOString(), mend: 'Take a change down when the wheels are on.' })
+    return fail({ path: 'at', found: at.toISOString(), fix: message('problems.wheelChange.future') })
   if (last && at <= last.at)
     return fail({
       path: 'at',
       found: at.toISOString(),
-      mend: 'The wheels were changed again after that. Give a later day, or take the later change back first.',
+      fix: message('problems.wheelChange.later'),
     })
   return succeed(null)
 }

@@ -22,7 +22,7 @@ import type { Tool } from '@/core/tools/tool'
 import type { Zone } from '@/core/wheel/zone'
 
 /** What stays undone, and what would help. */
-export type Undone = readonly [text: Said, mend: Said]
+export type Undone = readonly [text: Said, fix: Said]
 
 /** Products the person ruled out that would take a soil of a group, the best first. */
 const ruledOut = ({ group }: GroupChoice, soil: WheelSoil, job: Job): Product[] =>
@@ -143,7 +143,7 @@ const keptFor = {
   paint: 'reasons.shortfall.keptForPaint',
 } as const
 
-/** What is wrong with a tool that would fit, with the mend. */
+/** What is wrong with a tool that would fit, with the fix. */
 function toolMend({ name: tool, state, dedicatedTo }: Tool, zone: Zone): Message {
   if (state === 'dropped') return message('reasons.shortfall.dropped', { tool })
   if (state === 'worn') return message('reasons.shortfall.worn', { tool })

@@ -60,7 +60,7 @@ export function sayStaysOn(job: Job): Shortfall[] {
       soils.length === 1
         ? message('reasons.stays.soilOne', { soil, visit })
         : message('reasons.stays.soilMany', { soil, visit })
-    return [{ corners: first.corners, text, mend: dueOf(first.grade) }]
+    return [{ corners: first.corners, text, fix: dueOf(first.grade) }]
   })
 }
 
@@ -71,7 +71,7 @@ export function sayNothingDries(job: Job): Shortfall[] {
     {
       corners: job.corners.map(({ position }) => position),
       text: message('reasons.stays.drySpots'),
-      mend: message('reasons.stays.drySpotsFix'),
+      fix: message('reasons.stays.drySpotsFix'),
     },
   ]
 }
@@ -92,7 +92,7 @@ export function sayTooMuchForQuick(job: Job): Shortfall[] {
           {
             corners: positionsOf(dirty),
             text: message('reasons.stays.tooMuchForQuick'),
-            mend: message('reasons.stays.planMaintenance'),
+            fix: message('reasons.stays.planMaintenance'),
           },
         ]
       : []),
@@ -101,7 +101,7 @@ export function sayTooMuchForQuick(job: Job): Shortfall[] {
           {
             corners: positionsOf(bare),
             text: message('reasons.stays.bareForQuick'),
-            mend: message('reasons.stays.planProtection'),
+            fix: message('reasons.stays.planProtection'),
           },
         ]
       : []),

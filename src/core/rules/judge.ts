@@ -177,7 +177,7 @@ const isOfToday = (rule: Rule): boolean =>
     rule.humidityAboveShare,
   ].some((limit) => limit !== undefined)
 
-/** Strictest first, what lasts before what another day mends; ties by id, so that the same facts always read the same. */
+/** Strictest first, what lasts before what another day fixes; ties by id, so that the same facts always read the same. */
 export const byStrictness = (a: Rule, b: Rule): number =>
   strictness(b.verdict) - strictness(a.verdict) ||
   Number(b.safety) - Number(a.safety) ||

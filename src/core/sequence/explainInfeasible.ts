@@ -1,3 +1,4 @@
+import { message, type Said } from '@/core/message/message'
 import { itemAt } from '@/core/sequence/problem/packed'
 import type { Lag, SequenceProblem } from '@/core/sequence/problem/problem'
 import { solveSequence } from './solve'
@@ -100,15 +101,19 @@ export function brokenLagOf(problem: SequenceProblem, place: number): BrokenLag 
   return best ?? (limited[0] === undefined ? null : say(limited[0], null))
 }
 
-/** What would help, the smallest change first, in words; empty where nothing of it does. */
-export function helpFor({ neededSeconds, maxSeconds, sections, secondPersonHelps }: BrokenLag): string {
-  const parts = ['', '', 'halves', 'thirds', 'quarters']
+/** What would help, the smallest change first; empty where nothing of it does. */
+export function helpFor({ neededSeconds, maxSeconds, sections, secondPersonHelps }: BrokenLag): Said {
   const ways = [
-    sections === null ? '' : `work it in ${parts[sections]}`,
-    neededSeconds === null
-      ? ''
-      : `keep it wet ${neededSeconds - maxSeconds} s longer (${neededSeconds} s), by foam or in the shade`,
-    secondPersonHelps ? 'take a second person' : '',
-  ].filter(Boolean)
-  return ways.length === 0 ? '' : `It can be kept if you ${ways.join(', or ')}.`
+    ...(sections === null ? [] : [message('problems.sequence.helps.parts', { count: sections })]),
+    ...(neededSeconds === null
+      ? []
+      : [
+          message('problems.sequence.helps.wetLonger', {
+            more: neededSeconds - maxSeconds,
+            seconds: neededSeconds,
+          }),
+        ]),
+    ...(secondPersonHelps ? [message('problems.sequence.helps.second')] : []),
+  ]
+  return ways.length === 0 ? '' : message('problems.sequence.helps.if', { ways: { either: ways } })
 }

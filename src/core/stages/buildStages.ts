@@ -97,7 +97,7 @@ export function buildStages(
   const dries = wheel.length > 0 ? sayNothingDries(job) : []
   // Where nothing goes at all, its reason is enough.
   const besides = drafts.length > 0 ? [...dries, ...sayStaysOn(job), ...sayTooMuchForQuick(job)] : []
-  for (const said of besides) miss(said.corners, said.text, said.mend)
+  for (const said of besides) miss(said.corners, said.text, said.fix)
   const unpaid = drafts.map((draft, index) => stageOf(draft, index, job))
   const fills = fillsOf(job, unpaid)
   return {

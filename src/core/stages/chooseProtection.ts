@@ -85,7 +85,7 @@ export interface RefusedProtection {
   readonly productName: string
   readonly reason: Said
   /** What would help, where it is not the weather or the finish. */
-  readonly mend: Message | null
+  readonly fix: Message | null
 }
 
 export interface ProtectionPick {
@@ -112,7 +112,7 @@ const pinnedFirst = (wanted: Wanted, job: Job): Wanted =>
     return Number(isPinned(b)) - Number(isPinned(a))
   })
 
-/** What the kit lacks for putting something on, with the mend; null: nothing. */
+/** What the kit lacks for putting something on, with the fix; null: nothing. */
 function lackOf(
   { family: id }: Product,
   job: Job,
@@ -122,29 +122,29 @@ function lackOf(
   if (id === 'ceramicCoating' && stays !== null)
     return {
       reason: message('reasons.notToday.sealsIn', { soil: term('soil', stays) }),
-      mend: message('reasons.notToday.coatLater'),
+      fix: message('reasons.notToday.coatLater'),
     }
   if (family.purpose === 'protect' && family.onWet) return null
   if (!canDry(job))
     return {
       reason: message('reasons.notToday.nothingDries'),
-      mend: message('reasons.notToday.addDryer'),
+      fix: message('reasons.notToday.addDryer'),
     }
   if (family.surfaces.includes('tyre'))
     return hasClean('applicator', job, 'tyre')
       ? null
       : {
           reason: message('reasons.notToday.noTyreApplicator'),
-          mend: message('reasons.notToday.addTyreApplicator'),
+          fix: message('reasons.notToday.addTyreApplicator'),
         }
   if (id === 'ceramicCoating' && !hasClean('applicator', job, 'wheel'))
     return {
       reason: message('reasons.notToday.noWheelApplicator'),
-      mend: message('reasons.notToday.addWheelApplicator'),
+      fix: message('reasons.notToday.addWheelApplicator'),
     }
   return hasCloth(job)
     ? null
-    : { reason: message('reasons.notToday.noTowel'), mend: message('reasons.notToday.addTowels') }
+    : { reason: message('reasons.notToday.noTowel'), fix: message('reasons.notToday.addTowels') }
 }
 
 /** A product that may not go on, and why not. */
@@ -154,7 +154,7 @@ interface Refusal {
   readonly lack: Omit<RefusedProtection, 'productName'> | null
 }
 
-/** The first choice with its reason; where all were refused, the reason they share: mending another would bring nothing. */
+/** The first choice with its reason; where all were refused, the reason they share: fixing another would bring nothing. */
 function firstOf(refusals: readonly Refusal[]): RefusedProtection | null {
   const [first] = refusals
   if (!first) return null
@@ -164,7 +164,7 @@ function firstOf(refusals: readonly Refusal[]): RefusedProtection | null {
   const shared = against(first).find(({ id }) =>
     refusals.every((one) => against(one).some((rule) => rule.id === id)),
   )
-  return { productName: product.name, reason: (shared ?? judgement.rules[0])?.reason ?? '', mend: null }
+  return { productName: product.name, reason: (shared ?? judgement.rules[0])?.reason ?? '', fix: null }
 }
 
 function firstAllowed(

@@ -103,10 +103,10 @@ export function finishDrafts(
         miss(
           [corner.position],
           message('reasons.notToday.text', { product: refused.productName, reason: refused.reason }),
-          choice || refused.mend
+          choice || refused.fix
             ? sentences(
                 choice && message('reasons.notToday.insteadOf', { product: choice.product.name }),
-                refused.mend,
+                refused.fix,
               )
             : message('reasons.notToday.leaveClean'),
         )
@@ -121,7 +121,7 @@ export function finishDrafts(
       miss(
         [corner.position],
         message('reasons.notToday.notDressed', { reason: refused.reason }),
-        refused.mend ?? message('reasons.notToday.leaveTyre'),
+        refused.fix ?? message('reasons.notToday.leaveTyre'),
       )
   }
   return { drafts: [...protect, ...dress], protections }

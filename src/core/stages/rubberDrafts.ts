@@ -41,7 +41,7 @@ export function rubberDrafts(
     if (surface === 'arch' && service.arches === 'bySchool') methods.add(sayMethod('arches', job.schools))
     const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job, candidates)
     const positions = corners.map(({ position }) => position)
-    if (shortfall) miss(positions, shortfall.text, shortfall.mend)
+    if (shortfall) miss(positions, shortfall.text, shortfall.fix)
     if (school) methods.add(school)
     if (!stage) continue
     const site = rubberToolSite(job, surface)

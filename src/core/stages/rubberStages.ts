@@ -27,7 +27,7 @@ const keptOff = (product: Product, corners: readonly Corner[], job: Job, fractio
 export interface RubberChoice {
   readonly stage: RubberStage | null
   readonly keepOffWheel: boolean
-  readonly shortfall: { readonly text: Said; readonly mend: Said } | null
+  readonly shortfall: { readonly text: Said; readonly fix: Said } | null
   /** The shop setting that decided, if one did. */
   readonly school: Message | null
 }
@@ -69,7 +69,7 @@ function sayNothingFor(
   if (out)
     return {
       text: message('reasons.shortfall.rubber.ruledOut', { surface: noun, product: out.productName }),
-      mend: message(
+      fix: message(
         isTyre ? 'reasons.shortfall.rubber.allowOrAddTyre' : 'reasons.shortfall.rubber.allowOrAddArch',
       ),
     }
@@ -77,14 +77,14 @@ function sayNothingFor(
   if (barred)
     return {
       text: message('reasons.shortfall.rubber.barred', { surface: noun, product: barred.productName }),
-      mend: barred.reason,
+      fix: barred.reason,
     }
   return {
     text:
       soils.length > 0
         ? message('reasons.shortfall.rubber.nothingFor', { soils, surface: noun })
         : message('reasons.shortfall.rubber.nothing', { surface: noun }),
-    mend: add,
+    fix: add,
   }
 }
 
@@ -103,7 +103,7 @@ function sayNotEnough(
       surface: nouns[surface],
       soils,
     }),
-    mend: out?.enough
+    fix: out?.enough
       ? message('reasons.shortfall.rubber.strongerOut', { product: out.productName })
       : message('reasons.shortfall.rubber.checkFoam'),
   }

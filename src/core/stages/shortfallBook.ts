@@ -3,19 +3,19 @@ import type { Shortfall } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
 
 /** Says a thing that stays undone at some wheels. */
-export type Miss = (corners: readonly Position[], text: Said, mend: Said) => void
+export type Miss = (corners: readonly Position[], text: Said, fix: Said) => void
 
 /** What a plan cannot do, each thing once with all its wheels. */
 export class ShortfallBook {
   readonly #byText = new Map<string, Shortfall>()
 
-  readonly miss: Miss = (corners, text, mend) => {
+  readonly miss: Miss = (corners, text, fix) => {
     const mark = JSON.stringify(text)
     const known = this.#byText.get(mark)
     this.#byText.set(mark, {
       corners: [...new Set([...(known?.corners ?? []), ...corners])],
       text,
-      mend: known?.mend ?? mend,
+      fix: known?.fix ?? fix,
     })
   }
 

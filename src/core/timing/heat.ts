@@ -47,7 +47,7 @@ export function forbiddenNow(job: Job): Shortfall[] {
     ...[...byRule].map(([rule, corners]) => ({
       corners: corners.map(({ position }) => position),
       text: rule.reason,
-      mend:
+      fix:
         rule.id === 'frost'
           ? message('reasons.now.heated')
           : (whenItGoes(rule.id, corners, job) ?? message('reasons.now.letCool')),
@@ -67,6 +67,6 @@ function notCooling({ corners, conditions, estimates }: Job): Shortfall[] {
       wheel: term('wheel', position),
       temperature: { celsius },
     }),
-    mend: message('reasons.now.notCoolingFix'),
+    fix: message('reasons.now.notCoolingFix'),
   }))
 }

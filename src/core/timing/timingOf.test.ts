@@ -96,7 +96,7 @@ describe('a plan in the sun', () => {
     const plan = black({ airCelsius: 38, exposure: 'fullSun', windKilometresPerHour: 2, humidityShare: 0.1 })
     expect(plan.steps).toEqual([])
     expect(plan.headline).toMatch(/^Not now/)
-    expect(plan.shortfalls.map(({ mend }) => mend).join(' ')).toContain('into the shade')
+    expect(plan.shortfalls.map(({ fix }) => fix).join(' ')).toContain('into the shade')
   })
 })
 

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { readTyreCode } from './tyreCode'
@@ -62,7 +63,7 @@ test.each([
   expect(tyre.ok).toBe(false)
   if (tyre.ok) return
   expect(tyre.problems[0]?.path).toBe(path)
-  expect(tyre.problems[0]?.mend.length).toBeGreaterThan(20)
+  expect(inEnglish(tyre.problems)[0]?.fix.length).toBeGreaterThan(20)
 })
 
 test('a wider, taller or larger-rimmed tyre is never smaller outside', () => {

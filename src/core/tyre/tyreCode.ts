@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 
 export const tyreKinds = ['passenger', 'lightTruck', 'commercial', 'trailer', 'motorcycle'] as const
@@ -17,7 +18,7 @@ export interface Tyre {
 
 export const millimetresPerInch = 25.4
 
-const examples = 'Write it as on the sidewall: 255/35 R19, LT265/70 R17, 195/75 R16C, or 31x10.50 R15.'
+const examples = message('measures.tyre.examples')
 
 const metric =
   /^(P|LT|ST)?\s*(\d{2,3})\s*\/\s*(\d{2,3})\s*-?\s*(ZR|R|D|B|-)?\s*(\d{1,2}(?:\.5)?)\s*(LT|C|CP)?\s*(?:M\s*\/?\s*C)?\s*(?:(\(?\d{2,3}(?:\s*\/\s*\d{2,3})?\s*[A-Z]\d?\)?))?\s*(XL|RF|EXTRA LOAD)?$/
@@ -36,12 +37,11 @@ function kindOf(prefix: string | undefined, suffix: string | undefined, motorcyc
 }
 
 const between = (
-  path: string,
+  path: 'width' | 'aspect' | 'rim' | 'outerDiameter',
   value: number,
   low: number,
   high: number,
-  unit: string,
-  what: string,
+  unit: 'mm' | '%' | 'in',
 ): Problem[] =>
   value >= low && value <= high
     ? []
@@ -49,7 +49,7 @@ const between = (
         {
           path,
           found: `${value} ${unit}`,
-          mend: `The ${what} of a road wheel lies between ${low} and ${high} ${unit}; check the code.`,
+          fix: message('measures.tyre.range', { part: path, low, high, unit }),
         },
       ]
 
@@ -61,9 +61,9 @@ const between = (
  */
 export function readTyreCode(code: string): Result<Tyre> {
   const text = code.normalize('NFKC').toUpperCase().replace(',', '.').replaceAll(/\s+/g, ' ').trim()
-  if (text === '') return fail({ path: '', found: '""', mend: `Give the tyre code. ${examples}` })
+  if (text === '') return fail({ path: '', found: '""', fix: message('measures.tyre.empty', { examples }) })
   if (text.length > 60)
-    return fail({ path: '', found: showFound(code), mend: `That is too long for a tyre code. ${examples}` })
+    return fail({ path: '', found: showFound(code), fix: message('measures.tyre.tooLong', { examples }) })
   const plain = metric.exec(text)
   if (plain) {
     const [, prefix, width = '', aspect = '', construction, rim = '', suffix, service] = plain
@@ -72,9 +72,9 @@ export function readTyreCode(code: string): Result<Tyre> {
     const rimDiameterInches = Number(rim)
     const motorcycle = /M\s*\/?\s*C/.test(text)
     const problems = [
-      ...between('width', widthMillimetres, 60, 455, 'mm', 'tyre width'),
-      ...between('aspect', aspectPercent, 20, 100, '%', 'aspect ratio'),
-      ...between('rim', rimDiameterInches, 8, 30, 'in', 'rim diameter'),
+      ...between('width', widthMillimetres, 60, 455, 'mm'),
+      ...between('aspect', aspectPercent, 20, 100, '%'),
+      ...between('rim', rimDiameterInches, 8, 30, 'in'),
     ]
     if (problems.length > 0) return failWith(problems)
     const sidewallMillimetres = (widthMillimetres * aspectPercent) / 100
@@ -95,15 +95,15 @@ export function readTyreCode(code: string): Result<Tyre> {
     const widthInches = Number(width)
     const rimDiameterInches = Number(rim)
     const problems = [
-      ...between('outerDiameter', outerInches, 15, 60, 'in', 'outer diameter'),
-      ...between('width', widthInches, 3, 18, 'in', 'tyre width'),
-      ...between('rim', rimDiameterInches, 8, 30, 'in', 'rim diameter'),
+      ...between('outerDiameter', outerInches, 15, 60, 'in'),
+      ...between('width', widthInches, 3, 18, 'in'),
+      ...between('rim', rimDiameterInches, 8, 30, 'in'),
     ]
     if (problems.length === 0 && outerInches < rimDiameterInches + 2) {
       problems.push({
         path: 'rim',
-        found: `${rimDiameterInches} in rim in a ${outerInches} in tyre`,
-        mend: 'The tyre must be at least 2 inches larger than its rim; the last number is the rim.',
+        found: message('measures.tyre.rimInTyre', { rim: rimDiameterInches, outer: outerInches }),
+        fix: message('measures.tyre.tooFlat'),
       })
     }
     if (problems.length > 0) return failWith(problems)
@@ -123,8 +123,8 @@ export function readTyreCode(code: string): Result<Tyre> {
     return fail({
       path: 'aspect',
       found: showFound(code),
-      mend: `The height is missing; old full-profile tyres are usually ${noAspect[1]}/80 R${noAspect[2]}. Check the sidewall and write it in.`,
+      fix: message('measures.tyre.noAspect', { usual: `${noAspect[1]}/80 R${noAspect[2]}` }),
     })
   }
-  return fail({ path: '', found: showFound(code), mend: `That is no tyre code. ${examples}` })
+  return fail({ path: '', found: showFound(code), fix: message('measures.tyre.unknown', { examples }) })
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import {
@@ -20,7 +21,7 @@ const measures = (changes: Partial<WheelMeasures> = {}): WheelMeasures => ({
 
 const areasOf = (changes: Partial<WheelMeasures> = {}) => {
   const wheel = wheelGeometry(measures(changes))
-  if (!wheel.ok) throw new Error(wheel.problems[0]?.mend)
+  if (!wheel.ok) throw new Error(inEnglish(wheel.problems)[0]?.fix)
   return wheelAreas(wheel.value)
 }
 

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { failWith, succeed, showFound, type Problem, type Result } from '@/core/result'
 import { millimetresPerInch, readTyreCode, type Tyre } from '@/core/tyre/tyreCode'
 import { estimateOpenness } from './openness'
@@ -35,14 +36,14 @@ export interface WheelGeometry {
 /** What most wheels have: five lugs. */
 export const usualHardwarePieces = 5
 
-/** Ranges a road wheel can have; the mend names the range. */
+/** Ranges a road wheel can have; the fix names the range. */
 export const wheelLimits = {
-  rimWidthInches: { low: 1.5, high: 16, unit: 'in', name: 'rim width' },
-  spokeCount: { low: 0, high: 120, unit: '', name: 'number of spokes' },
-  spokeWidthMillimetres: { low: 1, high: 300, unit: 'mm', name: 'spoke width' },
-  spokeDepthMillimetres: { low: 1, high: 200, unit: 'mm', name: 'spoke depth' },
-  openness: { low: 0, high: 0.95, unit: '', name: 'open share of the face' },
-  hardwarePieces: { low: 0, high: 80, unit: '', name: 'number of lugs, bolts and badges' },
+  rimWidthInches: { low: 1.5, high: 16, unit: 'in' },
+  spokeCount: { low: 0, high: 120, unit: null },
+  spokeWidthMillimetres: { low: 1, high: 300, unit: 'mm' },
+  spokeDepthMillimetres: { low: 1, high: 200, unit: 'mm' },
+  openness: { low: 0, high: 0.95, unit: null },
+  hardwarePieces: { low: 0, high: 80, unit: null },
 } as const
 
 /** Problems with the measures, each at its field; empty when the wheel can exist. */
@@ -59,19 +60,22 @@ export function wheelMeasureProblems(measures: WheelMeasures): Problem[] {
     )
   for (const field of Object.keys(wheelLimits) as (keyof typeof wheelLimits)[]) {
     const value = measures[field]
-    const { low, high, unit, name } = wheelLimits[field]
+    const { low, high, unit } = wheelLimits[field]
     if (value === undefined || (value >= low && value <= high)) continue
     problems.push({
       path: field,
       found: showFound(value),
-      mend: `Give a ${name} between ${low} and ${high}${unit && ` ${unit}`}.`,
+      fix: message('measures.wheel.range', { field, low, high, unit: unit ?? 'none' }),
     })
   }
-  const whole = { spokeCount: 'Count whole spokes.', hardwarePieces: 'Count whole pieces.' } as const
+  const whole = {
+    spokeCount: message('measures.wheel.wholeSpokes'),
+    hardwarePieces: message('measures.wheel.wholePieces'),
+  } as const
   for (const field of ['spokeCount', 'hardwarePieces'] as const) {
     const value = measures[field]
     if (value !== undefined && !Number.isInteger(value) && !problems.some(({ path }) => path === field))
-      problems.push({ path: field, found: showFound(value), mend: whole[field] })
+      problems.push({ path: field, found: showFound(value), fix: whole[field] })
   }
   return problems
 }

@@ -43,7 +43,7 @@ function documentProblem(table: string, row: Row): string | null {
   if (table === 'setting' && row.name === shopSettings) {
     // Entries that only another version knows are left as they are.
     const read = parse(v.looseObject(settings.entries), row.value)
-    if (!read.ok) return `${read.problems[0]?.path} ${read.problems[0]?.mend}`.trim()
+    if (!read.ok) return `${read.problems[0]?.path} ${read.problems[0]?.fix}`.trim()
   }
   return null
 }

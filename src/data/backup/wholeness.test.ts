@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import type { Database } from '../database'
@@ -29,18 +30,23 @@ describe('whether the data is whole', () => {
       `delete from stock_movement where product_id = 'degreaser'`,
       /^stock_movement: .* rows where .* were counted$/m,
     ],
-    [`update product set stock_millilitres = 1 where id = 'degreaser'`, /^stock of degreaser: 1 ml there/m],
+    [
+      `update product set stock_millilitres = 1 where id = 'degreaser'`,
+      /^stock of degreaser: 1 ml on record/m,
+    ],
     [
       `update stock_movement set product_id = 'nobody' where product_id = 'degreaser'`,
-      /^stock_movement: 1 rows against the rule stock_movement_product_id_fkey$/m,
+      /^stock_movement: 1 row breaks the rule stock_movement_product_id_fkey$/m,
     ],
   ])('names what was done behind its back: %s', async (statement, words) => {
     await behindItsBack(statement)
-    expect((await problemsIn(database)).join('\n')).toMatch(words)
+    expect(inEnglish(await problemsIn(database)).join('\n')).toMatch(words)
   })
 
   it('names rows against a rule that came to them from elsewhere', async () => {
     await database.query('alter table product add constraint later check (pack_millilitres < 2) not valid')
-    expect((await problemsIn(database)).join('\n')).toMatch(/^product: \d+ rows against the rule later$/m)
+    expect(inEnglish(await problemsIn(database)).join('\n')).toMatch(
+      /^product: \d+ rows break the rule later$/m,
+    )
   })
 })

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import type { Queryable } from '../database'
 import { ownObjects } from '../ownObjects'
 import { isLeftOut, quoted, tablesInOrder } from './tables'
@@ -13,13 +14,15 @@ export async function countedRows(database: Queryable): Promise<Map<string, numb
   return counts
 }
 
-async function miscounted(database: Queryable, counts: ReadonlyMap<string, number>): Promise<string[]> {
+async function miscounted(database: Queryable, counts: ReadonlyMap<string, number>): Promise<Message[]> {
   const kept = await database.query<{ name: string; rows: number }>(
     'select name, rows::int as rows from table_count',
   )
   return kept.flatMap(({ name, rows }) => {
     const found = counts.get(name)
-    return found === undefined || found === rows ? [] : [`${name}: ${found} rows where ${rows} were counted`]
+    return found === undefined || found === rows
+      ? []
+      : [message('data.check.counted', { table: name, found, rows })]
   })
 }
 
@@ -69,27 +72,28 @@ async function rulesOf(database: Queryable): Promise<Rule[]> {
   ]
 }
 
-async function brokenRules(database: Queryable): Promise<string[]> {
-  const problems: string[] = []
+async function brokenRules(database: Queryable): Promise<Message[]> {
+  const problems: Message[] = []
   for (const { name, table, count } of await rulesOf(database)) {
     const [row] = await database.query<{ broken: number }>(count)
-    if (row && row.broken > 0) problems.push(`${table}: ${row.broken} rows against the rule ${name}`)
+    if (row && row.broken > 0)
+      problems.push(message('data.check.rule', { table, count: row.broken, rule: name }))
   }
   return problems
 }
 
 /** Products whose movements do not add up to what is there. */
-async function unbalanced(database: Queryable): Promise<string[]> {
+async function unbalanced(database: Queryable): Promise<Message[]> {
   const rows = await database.query<{ id: string; stock: number; moved: number }>(
     `select p.id, p.stock_millilitres as stock, coalesce(sum(m.millilitres), 0) as moved
      from product p left join stock_movement m on m.product_id = p.id
      group by p.id having abs(p.stock_millilitres - coalesce(sum(m.millilitres), 0)) > 1e-3 order by p.id`,
   )
-  return rows.map(({ id, stock, moved }) => `stock of ${id}: ${stock} ml there, ${moved} ml by its movements`)
+  return rows.map(({ id, stock, moved }) => message('data.check.stock', { id, stock, moved }))
 }
 
 /** What is wrong with the data by its own counts, rules and ledger, a line each; none where all is well. */
-export async function problemsIn(database: Queryable): Promise<string[]> {
+export async function problemsIn(database: Queryable): Promise<Message[]> {
   return [
     ...(await miscounted(database, await countedRows(database))),
     ...(await brokenRules(database)),

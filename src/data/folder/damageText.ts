@@ -1,21 +1,26 @@
+import { message, type Message, type Said } from '@/core/message/message'
 import type { GoodCopy } from './goodCopies'
 
-const when = (iso: string): string =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeStyle: 'short' }).format(new Date(iso))
-
-const contents = [
-  ['vehicle', 'vehicle', 'vehicles'],
-  ['wheel_set', 'wheel set', 'wheel sets'],
-  ['visit', 'visit', 'visits'],
-  ['product', 'product', 'products'],
-] as const
-
 /** What is in a copy and from when, in a few words. */
-export const describeCopy = ({ madeAt, rows }: GoodCopy): string =>
-  `from ${when(madeAt)} (${contents.map(([table, one, many]) => `${rows[table] ?? 0} ${rows[table] === 1 ? one : many}`).join(', ')})`
+export const describeCopy = ({ madeAt, rows }: GoodCopy): Message =>
+  message('data.copy', {
+    at: new Date(madeAt),
+    vehicles: rows.vehicle ?? 0,
+    sets: rows.wheel_set ?? 0,
+    visits: rows.visit ?? 0,
+    products: rows.product ?? 0,
+  })
 
 /** More lines than these tell nothing more. */
 const maxProblems = 6
+
+/** One under the other. */
+export const lines = (first: Said, ...rest: readonly Said[]): Said => {
+  const [second, ...others] = rest
+  return second === undefined ? first : message('data.lines', { first, rest: lines(second, ...others) })
+}
+
+const indented = (said: Said): Message => message('data.damaged.line', { said })
 
 /**
  * What a person reads whose data cannot be opened or is not whole.
@@ -23,19 +28,22 @@ const maxProblems = 6
  */
 export function damageText(
   folder: string,
-  problems: readonly string[],
+  problems: readonly Said[],
   copies: readonly GoodCopy[],
   opens: boolean,
-): string {
+): Message {
   const [newest] = copies
   const rest = problems.length - maxProblems
-  return [
-    `The data in ${folder} is damaged. Nothing was changed.`,
-    ...problems.slice(0, maxProblems).map((problem) => `  ${problem}`),
-    ...(rest > 0 ? [`  and ${rest} more`] : []),
-    newest
-      ? `The last good copy is ${describeCopy(newest)}. \`npm start -- --last-good\` puts it in place; the damaged data is set aside, not deleted.`
-      : 'There is no good copy of it yet. If you have a backup of the folder, put that in its place.',
-    ...(opens ? ['`npm start -- --as-it-is` goes on with what is left.'] : []),
-  ].join('\n')
+  return message('data.damaged.all', {
+    folder,
+    more: lines(
+      '',
+      ...problems.slice(0, maxProblems).map(indented),
+      ...(rest > 0 ? [message('data.damaged.more', { count: rest })] : []),
+      newest
+        ? message('data.damaged.lastGood', { copy: describeCopy(newest) })
+        : message('data.damaged.noCopy'),
+      ...(opens ? [message('data.damaged.asItIs')] : []),
+    ),
+  })
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { readFileSync, rmSync, statSync } from 'node:fs'
 import { hostname } from 'node:os'
 import { join } from 'node:path'
@@ -23,18 +24,25 @@ const touchMilliseconds = 2500
  *
  * @returns who has the folder, or null
  */
-export async function settleEarlierLock(folder: string): Promise<string | null> {
+export async function settleEarlierLock(folder: string): Promise<Message | null> {
   const path = join(folder, 'lock')
   const found = statSync(path, { throwIfNoEntry: false })
   if (found?.isDirectory()) {
     const owner = readOwner(folder)
     if (owner?.host === hostname()) {
       if (livenessOf({ ...identityOf(owner.pid), began: null }) === 'alive' && runsNode(owner.pid))
-        return `process ${owner.pid} on ${owner.host}, running since ${owner.startedAt}${owner.address ? ` at ${owner.address}` : ''}`
+        return message('data.lock.process', {
+          pid: String(owner.pid),
+          host: owner.host,
+          since: owner.startedAt,
+          address: owner.address || 'none',
+        })
     } else {
       await wait(touchMilliseconds)
       if (statSync(path, { throwIfNoEntry: false })?.mtimeMs !== found.mtimeMs)
-        return owner ? `process ${owner.pid} on ${owner.host}` : 'another process'
+        return owner
+          ? message('data.lock.processOn', { pid: String(owner.pid), host: owner.host })
+          : message('data.lock.another')
     }
     rmSync(path, { recursive: true, force: true })
   }

@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { randomUUID } from 'node:crypto'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import {
@@ -165,14 +166,14 @@ describe('an owner on another machine', () => {
   it('is followed after it was silent for long enough, with a warning', async () => {
     await elsewhere()
     const said: string[] = []
-    await takes({ quietMilliseconds: 50, say: (text) => said.push(text) })
-    expect(said).toEqual([expect.stringContaining('--take-over'), expect.stringContaining('No sign of life')])
+    await takes({ quietMilliseconds: 50, say: (one) => said.push(sayInEnglish(one)) })
+    expect(said).toEqual([expect.stringContaining('--take-over'), expect.stringContaining('gives no sign')])
   })
 
   it('is followed at once when asked to, with a warning, and knows it before its next write', async () => {
     await elsewhere()
     const said: string[] = []
-    await takes({ takeOver: true, say: (text) => said.push(text) })
+    await takes({ takeOver: true, say: (one) => said.push(sayInEnglish(one)) })
     expect(said).toEqual([expect.stringContaining('as asked')])
   })
 })

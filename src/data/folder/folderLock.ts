@@ -1,3 +1,4 @@
+import { message, type Message, type Said } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { randomUUID } from 'node:crypto'
 import { mkdirSync, statSync } from 'node:fs'
@@ -33,7 +34,7 @@ export interface LockOptions {
   /** Takes the folder from an owner on another machine at once. Never from a living process of this one. */
   readonly takeOver?: boolean
   /** Where warnings go. */
-  readonly say?: (text: string) => void
+  readonly say?: (said: Said) => void
   /** How long an owner on another machine may give no sign of life, ms. */
   readonly quietMilliseconds?: number
   /** How long an owner that looks like this machine before a new start is watched, if it gave signs of life just now, ms. */
@@ -48,14 +49,11 @@ const looksPerBeat = 5
 const defaultQuietMilliseconds = 180_000
 const rounds = 20
 
-const named = ({ pid, host, since, address }: Claim): string =>
-  `process ${pid} on ${host}, running since ${since}${address ? ` at ${address}` : ''}`
+const named = ({ pid, host, since, address }: Claim): Message =>
+  message('data.lock.process', { pid: String(pid), host, since, address: address || 'none' })
 
-const inUse = (folder: string, who: string): DataFailure =>
-  new DataFailure(
-    'locked',
-    `The data folder ${folder} is in use by ${who}. Use that one, or stop it first; two at once would lose data.`,
-  )
+const inUse = (folder: string, who: Message): DataFailure =>
+  new DataFailure('locked', message('data.lock.inUse', { folder, who }))
 
 /** Resolves true when an owner on another machine stayed silent for the whole time. */
 async function staysSilent(folder: string, name: string, quietMilliseconds: number): Promise<boolean> {
@@ -75,16 +73,14 @@ async function mayTakeFromElsewhere(
   { takeOver, say = () => undefined, quietMilliseconds = defaultQuietMilliseconds }: LockOptions,
 ): Promise<boolean> {
   if (takeOver) {
-    say(
-      `Taking ${folder} over from ${named(claim)}, as asked. If that one still runs, it stops at its next write.`,
-    )
+    say(message('data.lock.takingOver', { folder, who: named(claim) }))
     return true
   }
   say(
-    `${folder} was last used by ${named(claim)}, on another machine. Waiting ${Math.ceil(quietMilliseconds / 60_000)} min for a sign of life; \`--take-over\` starts at once if you know that it has ended.`,
+    message('data.lock.waiting', { folder, who: named(claim), time: { seconds: quietMilliseconds / 1000 } }),
   )
   if (!(await staysSilent(folder, name, quietMilliseconds))) return false
-  say(`No sign of life from ${named(claim)}; taking ${folder} over.`)
+  say(message('data.lock.silent', { who: named(claim), folder }))
   return true
 }
 

@@ -1,3 +1,4 @@
+import { message, type Said } from '@/core/message/message'
 import { freeBytes, freeBytesToWrite, requireRoom } from './room'
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
@@ -28,7 +29,7 @@ export function startKeeper(
   folder: string,
   engine: Engine,
   countRows: () => Promise<About['rows']>,
-  { copies, say, now = currentTime }: { copies: boolean; say: (text: string) => void; now?: () => Date },
+  { copies, say, now = currentTime }: { copies: boolean; say: (said: Said) => void; now?: () => Date },
 ): Keeper {
   let sinceCheckpoint = engine.files.logBytes
   let checkpointAt = performance.now()
@@ -59,7 +60,7 @@ export function startKeeper(
     work = work
       .then(checkpoint)
       .then(() => (copies ? copy() : undefined))
-      .catch((error: unknown) => say(`Keeping ${folder} in order failed: ${reasonOf(error)}`))
+      .catch((error: unknown) => say(message('data.upkeepFailed', { folder, reason: reasonOf(error) })))
   }
   const timer = setInterval(look, lookMilliseconds)
   timer.unref()

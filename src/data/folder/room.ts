@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { statfsSync } from 'node:fs'
 import { DataFailure } from '../dataFailure'
 
@@ -18,8 +19,5 @@ export const freeBytes = (folder: string): number => {
 /** @throws DataFailure `diskFull` if less than `least` bytes are free */
 export function requireRoom(folder: string, least: number): void {
   if (freeBytes(folder) >= least) return
-  throw new DataFailure(
-    'diskFull',
-    `The disk with ${folder} has less than ${least / megabyte} MB left. Nothing was changed. Free some space; it goes on by itself then.`,
-  )
+  throw new DataFailure('diskFull', message('data.almostFull', { folder, megabytes: least / megabyte }))
 }

@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -23,7 +24,7 @@ async function startAfter(
   const said: string[] = []
   try {
     const marks = writeDiskAfterCut(work, cut, seed, after)
-    const database = await openDatabase(after, { say: (text) => said.push(text) })
+    const database = await openDatabase(after, { say: (one) => said.push(sayInEnglish(one)) })
     const missing = marks.length > 0 ? await missingIn(database, marks) : []
     await database.close()
     return { marks: marks.length, missing, said }

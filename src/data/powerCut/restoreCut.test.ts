@@ -1,3 +1,4 @@
+import { sayInEnglish } from '@/i18n/testEnglish'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -20,7 +21,7 @@ async function startAfter(cut: number): Promise<{ taps: string[]; said: string[]
   const said: string[] = []
   try {
     writeDiskAfterCut(work, cut, cut, after)
-    const database = await openDatabase(after, { say: (text) => said.push(text) })
+    const database = await openDatabase(after, { say: (one) => said.push(sayInEnglish(one)) })
     const taps = await tapsIn(database)
     await database.close()
     return { taps, said }

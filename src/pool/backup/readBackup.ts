@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { createHash } from 'node:crypto'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
 import {
@@ -23,11 +24,11 @@ const maxShrunk = { times: 200, bytes: 1_000_000 }
 
 const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
-const noBackup = (found: string): Result<never> =>
+const noBackup = (found: Message | string): Result<never> =>
   fail({
     path: 'file',
     found,
-    mend: 'Choose a backup of this program, whole as it was made. Nothing was changed.',
+    fix: message('problems.backup.notWhole'),
   })
 
 const isBadName = (name: string): boolean =>
@@ -52,13 +53,13 @@ class BackupFiles {
         if (pictureOf(fileName)) pictureCount += 1
         else count += 1
         const bad = isBadName(fileName)
-          ? `the name ${JSON.stringify(fileName).slice(0, 60)} in it`
+          ? message('problems.backup.found.name', { name: JSON.stringify(fileName).slice(0, 60) })
           : uncompressedSize > Math.max(maxShrunk.bytes, compressedSize * maxShrunk.times)
-            ? `${uncompressedSize} bytes that were shrunk to ${compressedSize}`
+            ? message('problems.backup.found.shrunk', { bytes: uncompressedSize, packed: compressedSize })
             : entries.has(fileName)
-              ? `${fileName} twice in it`
+              ? message('problems.backup.found.twice', { file: fileName })
               : bytes > maxBytes || count > maxFiles || pictureCount > maxPictures
-                ? `more than ${maxFiles} files or ${maxBytes} bytes`
+                ? message('problems.backup.found.tooMuch', { files: maxFiles, bytes: maxBytes })
                 : null
         if (bad !== null) {
           zip.close()
@@ -94,8 +95,10 @@ class BackupFiles {
 /** A file as the manifest describes it. */
 async function wholeFile(files: BackupFiles, name: string, wanted: string): Promise<Result<Uint8Array>> {
   const bytes = await files.read(name)
-  if (!bytes) return noBackup(`no ${name} in it`)
-  return sha256(bytes) === wanted ? succeed(bytes) : noBackup(`${name} is not what the manifest says`)
+  if (!bytes) return noBackup(message('problems.backup.found.missing', { file: name }))
+  return sha256(bytes) === wanted
+    ? succeed(bytes)
+    : noBackup(message('problems.backup.found.otherBytes', { file: name }))
 }
 
 function rowsIn(bytes: Uint8Array): unknown[] | null {
@@ -107,7 +110,7 @@ function rowsIn(bytes: Uint8Array): unknown[] | null {
 function pictureProblem(
   photographs: readonly unknown[],
   pictures: BackupManifest['pictures'],
-): string | null {
+): Message | null {
   const ids = photographs.map((row) => String((row as { id?: unknown } | null)?.id))
   const wanted = new Set(
     ids.flatMap((photographId) =>
@@ -116,26 +119,27 @@ function pictureProblem(
   )
   const listed = new Set(pictures.map(({ file }) => file))
   const missing = [...wanted].find((file) => !listed.has(file))
-  if (missing !== undefined) return `no ${missing} in it, though its photograph is`
+  if (missing !== undefined) return message('problems.backup.found.noPicture', { file: missing })
   const stray = [...listed].find((file) => !wanted.has(file))
-  return stray === undefined ? null : `${stray} belongs to no photograph in it`
+  return stray === undefined ? null : message('problems.backup.found.stray', { file: stray })
 }
 
 /** Compares everything in a backup with its manifest. */
 async function checked(files: BackupFiles, seal: 'whole' | 'none'): Promise<Result<BackupManifest>> {
   const text = await files.read('manifest.json')
-  if (!text) return noBackup('no manifest.json in it')
+  if (!text) return noBackup(message('problems.backup.found.missing', { file: 'manifest.json' }))
   const manifest = readManifest(JSON.parse(Buffer.from(text).toString('utf8')))
   if (!manifest.ok) return manifest
   const { format, tables, pictures, others } = manifest.value
   if (seal === 'none' && format !== earlierBackupFormat)
-    return noBackup('a file that was changed, or cut short')
+    return noBackup(message('problems.backup.found.cutShort'))
   let photographs: readonly unknown[] = []
   for (const { name, rows, sha256: wanted } of tables) {
     const bytes = await wholeFile(files, tableFile(name), wanted)
     if (!bytes.ok) return bytes
     const found = rowsIn(bytes.value)
-    if (found?.length !== rows) return noBackup(`${tableFile(name)} has not the rows that the manifest says`)
+    if (found?.length !== rows)
+      return noBackup(message('problems.backup.found.otherRows', { file: tableFile(name) }))
     if (name === 'photograph') photographs = found
   }
   for (const { file, sha256: wanted } of [...pictures, ...others]) {
@@ -150,7 +154,7 @@ async function checked(files: BackupFiles, seal: 'whole' | 'none'): Promise<Resu
 export async function readBackup(path: string): Promise<Result<BackupManifest>> {
   try {
     const seal = await sealOf(path)
-    if (seal === 'broken') return noBackup('a file that was changed after it was made')
+    if (seal === 'broken') return noBackup(message('problems.backup.found.changed'))
     const files = await BackupFiles.open(path)
     if (!files.ok) return files
     try {
@@ -173,7 +177,7 @@ export interface BackupContents {
 /** Opens a backup that `readBackup` found whole. */
 export async function openBackup(path: string, manifest: BackupManifest): Promise<BackupContents> {
   const files = await BackupFiles.open(path)
-  if (!files.ok) throw new Error(files.problems[0]?.found)
+  if (!files.ok) throw new Error(JSON.stringify(files.problems[0]?.found))
   const { value } = files
   return {
     rowsOf: async (table) => {

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { createHash } from 'node:crypto'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -286,11 +287,11 @@ describe('what is no backup', () => {
           zipSync(Object.fromEntries(Array.from({ length: 500 }, (_, at) => [`${at}.json`, strToU8('[]')]))),
         ),
     ],
-  ])('%s is refused with a mend, and nothing is changed', async (_what, make) => {
+  ])('%s is refused with a fix, and nothing is changed', async (_what, make) => {
     const before = await dump(shop)
     const refused = await restoreBackup(shop, fileOf(make()))
     expect(refused.ok).toBe(false)
-    expect(!refused.ok && refused.problems[0]?.mend.length).toBeGreaterThan(20)
+    expect(!refused.ok && inEnglish(refused.problems)[0]?.fix.length).toBeGreaterThan(20)
     expect(await dump(shop)).toEqual(before)
   })
 
@@ -347,9 +348,9 @@ describe('what is no backup', () => {
     const read = JSON.parse(new TextDecoder().decode(all['manifest.json'])) as { pictures: unknown[] }
     read.pictures.pop()
     const file = fileOf(sealed(zipSync({ ...all, 'manifest.json': strToU8(JSON.stringify(read)) })))
-    expect(await restoreBackup(shop, file)).toMatchObject({
+    expect(inEnglish(await restoreBackup(shop, file))).toMatchObject({
       ok: false,
-      problems: [{ found: expect.stringContaining('though its photograph is') as string }],
+      problems: [{ found: expect.stringContaining('though its photo is') as string }],
     })
   })
 

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -63,7 +64,7 @@ describe('where backups lie', () => {
   ])('cannot be %s; what was chosen before stays', async (_, path, words) => {
     await chooseBackupFolder(database, folder)
     const chosen = await chooseBackupFolder(database, path())
-    expect(!chosen.ok && chosen.problems[0]?.mend).toContain(words)
+    expect(!chosen.ok && inEnglish(chosen.problems)[0]?.fix).toContain(words)
     expect((await backupFolderOf(database, '/data')).path).toBe(folder)
   })
 })

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { markBackupFolder } from './knownFolders'
 import { constants } from 'node:fs'
 import { access, stat } from 'node:fs/promises'
@@ -26,7 +27,7 @@ export async function backupFolderOf(database: Queryable, dataFolder: string): P
     : { path: chosen, saidBy: 'settings' }
 }
 
-const refused = (found: string, mend: string): Result<never> => fail({ path: 'folder', found, mend })
+const refused = (found: string, fix: Message): Result<never> => fail({ path: 'folder', found, fix })
 
 /**
  * Chooses where backups lie from now on; those that are made already stay where they are.
@@ -34,19 +35,15 @@ const refused = (found: string, mend: string): Result<never> => fail({ path: 'fo
  */
 export async function chooseBackupFolder(database: Database, folder: string): Promise<Result<null>> {
   if (folder !== '') {
-    if (!isAbsolute(folder)) return refused(folder, 'Enter the full path, starting at the root of the disk.')
+    if (!isAbsolute(folder)) return refused(folder, message('problems.backup.fullPath'))
     const found = await stat(folder).catch(() => null)
-    if (!found) return refused(folder, 'This folder doesn’t exist. Create it first.')
-    if (!found.isDirectory()) return refused(folder, 'This is a file. Choose a folder.')
+    if (!found) return refused(folder, message('problems.backup.noFolder'))
+    if (!found.isDirectory()) return refused(folder, message('problems.backup.isFile'))
     const mayWrite = await access(folder, constants.W_OK | constants.X_OK).then(
       () => true,
       () => false,
     )
-    if (!mayWrite)
-      return refused(
-        folder,
-        'Even Spoke can’t write to this folder. Change its permissions or choose another.',
-      )
+    if (!mayWrite) return refused(folder, message('problems.backup.noPermission'))
     markBackupFolder(folder)
   }
   await keepBackupFolder(database, folder)

@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { database, dataFolder } from '@/data/connection'
@@ -37,8 +39,7 @@ export class DailyBackup {
       shared.evenSpokeBackupTrouble = null
     } catch (error) {
       const text = failureOfFileError(error, path)?.message ?? reasonOf(error)
-      if (shared.evenSpokeBackupTrouble !== text)
-        process.stderr.write(`The daily backup could not be made: ${text}\n`)
+      if (shared.evenSpokeBackupTrouble !== text) printError(message('data.backupFailed', { reason: text }))
       shared.evenSpokeBackupTrouble = text
     }
   }
@@ -51,7 +52,7 @@ export function keepDailyBackups(): void {
   let work = Promise.resolve()
   setInterval(() => {
     work = work.then(look).catch((error: unknown) => {
-      process.stderr.write(`The daily backup could not be made: ${reasonOf(error)}\n`)
+      printError(message('data.backupFailed', { reason: reasonOf(error) }))
     })
   }, lookMilliseconds).unref()
 }

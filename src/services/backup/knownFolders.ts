@@ -1,3 +1,5 @@
+import { message, type Message } from '@/core/message/message'
+import { shopSay } from '@/i18n/shopSay'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import * as v from 'valibot'
@@ -23,7 +25,11 @@ function knownFolders(dataFolder: string): string[] {
 }
 
 /** Why backups cannot go to a folder, for the person at the desk. */
-export class BackupFolderMissing extends Error {}
+export class BackupFolderMissing extends Error {
+  constructor(readonly said: Message) {
+    super(shopSay()(said))
+  }
+}
 
 /** Marks a folder that somebody chose just now: it is the right one from now on, even if it is new and empty. */
 export const markBackupFolder = (folder: string): void =>
@@ -40,15 +46,10 @@ export function requireBackupFolder(folder: string, dataFolder: string, isOwn: b
   const path = join(/* turbopackIgnore: true */ folder, mark)
   const isKnown = knownFolders(dataFolder).includes(folder)
   if (existsSync(path) && isKnown) return
-  if (isKnown && !isOwn)
-    throw new BackupFolderMissing(
-      `The backup folder ${folder} is not there, or is empty. Connect its disk, or choose another folder.`,
-    )
+  if (isKnown && !isOwn) throw new BackupFolderMissing(message('data.backupFolderGone', { folder }))
   if (!existsSync(folder)) {
     if (!existsSync(dirname(folder)))
-      throw new BackupFolderMissing(
-        `There is no folder ${folder}. Connect its disk, or choose another folder.`,
-      )
+      throw new BackupFolderMissing(message('data.noBackupFolder', { folder }))
     mkdirSync(folder, { mode: 0o700 })
   }
   if (!existsSync(path)) markBackupFolder(folder)

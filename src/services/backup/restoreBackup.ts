@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import { countsOf, type BackupManifest } from '@/contracts/backup'
 import { reasonOf } from '@/core/reasonOf'
@@ -36,7 +37,7 @@ async function readable(path: string): Promise<Result<BackupManifest>> {
     ? fail({
         path: 'dataVersion',
         found: String(dataVersion),
-        mend: `This backup was made by a newer Even Spoke (data version ${dataVersion}, this one knows ${known}). Update the program. Nothing was changed.`,
+        fix: message('problems.backup.newer', { version: dataVersion, known }),
       })
     : read
 }
@@ -61,23 +62,22 @@ const dependentObjects = '2BP01'
 
 function refusalOf(error: unknown): Result<never> {
   if (isDataFailure(error)) throw error
-  const nothing = 'Nothing was changed.'
   if (error instanceof RowRefused)
     return fail({
       path: `tables/${error.table}.json`,
       found: `${error.row}: ${error.found}`.slice(0, 300),
-      mend: `A row in this backup is not valid. Choose another backup. ${nothing}`,
+      fix: message('problems.backup.badRow'),
     })
   if ((error as { code?: string } | null)?.code === dependentObjects)
     return fail({
       path: 'database',
       found: reasonOf(error).slice(0, 200),
-      mend: `Another program uses tables of Even Spoke in this database. Remove what depends on them first. ${nothing}`,
+      fix: message('problems.backup.dependents'),
     })
   return fail({
     path: 'file',
     found: reasonOf(error).slice(0, 200),
-    mend: `This backup breaks a rule of the data. Choose another one. ${nothing}`,
+    fix: message('problems.backup.breaksRule'),
   })
 }
 

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { createWriteStream } from 'node:fs'
 import { mkdir, readdir, rm, stat } from 'node:fs/promises'
@@ -57,8 +58,8 @@ export async function receiveFile(
     if (error instanceof TooLarge)
       return fail({
         path: 'file',
-        found: `more than ${maxBytes} bytes`,
-        mend: `Send at most ${maxBytes} bytes.`,
+        found: message('problems.file.moreThan', { bytes: maxBytes }),
+        fix: message('problems.file.sendAtMost', { bytes: maxBytes }),
       })
     throw error
   }

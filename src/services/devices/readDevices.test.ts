@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { createServer, type Server } from 'node:http'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { readThermometer, readWeather } from './readDevices'
@@ -34,8 +35,8 @@ const says = (value: unknown, status = 200) => {
 }
 const thermometer = () => readThermometer({ weather: '', thermometer: address, tds: '' }, 'frontLeft', 18)
 const weather = () => readWeather({ weather: address, thermometer: '', tds: '' }, { latitude: 52 }, 120)
-const mendOf = (result: Awaited<ReturnType<typeof thermometer>> | Awaited<ReturnType<typeof weather>>) =>
-  result.ok ? '' : (result.problems[0]?.mend ?? '')
+const fixOf = (result: Awaited<ReturnType<typeof thermometer>> | Awaited<ReturnType<typeof weather>>) =>
+  result.ok ? '' : (inEnglish(result.problems)[0]?.fix ?? '')
 
 describe('a thermometer', () => {
   it('is asked for a wheel and believed when it makes sense', async () => {
@@ -46,38 +47,38 @@ describe('a thermometer', () => {
   })
 
   it.each([
-    ['900 °C', { isSimulated: true, at: now.toISOString(), celsius: 900 }, 'cannot be'],
-    ['no number', { isSimulated: true, at: now.toISOString(), celsius: 'warm' }, 'cannot be'],
-    ['no time', { isSimulated: true, celsius: 20 }, 'cannot be'],
+    ['900 °C', { isSimulated: true, at: now.toISOString(), celsius: 900 }, 'can’t be right'],
+    ['no number', { isSimulated: true, at: now.toISOString(), celsius: 'warm' }, 'can’t be right'],
+    ['no time', { isSimulated: true, celsius: 20 }, 'can’t be right'],
     ['no JSON', 'warm', 'Your entries stay'],
   ])('that says %s is not believed, and what was typed stays', async (_, value, words) => {
     says(value)
-    const mend = mendOf(await thermometer())
-    expect(mend).toContain(words)
-    expect(mend).toContain('Your entries stay')
+    const fix = fixOf(await thermometer())
+    expect(fix).toContain(words)
+    expect(fix).toContain('Your entries stay')
   })
 
   it('that is broken, late or gone says so', async () => {
     says({}, 500)
-    expect(mendOf(await thermometer())).toContain('does not answer')
+    expect(fixOf(await thermometer())).toContain('does not answer')
     answer = null
-    expect(mendOf(await thermometer())).toContain('takes too long')
+    expect(fixOf(await thermometer())).toContain('takes too long')
     const gone = await readThermometer(
       { weather: '', thermometer: 'http://127.0.0.1:9', tds: '' },
       'frontLeft',
       18,
     )
-    expect(mendOf(gone)).toContain('is silent')
+    expect(fixOf(gone)).toContain('does not answer')
   })
 })
 
 describe('an answer', () => {
   it('that goes on and on is cut off, and one that leads elsewhere is not followed', async () => {
     says(' '.repeat(200_000))
-    expect(mendOf(await thermometer())).toContain('does not answer')
+    expect(fixOf(await thermometer())).toContain('does not answer')
     answer = { status: 302, body: '' }
     const led = await thermometer()
-    expect(led.ok ? '' : led.problems[0]?.found).toBe('a redirect')
+    expect(led.ok ? '' : inEnglish(led.problems)[0]?.found).toBe('a redirect')
   })
 
   it('is asked for at an address that keeps its own query', async () => {
@@ -89,7 +90,7 @@ describe('an answer', () => {
     )
     expect(asked).toBe('/feed?key=a%26b&latitude=52&offset=120')
     const none = await readWeather({ weather: 'not an address', thermometer: '', tds: '' }, null, 0)
-    expect(mendOf(none)).toContain('can’t be read')
+    expect(fixOf(none)).toContain('can’t be read')
   })
 })
 
@@ -108,7 +109,7 @@ describe('the weather feed', () => {
     ['cloudPercent', 101],
   ])('with %s of %d is not believed', async (field, value) => {
     says({ ...simulatedWeather(now, 120, 52), [field]: value })
-    expect(mendOf(await weather())).toContain('Your entries stay')
+    expect(fixOf(await weather())).toContain('Your entries stay')
   })
 })
 

@@ -1,3 +1,5 @@
+import { fixOf } from '@/contracts/problems'
+import { message, type Message } from '@/core/message/message'
 import * as v from 'valibot'
 import {
   tdsReading,
@@ -33,22 +35,25 @@ function asked(address: string, query: Readonly<Record<string, string | number>>
 }
 
 async function ask<T>(
-  name: string,
+  device: 'weather' | 'thermometer' | 'tds',
   address: URL | null,
   shape: v.GenericSchema<unknown, T>,
 ): Promise<Result<T>> {
-  const nothing = (found: string, mend: string) => fail({ path: name, found, mend })
-  if (!address) return nothing('no address', `The address of the ${name} can’t be read. Your entries stay.`)
+  const nothing = (found: Message | string, fix: Message) => fail({ path: device, found, fix })
+  if (!address)
+    return nothing(message('problems.device.noAddress'), message('problems.device.badAddress', { device }))
   let answer: unknown
   try {
     answer = JSON.parse(await fetchDevice(address))
   } catch (error) {
     if (error instanceof DeviceAnswer)
-      return nothing(error.message, `The ${name} does not answer. Your entries stay.`)
+      return nothing(error.message, message('problems.device.noAnswer', { device }))
     const isLate = error instanceof Error && error.name === 'TimeoutError'
     return nothing(
-      isLate ? `nothing within ${patienceMilliseconds / 1000} s` : 'no answer',
-      `The ${name} ${isLate ? 'takes too long' : 'is silent'}. Your entries stay.`,
+      isLate
+        ? message('problems.device.nothingWithin', { time: { seconds: patienceMilliseconds / 1000 } })
+        : message('problems.device.nothing'),
+      message(isLate ? 'problems.device.late' : 'problems.device.noAnswer', { device }),
     )
   }
   const read = v.safeParse(shape, answer)
@@ -57,7 +62,7 @@ async function ask<T>(
   const key = issue?.path?.map(({ key }) => String(key)).join('.') ?? ''
   return nothing(
     `${key} ${JSON.stringify(issue?.input)}`.trim().slice(0, 60),
-    `The ${name} says something that cannot be (${issue?.message ?? 'unreadable'}). Your entries stay.`,
+    message('problems.device.senseless', { device, why: issue ? fixOf(issue) : '' }),
   )
 }
 
@@ -67,7 +72,7 @@ export const readWeather = (
   utcOffsetMinutes: number,
 ): Promise<Result<WeatherReading>> =>
   ask(
-    'weather feed',
+    'weather',
     asked(weather, { latitude: place?.latitude ?? 50, offset: utcOffsetMinutes }),
     weatherReading,
   )
@@ -80,4 +85,4 @@ export const readThermometer = (
   ask('thermometer', asked(thermometer, { position, air: airCelsius }), thermometerReading)
 
 export const readTdsMeter = ({ tds }: DeviceAddresses, hardnessPpm: number): Promise<Result<TdsReading>> =>
-  ask('water meter', asked(tds, { hardness: hardnessPpm }), tdsReading)
+  ask('tds', asked(tds, { hardness: hardnessPpm }), tdsReading)

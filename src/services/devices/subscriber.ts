@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import ICAL from 'ical.js'
 import { fail, succeed, type Result } from '@/core/result'
 import { DeviceAnswer, fetchDevice } from './fetchDevice'
@@ -40,12 +41,12 @@ export async function subscribe(address: string): Promise<Result<readonly Subscr
       return fail({
         path: 'calendar',
         found: error.message,
-        mend: 'The address does not return a calendar. Copy the current address again.',
+        fix: message('problems.calendar.noCalendar'),
       })
     return fail({
       path: 'calendar',
-      found: 'nothing readable',
-      mend: 'The simulated calendar could not read the address. Try again.',
+      found: message('problems.calendar.nothing'),
+      fix: message('problems.calendar.unreadable'),
     })
   }
 }

@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { printError } from '@/i18n/terminal'
 import { reasonOf } from '@/core/reasonOf'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
@@ -10,6 +12,6 @@ export async function openNetworkAsKept(): Promise<void> {
   try {
     await openNetwork(true)
   } catch (error) {
-    process.stderr.write(`The shop's network could not be let in: ${reasonOf(error)}\n`)
+    printError(message('data.networkFailed', { reason: reasonOf(error) }))
   }
 }

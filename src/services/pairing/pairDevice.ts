@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
@@ -61,8 +62,8 @@ export async function pairDevice(
   if (!(await mayTry(byPeer, place)) || (open !== null && !(await mayTry(byCode, open))))
     return fail({
       path: 'code',
-      found: 'too many wrong codes',
-      mend: `Ask for a new code on the shop’s computer, or wait ${lockSeconds / 60} min.`,
+      found: message('problems.pairing.manyWrong'),
+      fix: message('problems.pairing.waitForCode', { time: { seconds: lockSeconds } }),
     })
   const token = newToken()
   const role = await database.transaction(async (transaction) => {
@@ -74,6 +75,6 @@ export async function pairDevice(
   return fail({
     path: 'code',
     found: input.code.slice(0, 20),
-    mend: 'This code is wrong, expired or already used. Get a new one on the shop’s computer; it is valid for five minutes.',
+    fix: message('problems.pairing.wrongCode'),
   })
 }

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { hash, verify } from '@node-rs/argon2'
 import { RateLimiterMemory } from 'rate-limiter-flexible'
 import { fail, succeed, type Result } from '@/core/result'
@@ -29,14 +30,18 @@ export async function setPassphrase(
 ): Promise<Result<{ readonly token: string | null }>> {
   const { passphraseHash } = await readDesk(database)
   if (passphraseHash !== null && !(await isRight(passphraseHash, given.old)))
-    return fail({ path: 'old', found: 'another passphrase', mend: 'Enter the current passphrase.' })
+    return fail({
+      path: 'old',
+      found: message('problems.pairing.otherPassphrase'),
+      fix: message('problems.pairing.currentPassphrase'),
+    })
   if (given.wanted === '') {
     await keepPassphrase(database, null)
     return succeed({ token: null })
   }
   const weakness = passphraseWeakness(given.wanted)
   if (weakness !== null)
-    return fail({ path: 'wanted', found: 'a passphrase that is easy to guess', mend: weakness })
+    return fail({ path: 'wanted', found: message('problems.pairing.easyPassphrase'), fix: weakness })
   const token = newToken()
   const hashed = await hash(given.wanted)
   await database.transaction(async (transaction) => {
@@ -59,8 +64,8 @@ export async function unlockDesk(
   }
   return fail({
     path: 'passphrase',
-    found: 'another passphrase',
-    mend: 'Wrong passphrase. Try again; after several wrong tries you have to wait a few seconds.',
+    found: message('problems.pairing.otherPassphrase'),
+    fix: message('problems.pairing.wrongPassphrase'),
   })
 }
 

@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common'
 
@@ -7,9 +8,7 @@ const leastScore = 3
 const estimate = new ZxcvbnFactory({ dictionary: { ...dictionary }, graphs: adjacencyGraphs })
 
 /** What to do about a passphrase that is easy to guess; null: it is good enough. */
-export function passphraseWeakness(passphrase: string): string | null {
-  if (passphrase.trim() === '') return 'Spaces alone are not a passphrase. Use a few unrelated words.'
-  return estimate.check(passphrase).score >= leastScore
-    ? null
-    : 'This is easy to guess. Use a few unrelated words.'
+export function passphraseWeakness(passphrase: string): Message | null {
+  if (passphrase.trim() === '') return message('problems.pairing.onlySpaces')
+  return estimate.check(passphrase).score >= leastScore ? null : message('problems.pairing.easyToGuess')
 }

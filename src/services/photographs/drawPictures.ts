@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import sharp, { type Sharp } from 'sharp'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Pictures } from '@/data/queries/photographs'
@@ -45,8 +46,8 @@ export const drawPictures = (file: Uint8Array): Promise<Result<Drawn>> => inTurn
 async function drawNow(file: Uint8Array): Promise<Result<Drawn>> {
   const unreadable = fail({
     path: 'jpeg',
-    found: `${file.byteLength} bytes that are no picture`,
-    mend: 'Send a complete picture as a JPEG, PNG or WebP file of at most 60 megapixels.',
+    found: message('problems.photo.noPicture', { bytes: file.byteLength }),
+    fix: message('problems.photo.format'),
   })
   if (!isPicture(file)) return unreadable
   try {

@@ -5,7 +5,7 @@ const maxWaiting = 30
 /** Too many pictures wait already; the device keeps this one and sends it again. */
 export class DrawingQueueFull extends Error {
   constructor() {
-    super('Too many photos at once. Try again in a few seconds.')
+    super('too many pictures wait')
     this.name = 'DrawingQueueFull'
   }
 }

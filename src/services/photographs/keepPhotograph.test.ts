@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
 import * as v from 'valibot'
@@ -106,10 +107,10 @@ describe('a photograph', () => {
       'Send a complete picture',
     ],
     ['that is none', { jpeg: Buffer.from('not a picture').toString('base64') }, 'Send a complete picture'],
-  ])('%s is refused with a mend, and nothing is written', async (_, changes: object, words) => {
+  ])('%s is refused with a fix, and nothing is written', async (_, changes: object, words) => {
     const input = photograph({ jpeg: await sideways(), ...changes })
     const kept = await keepPhotograph(database, setId, input, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain(words)
+    expect(!kept.ok && inEnglish(kept.problems)[0]?.fix).toContain(words)
     expect(await rowsOf(setId)).toEqual([])
   })
 
@@ -117,7 +118,7 @@ describe('a photograph', () => {
     const input = photograph({ jpeg: await sideways(40, 30) })
     await keepPhotograph(database, otherSetId, input, now)
     const kept = await keepPhotograph(database, setId, input, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Another photo was already sent')
+    expect(!kept.ok && inEnglish(kept.problems)[0]?.fix).toContain('Another photo was already sent')
     await removePhotograph(database, otherSetId, input.requestId)
   })
 
@@ -142,7 +143,7 @@ describe('a photograph', () => {
     const whole = await sideways()
     const input = photograph({ jpeg: whole.slice(0, 4 * Math.floor(whole.length / 8)) })
     const kept = await keepPhotograph(database, setId, input, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Send a complete picture')
+    expect(!kept.ok && inEnglish(kept.problems)[0]?.fix).toContain('Send a complete picture')
   })
 
   it('that finds no room is refused; one that is there already is not', async () => {
@@ -151,7 +152,7 @@ describe('a photograph', () => {
     await database.query('update photograph set size_bytes = $1', [maxPhotoBytesTotal])
     const another = photograph({ jpeg: input.jpeg })
     const kept = await keepPhotograph(database, setId, another, now)
-    expect(!kept.ok && kept.problems[0]?.mend).toContain('Delete old ones')
+    expect(!kept.ok && inEnglish(kept.problems)[0]?.fix).toContain('Delete old ones')
     expect(await keepPhotograph(database, setId, input, now)).toMatchObject({ ok: true })
   })
 
@@ -167,7 +168,7 @@ describe('a photograph', () => {
     const before = new Date(now.getTime() - 30 * 86_400_000)
     expect((await photographRoom(database)).count).toBe(3)
     const kept = await makePhotographRoom(database, before, 3)
-    expect(!kept.ok && kept.problems[0]?.found).toBe('2 photographs')
+    expect(!kept.ok && inEnglish(kept.problems)[0]?.found).toBe('2 photographs')
     expect((await photographRoom(database)).count).toBe(3)
     expect(await makePhotographRoom(database, before, 2)).toMatchObject({ ok: true })
     expect(await photographRoom(database)).toMatchObject({

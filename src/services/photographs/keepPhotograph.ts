@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { PhotographInput } from '@/contracts/photograph'
 import type { Database } from '@/data/database'
@@ -26,7 +27,7 @@ export async function keepPhotograph(
     return fail({
       path: 'requestId',
       found: input.requestId,
-      mend: 'Another photo was already sent with this id. Give each photo its own id.',
+      fix: message('problems.photo.otherSent'),
     })
   const drawn = await drawPictures(Buffer.from(input.jpeg, 'base64'))
   if (!drawn.ok) return drawn
@@ -36,8 +37,8 @@ export async function keepPhotograph(
     if (bytes + pictures.whole.byteLength + pictures.small.byteLength > maxPhotoBytesTotal)
       return fail({
         path: 'jpeg',
-        found: `${Math.round(bytes / 1e6)} MB of photographs`,
-        mend: `There is room for ${maxPhotoBytesTotal / 1e6} MB of photos. Delete old ones under Settings, Backups, then send it again.`,
+        found: message('problems.photo.megabytes', { megabytes: Math.round(bytes / 1e6) }),
+        fix: message('problems.photo.full', { megabytes: maxPhotoBytesTotal / 1e6 }),
       })
     await addPhotograph(
       transaction,

@@ -1,3 +1,4 @@
+import { message } from '@/core/message/message'
 import { fail, succeed, type Result } from '@/core/result'
 import type { Database } from '@/data/database'
 import { countPhotographs, removePhotographsBefore, type PhotographCount } from '@/data/queries/photographs'
@@ -26,7 +27,7 @@ export function makePhotographRoom(database: Database, before: Date, seen: numbe
       return fail({
         path: 'before',
         found: `${count} photographs`,
-        mend: 'Photos were added or deleted in the meantime. Count them again.',
+        fix: message('problems.photo.changedElsewhere'),
       })
     await removePhotographsBefore(transaction, before)
     return succeed(null)

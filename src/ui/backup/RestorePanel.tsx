@@ -6,7 +6,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import * as v from 'valibot'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { notUnderstood, refusalOf } from '../form/refusal'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
@@ -20,7 +20,7 @@ async function sent(
   path: string,
   file: File,
   t: Translator,
-): Promise<{ readonly problems: readonly Problem[]; readonly body: unknown }> {
+): Promise<{ readonly problems: readonly SaidProblem[]; readonly body: unknown }> {
   const answer = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/zip' },

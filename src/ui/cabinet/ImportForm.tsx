@@ -5,7 +5,7 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { DraftNote } from '../form/DraftNote'
 import { decodeText, type DecodedText } from './decodeText'
 import { useDraft } from '../form/useDraft'
@@ -21,8 +21,8 @@ interface Preview {
 }
 
 interface ImportFormProps {
-  readonly look: (text: string) => Promise<{ problems: readonly Problem[]; preview?: Preview | null }>
-  readonly take: (text: string, seen: string) => Promise<{ problems: readonly Problem[] }>
+  readonly look: (text: string) => Promise<{ problems: readonly SaidProblem[]; preview?: Preview | null }>
+  readonly take: (text: string, seen: string) => Promise<{ problems: readonly SaidProblem[] }>
 }
 
 /** Takes a table or a cabinet file: first a look at what it would change, then all of it or nothing. */
@@ -88,10 +88,10 @@ export function ImportForm({ look, take }: ImportFormProps) {
               })}
             </p>
             <ul>
-              {problems.slice(0, 40).map(({ path, found, mend }) => (
-                <li key={`${path} ${mend}`}>
+              {problems.slice(0, 40).map(({ path, found, fix }) => (
+                <li key={`${path} ${fix}`}>
                   {path && path !== 'unreachable' && <b>{path}: </b>}
-                  {mend}{' '}
+                  {fix}{' '}
                   {path !== 'unreachable' && (
                     <span className="soft">{t('cabinet.import.found', { found })}</span>
                   )}

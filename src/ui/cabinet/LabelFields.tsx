@@ -13,7 +13,7 @@ interface LabelFieldsProps {
   readonly isNew: boolean
   readonly currency: string
   readonly change: (part: Partial<ProductValues>) => void
-  readonly mendOf: (...paths: string[]) => string | undefined
+  readonly fixOf: (...paths: string[]) => string | undefined
 }
 
 /** What stays where a product turns out to be of another family: what its label does not say. */
@@ -32,7 +32,7 @@ function familyHint(id: FamilyId, t: Translator): string {
 }
 
 /** What the label says: name, family, strength, dwell, and what it costs. */
-export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFieldsProps) {
+export function LabelFields({ values, isNew, currency, change, fixOf }: LabelFieldsProps) {
   const t = useTranslations()
 
   const family = familyOf(values.family)
@@ -47,7 +47,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
       mode="decimal"
       value={values[name]}
       set={(text) => change({ [name]: text })}
-      mend={mendOf(...paths)}
+      fix={fixOf(...paths)}
     />
   )
   return (
@@ -57,7 +57,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
         label={t('cabinet.product.name')}
         value={values.name}
         set={(name) => change({ name })}
-        mend={mendOf('name', 'id')}
+        fix={fixOf('name', 'id')}
       />
       <ChoiceField
         id="family"
@@ -72,7 +72,7 @@ export function LabelFields({ values, isNew, currency, change, mendOf }: LabelFi
         label={t('cabinet.product.dilution.label')}
         value={values.strength}
         set={(strength) => change({ strength })}
-        mend={mendOf('strength')}
+        fix={fixOf('strength')}
         hint={t('cabinet.product.dilution.hint')}
       />
       <ChoiceField

@@ -10,11 +10,11 @@ interface PackRowsProps {
   readonly packs: Packs
   readonly currency: string
   readonly change: (packs: Packs) => void
-  readonly mendOf: (path: string) => string | undefined
+  readonly fixOf: (path: string) => string | undefined
 }
 
 /** Other sizes it can be bought in, each with its price. */
-export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
+export function PackRows({ packs, currency, change, fixOf }: PackRowsProps) {
   const t = useTranslations()
 
   const set = (index: number, part: Partial<Packs[number]>) =>
@@ -28,7 +28,7 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
             placeholder={t('common.millilitres')}
             inputMode="decimal"
             value={pack.millilitres}
-            isInvalid={mendOf(`otherPacks[${index}].millilitres`) !== undefined}
+            isInvalid={fixOf(`otherPacks[${index}].millilitres`) !== undefined}
             onChange={(event) => set(index, { millilitres: event.target.value })}
           />
           <Form.Control
@@ -36,7 +36,7 @@ export function PackRows({ packs, currency, change, mendOf }: PackRowsProps) {
             placeholder={currency}
             inputMode="decimal"
             value={pack.price}
-            isInvalid={mendOf(`otherPacks[${index}].priceMinor`) !== undefined}
+            isInvalid={fixOf(`otherPacks[${index}].priceMinor`) !== undefined}
             onChange={(event) => set(index, { price: event.target.value })}
           />
           <button

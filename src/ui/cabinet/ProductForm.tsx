@@ -36,7 +36,7 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
   const { problems, busy, send } = useSending()
   const draft = useDraft(`product.${initial.id || `new ${initial.name}`}`, version, values, setValues)
   const change = (part: Partial<ProductValues>) => setValues({ ...values, ...part })
-  const mendOf = (...paths: string[]) => problems.find(({ path }) => paths.includes(path))?.mend
+  const fixOf = (...paths: string[]) => problems.find(({ path }) => paths.includes(path))?.fix
   return (
     <form
       className="product-form"
@@ -50,14 +50,14 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
       }}
     >
       <DraftNote draft={draft} />
-      <LabelFields values={values} isNew={isNew} currency={currency} change={change} mendOf={mendOf} />
+      <LabelFields values={values} isNew={isNew} currency={currency} change={change} fixOf={fixOf} />
       <RatingFields values={values} change={(ratings) => change({ ratings })} />
       <h2>{t('cabinet.product.packs.title')}</h2>
       <PackRows
         packs={values.otherPacks}
         currency={currency}
         change={(otherPacks) => change({ otherPacks })}
-        mendOf={mendOf}
+        fixOf={fixOf}
       />
       <Form.Group controlId="note" className="mt-3">
         <Form.Label>{t('cabinet.product.note')}</Form.Label>
@@ -65,10 +65,10 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
           as="textarea"
           rows={2}
           value={values.note ?? ''}
-          isInvalid={mendOf('note') !== undefined}
+          isInvalid={fixOf('note') !== undefined}
           onChange={(event) => change({ note: event.target.value })}
         />
-        <Form.Control.Feedback type="invalid">{mendOf('note')}</Form.Control.Feedback>
+        <Form.Control.Feedback type="invalid">{fixOf('note')}</Form.Control.Feedback>
       </Form.Group>
       <FluorideChecks values={values} change={change} />
       <div aria-live="polite">

@@ -5,14 +5,14 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { enteredMovements, type EnteredMovement } from '@/core/chemistry/stockMovement'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
 
 interface StockFormProps {
   readonly packMillilitres: number
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** The amount as typed where it is no number: the server names it then. */
@@ -72,7 +72,7 @@ export function StockForm({ packMillilitres, keep }: StockFormProps) {
           isInvalid={problem !== undefined}
           onChange={(event) => setAmount(event.target.value)}
         />
-        <Form.Control.Feedback type="invalid">{problem?.mend}</Form.Control.Feedback>
+        <Form.Control.Feedback type="invalid">{problem?.fix}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="movement-note">
         <Form.Label>{t('cabinet.stock.note')}</Form.Label>

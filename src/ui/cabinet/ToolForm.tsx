@@ -41,7 +41,7 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
   })
   const { problems, busy, send } = useSending()
   const draft = useDraft(`tool.${tool?.id ?? 'new'}`, version, values, setValues)
-  const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
+  const fixOf = (path: string) => problems.find((problem) => problem.path === path)?.fix
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
   return (
     <form
@@ -68,10 +68,10 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
           <Form.Label>{t('cabinet.tool.name')}</Form.Label>
           <Form.Control
             value={values.name}
-            isInvalid={mendOf('name') !== undefined}
+            isInvalid={fixOf('name') !== undefined}
             onChange={(event) => setValues({ ...values, name: event.target.value })}
           />
-          <Form.Control.Feedback type="invalid">{mendOf('name')}</Form.Control.Feedback>
+          <Form.Control.Feedback type="invalid">{fixOf('name')}</Form.Control.Feedback>
         </Form.Group>
         <Form.Group controlId="kind">
           <Form.Label>{t('cabinet.tool.kind')}</Form.Label>
@@ -95,10 +95,10 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
             <Form.Control
               inputMode="decimal"
               value={values[name]}
-              isInvalid={mendOf(name) !== undefined}
+              isInvalid={fixOf(name) !== undefined}
               onChange={(event) => setValues({ ...values, [name]: event.target.value })}
             />
-            <Form.Control.Feedback type="invalid">{mendOf(name)}</Form.Control.Feedback>
+            <Form.Control.Feedback type="invalid">{fixOf(name)}</Form.Control.Feedback>
             <Form.Text>{t(`cabinet.tool.${name}.hint`)}</Form.Text>
           </Form.Group>
         ))}

@@ -1,5 +1,7 @@
 'use client'
 
+import { saidProblems } from '@/i18n/saidProblems'
+import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -17,9 +19,12 @@ interface BrakeCoolingProps {
   readonly change: ((conditions: ConditionsFile) => void) | null
 }
 
+const readingFields = ['firstCelsius', 'secondCelsius', 'minutesApart'] as const
+
 /** Two readings of a hot brake give the time to wait; the wheel then begins later. */
 export function BrakeCooling({ conditions, positions, okCelsius, change }: BrakeCoolingProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const [position, setPosition] = useState<Position>(positions[0] ?? 'frontLeft')
   const [texts, setTexts] = useState({ firstCelsius: '', secondCelsius: '', minutesApart: '' })
@@ -30,13 +35,10 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
   }
   const isFilled = Object.values(texts).every((text) => text.trim() !== '')
   const cooling = isFilled ? coolingOf(readings, conditions.airCelsius, okCelsius) : null
-  const mendOf = (path: string) =>
-    cooling && !cooling.ok ? cooling.problems.find((problem) => problem.path === path)?.mend : undefined
-  const labels = {
-    firstCelsius: 'First, °C',
-    secondCelsius: 'Second, °C',
-    minutesApart: 'Minutes apart',
-  } as const
+  const fixOf = (path: string) =>
+    cooling && !cooling.ok
+      ? saidProblems(cooling.problems, say).find((problem) => problem.path === path)?.fix
+      : undefined
   return (
     <details className="brakes mt-2" open={conditions.brakes.length > 0}>
       <summary>{t('conditions.brakes.title')}</summary>
@@ -51,16 +53,16 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
             ))}
           </Form.Select>
         </Form.Group>
-        {(Object.keys(labels) as (keyof typeof labels)[]).map((key) => (
+        {readingFields.map((key) => (
           <Form.Group key={key} controlId={`brake-${key}`}>
-            <Form.Label>{labels[key]}</Form.Label>
+            <Form.Label>{t(`conditions.brakes.${key}`)}</Form.Label>
             <Form.Control
               inputMode="decimal"
               value={texts[key]}
-              isInvalid={mendOf(key) !== undefined}
+              isInvalid={fixOf(key) !== undefined}
               onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
             />
-            <Form.Control.Feedback type="invalid">{mendOf(key)}</Form.Control.Feedback>
+            <Form.Control.Feedback type="invalid">{fixOf(key)}</Form.Control.Feedback>
           </Form.Group>
         ))}
       </div>
@@ -72,7 +74,7 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
                 limit: okCelsius,
                 minutes: Math.ceil(cooling.value.waitMinutes),
               })
-          : cooling?.problems.find(({ path }) => path === 'okCelsius')?.mend}
+          : fixOf('okCelsius')}
       </p>
       {cooling?.ok && cooling.value.waitMinutes > 0 && (
         <CoolingChart

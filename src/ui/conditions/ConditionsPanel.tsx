@@ -1,5 +1,7 @@
 'use client'
 
+import { DateField } from '../form/DateField'
+import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { Thermometer, Wind } from 'lucide-react'
@@ -16,8 +18,8 @@ import { BrakeCooling } from './BrakeCooling'
 import { placed, placeOf, places, type Place } from './place'
 
 export interface Devices {
-  weather(utcOffsetMinutes: number): Promise<Result<WeatherReading>>
-  thermometer(input: { position: Position; airCelsius: number }): Promise<Result<ThermometerReading>>
+  weather(utcOffsetMinutes: number): Promise<Result<WeatherReading, string>>
+  thermometer(input: { position: Position; airCelsius: number }): Promise<Result<ThermometerReading, string>>
 }
 
 interface ConditionsPanelProps {
@@ -58,6 +60,7 @@ const localTime = (instant: string | undefined): string => {
 export function ConditionsPanel(props: ConditionsPanelProps) {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const { conditions, people, positions, timings, okCelsius, devices, change, setPeople } = props
   const [draft, setDraft] = useState<Record<string, string>>({})
@@ -86,7 +89,10 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     ),
   })
   const read = parse(conditionsFile, merged(draft))
-  const mendOf = (key: string) => (read.ok ? undefined : read.problems.find(({ path }) => path === key)?.mend)
+  const fixOf = (key: string) => {
+    const fix = read.ok ? undefined : read.problems.find(({ path }) => path === key)?.fix
+    return fix && say(fix)
+  }
   const type = (key: string, text: string) => {
     const next = { ...draft, [key]: text }
     setDraft(next)
@@ -99,7 +105,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     setAsking(true)
     const answer = await devices.weather(-currentTime().getTimezoneOffset())
     setAsking(false)
-    if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
+    if (!answer.ok) return setSaid(answer.problems[0]?.fix ?? '')
     const { isSimulated, airCelsius, humidityPercent, windKilometresPerHour, cloudPercent, forecast } =
       answer.value
     setSaid(t('conditions.weatherFrom', { simulated: String(isSimulated) }))
@@ -119,7 +125,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     setAsking(true)
     const answer = await devices.thermometer({ position, airCelsius: conditions.airCelsius })
     setAsking(false)
-    if (!answer.ok) return setSaid(answer.problems[0]?.mend ?? '')
+    if (!answer.ok) return setSaid(answer.problems[0]?.fix ?? '')
     const { celsius, at, isSimulated } = answer.value
     setSaid(
       t('conditions.measured', {
@@ -145,11 +151,11 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
               <Form.Control
                 inputMode="decimal"
                 value={textOf(key, conditions[key])}
-                isInvalid={mendOf(key) !== undefined}
+                isInvalid={fixOf(key) !== undefined}
                 onChange={(event) => type(key, event.target.value)}
                 onBlur={passOn}
               />
-              <Form.Control.Feedback type="invalid">{mendOf(key)}</Form.Control.Feedback>
+              <Form.Control.Feedback type="invalid">{fixOf(key)}</Form.Control.Feedback>
             </Form.Group>
           ))}
           <Form.Group controlId="condition-exposure">
@@ -180,27 +186,27 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
               ))}
             </Form.Select>
           </Form.Group>
-          <Form.Group controlId="condition-start" className="is-wide">
-            <Form.Label>{t('conditions.begins')}</Form.Label>
-            <Form.Control
-              type="datetime-local"
-              value={localTime(conditions.startAt)}
-              onChange={(event) => {
-                const at = new Date(event.target.value)
-                if (!Number.isNaN(at.getTime()))
-                  change?.({
-                    ...conditions,
-                    // A forecast is for its own day.
-                    forecast:
-                      event.target.value.slice(0, 10) === localTime(conditions.startAt).slice(0, 10)
-                        ? conditions.forecast
-                        : [],
-                    startAt: at.toISOString(),
-                    utcOffsetMinutes: -at.getTimezoneOffset(),
-                  })
-              }}
-            />
-          </Form.Group>
+          <DateField
+            id="condition-start"
+            className="is-wide"
+            label={t('conditions.begins')}
+            hasTime
+            value={localTime(conditions.startAt)}
+            set={(value) => {
+              const at = new Date(value)
+              if (!Number.isNaN(at.getTime()))
+                change?.({
+                  ...conditions,
+                  // A forecast is for its own day.
+                  forecast:
+                    value.slice(0, 10) === localTime(conditions.startAt).slice(0, 10)
+                      ? conditions.forecast
+                      : [],
+                  startAt: at.toISOString(),
+                  utcOffsetMinutes: -at.getTimezoneOffset(),
+                })
+            }}
+          />
           <div className="chips is-wide" role="group" aria-label={t('conditions.people.label')}>
             {[1, 2].map((count) => (
               <button

@@ -5,7 +5,8 @@ import { formatFullDay, formatTimeOfDay } from '@/i18n/format'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem, Result } from '@/core/result'
+import type { Result } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ActionButton } from '../form/ActionButton'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
@@ -21,8 +22,8 @@ export interface GotEvent {
 
 interface CalendarPanelProps {
   readonly path: string
-  readonly renew: () => Promise<{ readonly problems: readonly Problem[] }>
-  readonly fetchIt: () => Promise<Result<readonly GotEvent[]>>
+  readonly renew: () => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly fetchIt: () => Promise<Result<readonly GotEvent[], string>>
 }
 
 /** The address to subscribe to, a new one for it, and a simulated calendar that shows what it gets. */

@@ -6,11 +6,11 @@ import { currentTime } from '@/clock'
 import { Check, Clock } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { DueItem } from '@/core/due/dueItem'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ActionButton } from '../form/ActionButton'
 import { remedyLink } from './remedyLink'
 
-type ActionResult = Promise<{ readonly problems: readonly Problem[] }>
+type ActionResult = Promise<{ readonly problems: readonly SaidProblem[] }>
 
 export interface DueActionsProps {
   readonly item: Pick<DueItem, 'key' | 'kind' | 'what' | 'remedy' | 'wheelSetId' | 'canBeDone'>

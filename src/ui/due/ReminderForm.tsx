@@ -1,17 +1,18 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
 
 interface ReminderFormProps {
   readonly wheelSetId: string | null
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** A reminder of one's own: what, when, and whether it comes round. */
@@ -47,10 +48,7 @@ export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
           onChange={(event) => setAbout(event.target.value)}
         />
       </Form.Group>
-      <Form.Group controlId="reminder-day">
-        <Form.Label>{t('due.reminder.on')}</Form.Label>
-        <Form.Control type="date" value={dueOn} required onChange={(event) => setDueOn(event.target.value)} />
-      </Form.Group>
+      <DateField id="reminder-day" label={t('due.reminder.on')} value={dueOn} set={setDueOn} required />
       <Form.Group controlId="reminder-repeat">
         <Form.Label>{t('due.reminder.every')}</Form.Label>
         <Form.Control

@@ -4,15 +4,16 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem, Result } from '@/core/result'
+import type { Result } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 
 interface WaterFormProps {
   readonly ask: () => Promise<
-    Result<{ readonly beforePpm: number; readonly afterPpm: number; readonly isSimulated: boolean }>
+    Result<{ readonly beforePpm: number; readonly afterPpm: number; readonly isSimulated: boolean }, string>
   >
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** Dissolved solids before and behind the filter: off the meter, or typed. */

@@ -1,13 +1,13 @@
 import Alert from 'react-bootstrap/Alert'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 
 /** Problems that belong to no single field, or to one that is not on the screen. */
-export function ProblemAlert({ problems }: { readonly problems: readonly Problem[] }) {
+export function ProblemAlert({ problems }: { readonly problems: readonly SaidProblem[] }) {
   if (problems.length === 0) return null
   return (
     <Alert variant="danger" className="mt-3">
-      {problems.map(({ path, mend }) => (
-        <p key={`${path} ${mend}`}>{mend}</p>
+      {problems.map(({ path, fix }) => (
+        <p key={`${path} ${fix}`}>{fix}</p>
       ))}
     </Alert>
   )

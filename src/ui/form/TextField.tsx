@@ -6,7 +6,7 @@ interface TextFieldProps {
   readonly value: string
   readonly set: (text: string) => void
   /** What to do where it was refused. */
-  readonly mend?: string | undefined
+  readonly fix?: string | undefined
   /** Keys that a phone shows; absent: letters. */
   readonly mode?: 'numeric' | 'decimal'
   readonly placeholder?: string
@@ -17,7 +17,7 @@ interface TextFieldProps {
 
 /** A line of text with its label, and what is wrong with it. */
 export function TextField(props: TextFieldProps) {
-  const { id, label, value, set, mend, mode, placeholder, maxLength, hint, className } = props
+  const { id, label, value, set, fix, mode, placeholder, maxLength, hint, className } = props
   return (
     <Form.Group controlId={id} className={className}>
       <Form.Label>{label}</Form.Label>
@@ -27,10 +27,10 @@ export function TextField(props: TextFieldProps) {
         autoComplete="off"
         placeholder={placeholder}
         maxLength={maxLength}
-        isInvalid={mend !== undefined}
+        isInvalid={fix !== undefined}
         onChange={(event) => set(event.target.value)}
       />
-      <Form.Control.Feedback type="invalid">{mend}</Form.Control.Feedback>
+      <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
       {hint && <Form.Text>{hint}</Form.Text>}
     </Form.Group>
   )

@@ -1,5 +1,5 @@
 import type { Translator } from '@/i18n/translator'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { refusalOf } from './refusal'
 
 /** Sends JSON to a route of the program; what it refuses comes back as problems. */
@@ -7,7 +7,7 @@ export async function postJson(
   path: string,
   body: unknown,
   t: Translator,
-): Promise<{ readonly problems: readonly Problem[] }> {
+): Promise<{ readonly problems: readonly SaidProblem[] }> {
   const answer = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

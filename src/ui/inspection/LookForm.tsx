@@ -1,5 +1,6 @@
 'use client'
 
+import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
@@ -11,7 +12,7 @@ import { lookEffects, lookInput } from '@/contracts/protection'
 import { exhaustive } from '@/core/exhaustive'
 import type { LookEffect } from '@/core/due/lookEffect'
 import type { LookGrade } from '@/core/protection/record'
-import type { Problem } from '@/core/result'
+import { saidProblems, type SaidProblem } from '@/i18n/saidProblems'
 import { axleOf, type Position } from '@/core/wheel/position'
 import { enter } from '../outbox/deviceOutbox'
 import type { Outcome } from '../outbox/waiting'
@@ -83,11 +84,12 @@ function scopesOf(
 /** A look in ten seconds: which wheels, how water beads; more only where somebody wants to. */
 export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneHref }: LookFormProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const [at, setAt] = useState(() => scopesOf(positions, t)[0]?.choice ?? positions)
   const [afterReviving, setAfterReviving] = useState(proposed)
   const [senses, setSenses] = useState<Senses>({ release: null, slickness: null, gloss: '' })
-  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [problems, setProblems] = useState<readonly SaidProblem[]>([])
   const [given, setGiven] = useState<Given | null>(null)
   const [busy, setBusy] = useState(false)
   const look = async (beading: LookGrade): Promise<void> => {
@@ -99,7 +101,7 @@ export function LookForm({ positions, afterReviving: proposed, wheelSetId, doneH
       glossUnits: glossOf(senses.gloss),
       afterReviving,
     })
-    setProblems(read.ok ? [] : read.problems)
+    setProblems(read.ok ? [] : saidProblems(read.problems, say))
     if (!read.ok) return
     setBusy(true)
     const outcome = await enter({ kind: 'look', wheelSetId, look: read.value })

@@ -131,7 +131,7 @@ export function IntakeForm(props: IntakeFormProps) {
             change={change}
             drive={drive}
             lastReadingKilometres={props.lastReadingKilometres}
-            problemAt={(path) => problems.find((problem) => problem.path === path)?.mend}
+            problemAt={(path) => problems.find((problem) => problem.path === path)?.fix}
           />
           <Button type="submit" disabled={busy}>
             {busy ? t('intake.planning') : t('intake.plan')}

@@ -42,7 +42,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         mode="numeric"
         value={values.kilometres}
         set={drive}
-        mend={problemAt('kilometres')}
+        fix={problemAt('kilometres')}
       />
       <TextField
         className="field"
@@ -56,7 +56,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
             : t('intake.lastReading', { kilometres: lastReadingKilometres })
         }
         set={readOdometer}
-        mend={problemAt('odometerKilometres')}
+        fix={problemAt('odometerKilometres')}
       />
       <TextField
         className="field"
@@ -65,7 +65,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         label={t('intake.airCelsius')}
         value={values.airCelsius}
         set={(airCelsius) => change({ airCelsius })}
-        mend={problemAt('conditions.airCelsius')}
+        fix={problemAt('conditions.airCelsius')}
       />
       <TextField
         className="field"
@@ -75,7 +75,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         value={values.surfaceCelsius}
         placeholder={t('intake.notRead')}
         set={(surfaceCelsius) => change({ surfaceCelsius })}
-        mend={problemAt('conditions.surfaceCelsius')}
+        fix={problemAt('conditions.surfaceCelsius')}
       />
       <ChoiceField
         id="place"

@@ -1,4 +1,9 @@
+'use client'
+
 import { useTranslations } from 'next-intl'
+import { useState } from 'react'
+import { DateField } from '../form/DateField'
+
 interface LogFilterProps {
   readonly search: string
   /** Day up to which is shown, as yyyy-mm-dd; empty: today. */
@@ -10,6 +15,7 @@ interface LogFilterProps {
 /** Which visits are shown; a plain form, so that its address can be kept. */
 export function LogFilter({ search, until, set }: LogFilterProps) {
   const t = useTranslations()
+  const [day, setDay] = useState(until)
 
   return (
     <form className="log-filter" role="search">
@@ -30,12 +36,7 @@ export function LogFilter({ search, until, set }: LogFilterProps) {
           />
         </div>
       )}
-      <div>
-        <label htmlFor="until" className="form-label">
-          {t('log.filter.until')}
-        </label>
-        <input id="until" name="until" type="date" className="form-control" defaultValue={until} />
-      </div>
+      <DateField id="until" name="until" label={t('log.filter.until')} value={day} set={setDay} />
       <button className="btn btn-outline-secondary">{t('log.filter.show')}</button>
     </form>
   )

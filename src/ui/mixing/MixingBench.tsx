@@ -1,5 +1,8 @@
 'use client'
 
+import { spoken, type Spoken } from '@/i18n/spoken'
+import { saidProblems } from '@/i18n/saidProblems'
+import { useSay } from '@/i18n/useSay'
 import { bold } from '@/i18n/rich'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
@@ -38,12 +41,13 @@ const numberOf = (text: string): number => (text.trim() === '' ? NaN : Number(te
 /** Any way of saying a strength in; what to pour, what the lance makes of it, and a bottle with a label out. */
 export function MixingBench(props: MixingBenchProps) {
   const t = useTranslations()
+  const say = useSay()
 
   const { products, ounces, smallestMeasureMillilitres, lance } = props
   const [productId, setProductId] = useState(props.chosenId ?? products[0]?.id ?? '')
   const product = products.find(({ id }) => id === productId)
   const [said, setSaid] = useState(product ? writeDilution(product.strength) : '1:10')
-  const [answer, setAnswer] = useState<DilutionChoice | null>(null)
+  const [answer, setAnswer] = useState<Spoken<DilutionChoice> | null>(null)
   const [total, setTotal] = useState('500')
   const [bottle, setBottle] = useState('1000')
   const [mixedBy, setMixedBy] = useState('')
@@ -53,10 +57,13 @@ export function MixingBench(props: MixingBenchProps) {
   const { problems, busy, send } = useSending()
   const [requestId] = useState(newId)
 
-  const reading = readDilution(said, {
-    ...(ounces ? { ounces } : {}),
-    ...(Number.isFinite(numberOf(bottle)) ? { bottleMillilitres: numberOf(bottle) } : {}),
-  })
+  const reading = spoken(
+    readDilution(said, {
+      ...(ounces ? { ounces } : {}),
+      ...(Number.isFinite(numberOf(bottle)) ? { bottleMillilitres: numberOf(bottle) } : {}),
+    }),
+    say,
+  )
   const mix = answer?.mix ?? (reading.kind === 'mix' ? reading.mix : null)
   // Of a range the middle is mixed; the ends are said.
   const fraction = mix && Math.sqrt(mix.from * mix.to)
@@ -68,7 +75,7 @@ export function MixingBench(props: MixingBenchProps) {
     calibration.millilitres !== '' && calibration.seconds !== ''
       ? calibrateLance(numberOf(calibration.millilitres), numberOf(calibration.seconds))
       : null
-  const say = (text: string) => {
+  const type = (text: string) => {
     setSaid(text)
     setAnswer(null)
   }
@@ -95,7 +102,7 @@ export function MixingBench(props: MixingBenchProps) {
               onChange={(event) => {
                 setProductId(event.target.value)
                 const next = products.find(({ id }) => id === event.target.value)
-                if (next) say(writeDilution(next.strength))
+                if (next) type(writeDilution(next.strength))
               }}
             >
               {products.map(({ id, name }) => (
@@ -120,10 +127,10 @@ export function MixingBench(props: MixingBenchProps) {
               maxLength={200}
               autoComplete="off"
               isInvalid={reading.kind === 'unreadable'}
-              onChange={(event) => say(event.target.value)}
+              onChange={(event) => type(event.target.value)}
             />
             <Form.Control.Feedback type="invalid">
-              {reading.kind === 'unreadable' && reading.mend}
+              {reading.kind === 'unreadable' && reading.fix}
             </Form.Control.Feedback>
             <Form.Text>{t('mixing.dilution.examples')}</Form.Text>
           </Form.Group>
@@ -195,7 +202,7 @@ export function MixingBench(props: MixingBenchProps) {
             </div>
           </div>
         )}
-        {recipe && !recipe.ok && <ProblemAlert problems={recipe.problems} />}
+        {recipe && !recipe.ok && <ProblemAlert problems={saidProblems(recipe.problems, say)} />}
         <div className="bench-keep">
           <Form.Group controlId="mixedBy">
             <Form.Label>{t('mixing.mixedBy')}</Form.Label>
@@ -232,7 +239,7 @@ export function MixingBench(props: MixingBenchProps) {
                     strength: writeDilution({ from: needed.value, to: needed.value }, 'percent'),
                     b: bold,
                   })
-                : needed.problems[0]?.mend
+                : saidProblems(needed.problems, say)[0]?.fix
               : t('mixing.lance.missing')}
           </div>
           <Form.Group controlId="calibrate-ml">
@@ -263,7 +270,9 @@ export function MixingBench(props: MixingBenchProps) {
                 {t('mixing.lance.useMeasured', { litres: formatNumber(calibrated.value, 2) })}
               </button>
             ) : (
-              calibrated.problems.map(({ mend }) => mend).join(' ')
+              saidProblems(calibrated.problems, say)
+                .map(({ fix }) => fix)
+                .join(' ')
             ))}{' '}
           {t('mixing.lance.inSettings')}
         </p>

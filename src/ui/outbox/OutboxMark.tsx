@@ -80,7 +80,7 @@ export function OutboxMark() {
             {t('outbox.refused', {
               kind: item.kind,
               time: new Date(item.madeAt).toLocaleString(),
-              mend: refusal?.mend || t('errors.sending.notUnderstood'),
+              fix: refusal?.fix || t('errors.sending.notUnderstood'),
             })}
           </span>
           <button type="button" className="btn btn-quiet" onClick={() => deviceOutbox.again(item.requestId)}>

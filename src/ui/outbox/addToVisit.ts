@@ -18,7 +18,7 @@ export async function addToVisit(
       body: JSON.stringify({ taps }),
     })
     if (answer.ok) return null
-    return (await refusalOf(answer, t)).map(({ mend }) => mend).join(' ')
+    return (await refusalOf(answer, t)).map(({ fix }) => fix).join(' ')
   } catch {
     return t('outbox.noConnection')
   }

@@ -34,7 +34,7 @@ class TestServer {
     const job = item.kind === 'tap' ? item.jobId : ''
     // Sent twice it is stored once, also after the end.
     if (!this.stored.includes(requestId)) {
-      if (this.ended.has(job)) return { kind: 'refused', mend: 'This job was ended.', isJobEnded: true }
+      if (this.ended.has(job)) return { kind: 'refused', fix: 'This job was ended.', isJobEnded: true }
       this.stored.push(requestId)
     }
     this.answers += 1
@@ -108,7 +108,7 @@ class History {
   }
 
   /** Everything works again, for long enough. */
-  async mended(): Promise<void> {
+  async fixed(): Promise<void> {
     Object.assign(this.server, { network: 'up', isPaired: true })
     this.device.hasRoom = true
     for (let round = 0; round < 12; round += 1) {
@@ -124,11 +124,11 @@ it('whatever happens, every tap is stored once and in order, or shown as refused
     fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 30 }), async (steps) => {
       const history = new History()
       for (const one of steps) await history.run(one)
-      await history.mended()
+      await history.fixed()
       const { stored } = history.server
       const shown = history.page(0).read().kept
       expect(new Set(stored).size).toBe(stored.length)
-      for (const { refusal } of shown) expect(refusal?.mend).toBe('This job was ended.')
+      for (const { refusal } of shown) expect(refusal?.fix).toBe('This job was ended.')
       const refused = shown.map(({ item }) => item.requestId)
       expect([...stored, ...refused].sort()).toEqual([...history.made].sort())
       expect(stored).toEqual(history.made.filter((id) => stored.includes(id)))

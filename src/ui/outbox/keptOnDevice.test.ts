@@ -22,10 +22,10 @@ const photograph = (requestId: string): Waiting => ({
   positions: [],
   jpeg: new Blob(['picture'], { type: 'image/jpeg' }),
 })
-const kept = (item: Waiting, mend: string | null = null, order = 1): Kept => ({
+const kept = (item: Waiting, fix: string | null = null, order = 1): Kept => ({
   item,
   order,
-  refusal: mend === null ? null : { mend, isJobEnded: false },
+  refusal: fix === null ? null : { fix, isJobEnded: false },
 })
 const idsKept = async () => (await loadKept()).map(({ item }) => item.requestId)
 
@@ -55,7 +55,7 @@ describe('what a device keeps', () => {
     await keep(kept(look(ids[0])))
     await keep(kept(look(ids[1])))
     await keep(kept(look(ids[0]), 'No such wheel.'))
-    expect((await loadKept()).map(({ refusal }) => refusal?.mend ?? null)).toEqual(['No such wheel.', null])
+    expect((await loadKept()).map(({ refusal }) => refusal?.fix ?? null)).toEqual(['No such wheel.', null])
     await keep(kept(look(ids[0])))
     expect(await idsKept()).toEqual([ids[0], ids[1]])
   })
@@ -70,7 +70,7 @@ describe('what a device keeps', () => {
     await keep(kept(look(ids[0])))
     await putJunk({ item: look(ids[1]), refusal: 'No such wheel.' })
     expect(await loadKept()).toMatchObject([
-      { item: { requestId: ids[1] }, order: 0, refusal: { mend: 'No such wheel.', isJobEnded: false } },
+      { item: { requestId: ids[1] }, order: 0, refusal: { fix: 'No such wheel.', isJobEnded: false } },
       { item: { requestId: ids[0] } },
     ])
   })

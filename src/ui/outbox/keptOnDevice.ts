@@ -27,16 +27,20 @@ const waitingShape = v.variant('kind', [
   v.looseObject({ kind: v.literal('look'), ...made, wheelSetId: uuid, look: v.looseObject({}) }),
   v.looseObject({ kind: v.literal('photograph'), ...made, wheelSetId: uuid, jpeg: v.blob() }),
 ])
-/** Earlier versions kept a reason as a text, and nothing to order by: theirs come first, in the order of the shelf. */
+/** Earlier versions called the reason `mend` or kept it as a text, and some had nothing to order by: theirs come first. */
 const keptShape = v.object({
   item: waitingShape,
   order: v.optional(v.number(), 0),
   refusal: v.nullable(
     v.union([
-      v.object({ mend: v.string(), isJobEnded: v.boolean() }),
+      v.object({ fix: v.string(), isJobEnded: v.boolean() }),
+      v.pipe(
+        v.object({ mend: v.string(), isJobEnded: v.boolean() }),
+        v.transform(({ mend, isJobEnded }) => ({ fix: mend, isJobEnded })),
+      ),
       v.pipe(
         v.string(),
-        v.transform((mend) => ({ mend, isJobEnded: false })),
+        v.transform((fix) => ({ fix, isJobEnded: false })),
       ),
     ]),
   ),

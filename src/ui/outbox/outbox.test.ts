@@ -5,7 +5,7 @@ import type { Outcome } from './waiting'
 
 const stored: Outcome = { kind: 'stored', value: null }
 const later: Outcome = { kind: 'later' }
-const refused: Outcome = { kind: 'refused', mend: 'No such step.', isJobEnded: false }
+const refused: Outcome = { kind: 'refused', fix: 'No such step.', isJobEnded: false }
 
 /** A device whose server gives these answers, one after the other for each thing, and stores everything else. */
 function device(answers: Record<string, Outcome[]> = {}) {
@@ -72,7 +72,7 @@ describe('what waits on the device', () => {
     await Promise.all([outbox.add(tapOf('a')), outbox.add(tapOf('b'))])
     await atRest()
     expect(phone.ids()).toEqual(['a'])
-    expect(outbox.read().kept.map(({ refusal }) => refusal?.mend)).toEqual(['No such step.'])
+    expect(outbox.read().kept.map(({ refusal }) => refusal?.fix)).toEqual(['No such step.'])
     outbox.again('a')
     await atRest()
     expect([phone.sent, phone.ids()]).toEqual([['a', 'b', 'a'], []])

@@ -185,7 +185,7 @@ export class Outbox {
   private async settle(item: Waiting, outcome: Outcome): Promise<void> {
     const { requestId } = item
     if (outcome.kind === 'refused') {
-      const refusal: RefusalReason = { mend: outcome.mend, isJobEnded: outcome.isJobEnded }
+      const refusal: RefusalReason = { fix: outcome.fix, isJobEnded: outcome.isJobEnded }
       const held = this.held.get(requestId)
       if (held) this.hold({ ...held, refusal })
       this.tellOutcome(item, outcome)

@@ -76,18 +76,18 @@ describe('what is sent', () => {
 
 describe('what became of it', () => {
   const refusal = (status: number) => () =>
-    Response.json({ problems: [{ path: 'positions', found: 'x', mend: 'No such wheel.' }] }, { status })
+    Response.json({ problems: [{ path: 'positions', found: 'x', fix: 'No such wheel.' }] }, { status })
 
   it.each([404, 409, 413, 422])('answered %d it is refused, in the server’s words', async (status) => {
     answer(refusal(status))
-    expect(await sendWaiting(look)).toEqual({ kind: 'refused', mend: 'No such wheel.', isJobEnded: false })
+    expect(await sendWaiting(look)).toEqual({ kind: 'refused', fix: 'No such wheel.', isJobEnded: false })
   })
 
   it('refused by an answer it cannot read, it is refused without a reason', async () => {
     answer(() => new Response('<html>', { status: 400 }))
     expect(await sendWaiting(look)).toEqual({
       kind: 'refused',
-      mend: '',
+      fix: '',
       isJobEnded: false,
     })
   })

@@ -73,8 +73,8 @@ export async function sendWaiting(item: Waiting): Promise<Outcome> {
     if (answer.ok) return { kind: 'stored', value: await answer.json().catch(() => null) }
     if (answer.status >= 500 || laterStatuses.includes(answer.status)) return { kind: 'later' }
     if (answer.status === 401) return { kind: 'revoked' }
-    const mend = (await readRefusal(answer)).map((one) => one.mend).join(' ')
-    return { kind: 'refused', mend, isJobEnded: answer.status === jobEndedStatus }
+    const fix = (await readRefusal(answer)).map((one) => one.fix).join(' ')
+    return { kind: 'refused', fix, isJobEnded: answer.status === jobEndedStatus }
   } catch {
     return { kind: 'later' }
   }

@@ -53,7 +53,7 @@ export type Entered = {
 /** Why something was refused. */
 export interface RefusalReason {
   /** What happened and what to do, in the server's words. */
-  readonly mend: string
+  readonly fix: string
   /** The job was ended meanwhile: what came after can still be added to its visit. */
   readonly isJobEnded: boolean
 }

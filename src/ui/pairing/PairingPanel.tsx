@@ -16,7 +16,11 @@ interface Code {
 }
 
 /** A code for one device: what it may do is chosen here, not there. */
-export function PairingPanel({ begin }: { readonly begin: (input: unknown) => Promise<Result<Code>> }) {
+export function PairingPanel({
+  begin,
+}: {
+  readonly begin: (input: unknown) => Promise<Result<Code, string>>
+}) {
   const t = useTranslations()
 
   const [code, setCode] = useState<Code | null>(null)

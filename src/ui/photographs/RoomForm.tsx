@@ -1,5 +1,6 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -41,18 +42,16 @@ export function RoomForm({ look, throwAway }: RoomFormProps) {
         count()
       }}
     >
-      <Form.Group controlId="photographs-before">
-        <Form.Label>{t('photos.room.before')}</Form.Label>
-        <Form.Control
-          type="date"
-          value={day}
-          required
-          onChange={(event) => {
-            setDay(event.target.value)
-            setCounted(null)
-          }}
-        />
-      </Form.Group>
+      <DateField
+        id="photographs-before"
+        label={t('photos.room.before')}
+        value={day}
+        required
+        set={(value) => {
+          setDay(value)
+          setCounted(null)
+        }}
+      />
       <Button type="submit" variant="outline-secondary" disabled={busy}>
         {t('photos.room.count')}
       </Button>

@@ -29,7 +29,7 @@ interface PlanBoardProps {
   readonly plan: PlanFile
   readonly state: JobState
   readonly dilutionStyle: DilutionStyle
-  readonly keep: (change: PlanChangeInput) => Promise<KeptChange>
+  readonly keep: (change: PlanChangeInput) => Promise<KeptChange<string>>
   readonly devices: Devices
 }
 
@@ -76,9 +76,9 @@ export function PlanBoard(props: PlanBoardProps) {
             {t('plan.changedElsewhere')}
           </Alert>
         )}
-        {plan.shortfalls.map(({ text, mend, corners }) => (
+        {plan.shortfalls.map(({ text, fix, corners }) => (
           <Alert key={text} variant="warning" className="shortfall">
-            <b>{text}</b> {mend}{' '}
+            <b>{text}</b> {fix}{' '}
             <span className="soft">({corners.map((corner) => t(`terms.wheel.${corner}`)).join(', ')})</span>
           </Alert>
         ))}

@@ -1,17 +1,17 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 
 interface PlannedForProps {
   readonly plannedFor: Date | null
-  readonly plan: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly plan: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** The day and the hour of a job; stands in Today and in the calendar. */
@@ -32,15 +32,7 @@ export function PlannedFor({ plannedFor, plan }: PlannedForProps) {
         )
       }}
     >
-      <Form.Group controlId="planned-for">
-        <Form.Label>{t('plan.plannedFor.label')}</Form.Label>
-        <Form.Control
-          type="datetime-local"
-          value={at}
-          suppressHydrationWarning
-          onChange={(event) => setAt(event.target.value)}
-        />
-      </Form.Group>
+      <DateField id="planned-for" label={t('plan.plannedFor.label')} value={at} set={setAt} hasTime />
       <Button type="submit" variant="outline-secondary" disabled={busy}>
         {t('plan.plannedFor.save')}
       </Button>

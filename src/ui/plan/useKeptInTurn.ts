@@ -4,7 +4,7 @@ import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 
 export interface KeptInTurn {
   /** Sends a change once the one before it is answered. */
-  send(change: PlanChangeInput): Promise<KeptChange>
+  send(change: PlanChangeInput): Promise<KeptChange<string>>
   /** The page shows what both windows wish now: the next change begins with it. */
   adopt(wishes: JobFile['wishes']): void
 }
@@ -15,7 +15,7 @@ export interface KeptInTurn {
  */
 export function useKeptInTurn(
   first: JobFile['wishes'],
-  keep: (change: PlanChangeInput) => Promise<KeptChange>,
+  keep: (change: PlanChangeInput) => Promise<KeptChange<string>>,
 ): KeptInTurn {
   'use memo'
   const known = useRef(first)

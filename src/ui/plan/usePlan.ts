@@ -1,13 +1,13 @@
 import { useTranslations } from 'next-intl'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Wishes } from '@/core/job/job'
-import type { Problem } from '@/core/result'
+import { saidProblems, type SaidProblem } from '@/i18n/saidProblems'
 import type { ConditionsFile } from '@/contracts/conditions'
 import type { JobFile } from '@/contracts/jobFile'
 import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'
 import type { PlanFile } from '@/contracts/planFile'
 import type { SpokenPlan } from '@/i18n/spoken'
-import { useSpoken } from '@/i18n/useSay'
+import { useSay, useSpoken } from '@/i18n/useSay'
 import { PlanClient } from '@/workers/planClient'
 import { useKeptInTurn } from './useKeptInTurn'
 import { useOrderSearch, type OrderSearch } from './useOrderSearch'
@@ -23,7 +23,7 @@ export interface PlanState {
   readonly working: boolean
   /** The newest change is not on the server yet. */
   readonly keeping: boolean
-  readonly problems: readonly Problem[]
+  readonly problems: readonly SaidProblem[]
   /** The last change was kept together with one of another window. */
   readonly mergedOthers: boolean
   /** Comes once the server has answered to every change; false where it refused the last. */
@@ -45,17 +45,18 @@ const writable = (wishes: Wishes): JobFile['wishes'] => ({
 export function usePlan(
   first: PlanFile,
   jobFile: JobFile,
-  keep: (change: PlanChangeInput) => Promise<KeptChange>,
+  keep: (change: PlanChangeInput) => Promise<KeptChange<string>>,
 ): PlanState {
   'use memo'
   const t = useTranslations()
+  const say = useSay()
 
   const { send, adopt } = useKeptInTurn(jobFile.wishes, keep)
   const [plan, setPlan] = useState(first)
   const [file, setFile] = useState(jobFile)
   const [working, setWorking] = useState(false)
   const [pending, setPending] = useState(0)
-  const [problems, setProblems] = useState<readonly Problem[]>([])
+  const [problems, setProblems] = useState<readonly SaidProblem[]>([])
   const [mergedOthers, setMergedOthers] = useState(false)
   const client = useRef<PlanClient | null>(null)
   /** Changes that the server has not got yet: one that was overtaken by the next goes along with it. */
@@ -96,9 +97,9 @@ export function usePlan(
             setProblems(refused)
             return refused.length === 0
           }
-          setProblems(result.problems)
+          setProblems(saidProblems(result.problems, say))
         } catch {
-          setProblems([{ path: '', found: '', mend: t('plan.notWorkedOut') }])
+          setProblems([{ path: '', found: '', fix: t('plan.notWorkedOut') }])
         } finally {
           clearTimeout(late)
           setWorking(false)
@@ -107,13 +108,13 @@ export function usePlan(
         return false
       })()
     },
-    [send, adopt, t],
+    [send, adopt, t, say],
   )
   const keepOrder = useCallback(
     (better: PlanFile) => {
       const order = better.sequence?.entries ?? []
       // What was not kept is not shown either: a reload would take it away without a word.
-      const takeBack = (why: readonly Problem[]) => {
+      const takeBack = (why: readonly SaidProblem[]) => {
         setProblems(why)
         startTransition(() => setPlan(kept.current))
         return false
@@ -126,7 +127,7 @@ export function usePlan(
           setProblems([])
           return true
         })
-        .catch(() => takeBack([{ path: '', found: '', mend: t('plan.orderNotSaved') }]))
+        .catch(() => takeBack([{ path: '', found: '', fix: t('plan.orderNotSaved') }]))
         .finally(() => setPending((count) => count - 1))
     },
     [send, t],

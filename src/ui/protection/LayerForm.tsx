@@ -1,12 +1,13 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Position } from '@/core/wheel/position'
 import { localDay, instantOfDay } from '../form/dayInput'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -18,7 +19,7 @@ interface LayerFormProps {
   readonly positions: readonly Position[]
   /** Products of the shop by kind, to choose from; others can be typed. */
   readonly known: readonly { readonly kind: ProtectionKind; readonly name: string }[]
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** Protection that was put on outside a visit: here, or by somebody else. */
@@ -88,10 +89,7 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
             ))}
         </datalist>
       </Form.Group>
-      <Form.Group controlId="layer-day">
-        <Form.Label>{t('protection.layer.appliedOn')}</Form.Label>
-        <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
-      </Form.Group>
+      <DateField id="layer-day" label={t('protection.layer.appliedOn')} value={day} set={setDay} required />
       <Form.Group controlId="layer-coats">
         <Form.Label>{t('protection.layer.coats')}</Form.Label>
         <Form.Control inputMode="numeric" value={coats} onChange={(event) => setCoats(event.target.value)} />
@@ -105,14 +103,13 @@ export function LayerForm({ positions, known, keep }: LayerFormProps) {
           onChange={(event) => setAppliedBy(event.target.value)}
         />
       </Form.Group>
-      <Form.Group controlId="layer-cure">
-        <Form.Label>{t('protection.layer.cures')}</Form.Label>
-        <Form.Control
-          type="datetime-local"
-          value={cureUntil}
-          onChange={(event) => setCureUntil(event.target.value)}
-        />
-      </Form.Group>
+      <DateField
+        id="layer-cure"
+        label={t('protection.layer.cures')}
+        value={cureUntil}
+        set={setCureUntil}
+        hasTime
+      />
       <div className="is-wide">
         <Button type="submit" variant="outline-secondary" disabled={busy}>
           {t('protection.layer.save')}

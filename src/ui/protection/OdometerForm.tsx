@@ -5,12 +5,12 @@ import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 
 interface OdometerFormProps {
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** One reading of the odometer. */

@@ -1,11 +1,12 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Position } from '@/core/wheel/position'
 import { instantOfDay, localDay } from '../form/dayInput'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -15,7 +16,7 @@ import { WheelChips } from './WheelChips'
 
 interface RenewalFormProps {
   readonly positions: readonly Position[]
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** Wheels that are new or were repainted: what was on them is on record, and gone. */
@@ -51,10 +52,7 @@ export function RenewalForm({ positions, keep }: RenewalFormProps) {
           <option value="new">{t('protection.renewal.new')}</option>
         </Form.Select>
       </Form.Group>
-      <Form.Group controlId="renewal-day">
-        <Form.Label>{t('protection.renewal.since')}</Form.Label>
-        <Form.Control type="date" value={day} required onChange={(event) => setDay(event.target.value)} />
-      </Form.Group>
+      <DateField id="renewal-day" label={t('protection.renewal.since')} value={day} set={setDay} required />
       <div className="is-wide">
         <Button type="submit" variant="outline-secondary" disabled={busy}>
           {t('protection.renewal.save')}

@@ -1,11 +1,12 @@
 'use client'
 
+import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
@@ -15,7 +16,7 @@ interface WheelChangeFormProps {
   /** The set that is on; null: none, or nobody knows. */
   readonly mountedSetId: string | null
   readonly lastStoredWhere: string
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 const numberOrNull = (text: string): number | null =>
@@ -101,10 +102,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
             onChange={(event) => setStoredWhere(event.target.value)}
           />
         </Form.Group>
-        <Form.Group controlId="change-day">
-          <Form.Label>{t('protection.change.when')}</Form.Label>
-          <Form.Control type="datetime-local" value={day} onChange={(event) => setDay(event.target.value)} />
-        </Form.Group>
+        <DateField id="change-day" label={t('protection.change.when')} value={day} set={setDay} hasTime />
         <Form.Group controlId="change-torque">
           <Form.Label>{t('protection.change.torque')}</Form.Label>
           <Form.Control

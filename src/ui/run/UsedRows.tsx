@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { ProductUse } from '@/core/observations/jobOutcome'
 import { formatMillilitres } from '@/i18n/format'
 import { asPlanned, type Correction } from './usedInput'
@@ -9,7 +9,7 @@ interface UsedRowsProps {
   readonly used: readonly ProductUse[]
   readonly corrections: Readonly<Record<string, Correction>>
   readonly change: (corrections: Readonly<Record<string, Correction>>) => void
-  readonly problems: readonly Problem[]
+  readonly problems: readonly SaidProblem[]
 }
 
 /** What was used: as it was planned, unless somebody knows better. */

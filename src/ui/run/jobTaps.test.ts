@@ -60,12 +60,12 @@ describe('the taps of a job', () => {
   })
 
   it('that are refused count no more', async () => {
-    const { open, outbox } = setUp([{ kind: 'refused', mend: 'Ended.', isJobEnded: true }])
+    const { open, outbox } = setUp([{ kind: 'refused', fix: 'Ended.', isJobEnded: true }])
     const taps = open()
     taps.add(tap('a'))
     await atRest()
     expect(steps(taps)).toEqual([])
-    expect(outbox.read().kept[0]?.refusal?.mend).toBe('Ended.')
+    expect(outbox.read().kept[0]?.refusal?.fix).toBe('Ended.')
   })
 
   it('of a second device are taken up, but not while some of this one wait', async () => {

@@ -8,11 +8,11 @@ type Estimates = SettingsValues['estimates']
 interface EstimateRowsProps {
   readonly value: Estimates
   readonly change: (value: Estimates) => void
-  readonly mendOf: (path: string) => string | undefined
+  readonly fixOf: (path: string) => string | undefined
 }
 
 /** Every house estimate with its reason, open to be changed. */
-export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
+export function EstimateRows({ value, change, fixOf }: EstimateRowsProps) {
   const t = useTranslations()
 
   return (
@@ -26,7 +26,7 @@ export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
         <ul className="rows">
           {estimateIds.map((id) => {
             const house = houseEstimates[id]
-            const mend = mendOf(`estimates.${id}`)
+            const fix = fixOf(`estimates.${id}`)
             return (
               <li key={id} className="row-item estimate-row">
                 <label htmlFor={`estimate-${id}`}>
@@ -40,11 +40,11 @@ export function EstimateRows({ value, change, mendOf }: EstimateRowsProps) {
                     inputMode="decimal"
                     placeholder={plain(house.value)}
                     value={value[id] ?? ''}
-                    isInvalid={mend !== undefined}
+                    isInvalid={fix !== undefined}
                     onChange={(event) => change({ ...value, [id]: event.target.value })}
                   />
-                  <span className="soft">{house.unit}</span>
-                  {mend && <span className="invalid-feedback d-block">{mend}</span>}
+                  <span className="soft">{house.unit && t(`terms.unit.${house.unit}`)}</span>
+                  {fix && <span className="invalid-feedback d-block">{fix}</span>}
                 </span>
               </li>
             )

@@ -4,7 +4,7 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { estimateIds } from '@/core/estimates/houseEstimates'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Settings } from '@/contracts/settings'
 import { DraftNote } from '../form/DraftNote'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -21,7 +21,7 @@ interface SettingsFormProps {
   readonly version: number
   readonly initial: Settings
   /** Saves what was changed from the settings given first. */
-  readonly save: (from: unknown, input: unknown) => Promise<{ readonly problems: readonly Problem[] }>
+  readonly save: (from: unknown, input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** Paths whose problems stand at their field. */
@@ -49,7 +49,7 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
     setValues((known) => ({ ...known, ...part }))
     setSaved(false)
   }
-  const mendOf = (path: string) => problems.find((problem) => problem.path === path)?.mend
+  const fixOf = (path: string) => problems.find((problem) => problem.path === path)?.fix
   const submit = () => {
     const input = inputOf(values)
     send(
@@ -75,13 +75,9 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
         <MethodRows value={values.schools} change={(schools) => change({ schools })} />
       </section>
       <div>
-        <ShopFields value={values} change={change} mendOf={mendOf} />
-        <WearFields value={values.wear} onChange={(wear) => change({ wear })} mendOf={mendOf} />
-        <EstimateRows
-          value={values.estimates}
-          change={(estimates) => change({ estimates })}
-          mendOf={mendOf}
-        />
+        <ShopFields value={values} change={change} fixOf={fixOf} />
+        <WearFields value={values.wear} onChange={(wear) => change({ wear })} fixOf={fixOf} />
+        <EstimateRows value={values.estimates} change={(estimates) => change({ estimates })} fixOf={fixOf} />
       </div>
       <div className="settings-save" aria-live="polite">
         <ProblemAlert problems={problems.filter(({ path }) => !shown.has(path))} />

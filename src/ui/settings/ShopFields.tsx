@@ -9,7 +9,7 @@ type ShopValues = Pick<SettingsValues, 'shop' | 'place' | 'equipment'>
 interface ShopFieldsProps {
   readonly value: ShopValues
   readonly change: (value: Partial<ShopValues>) => void
-  readonly mendOf: (path: string) => string | undefined
+  readonly fixOf: (path: string) => string | undefined
 }
 
 const example = { from: 1 / 11, to: 1 / 11 }
@@ -18,7 +18,7 @@ const ounces = ['', 'us', 'imperial'] as const
 const halves = ['north', 'south'] as const
 
 /** What the shop is called, how it writes and measures, where it stands, and what it works with. */
-export function ShopFields({ value: { shop, place, equipment }, change, mendOf }: ShopFieldsProps) {
+export function ShopFields({ value: { shop, place, equipment }, change, fixOf }: ShopFieldsProps) {
   const t = useTranslations()
 
   const setShop = (part: Partial<ShopValues['shop']>) => change({ shop: { ...shop, ...part } })
@@ -32,7 +32,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
           id="shopName"
           label={t('settings.shop.name')}
           value={shop.shopName}
-          mend={mendOf('shopName')}
+          fix={fixOf('shopName')}
           set={(shopName) => setShop({ shopName })}
         />
         <TextField
@@ -40,7 +40,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
           label={t('settings.shop.currency')}
           value={shop.currency}
           maxLength={3}
-          mend={mendOf('currency')}
+          fix={fixOf('currency')}
           set={(text) => setShop({ currency: text.toUpperCase() })}
         />
         <ChoiceField
@@ -72,7 +72,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
             mode="decimal"
             placeholder={t('settings.shop.placePlaceholder')}
             value={place[key]}
-            mend={mendOf(`place.${key}`)}
+            fix={fixOf(`place.${key}`)}
             set={(text) => change({ place: { ...place, [key]: text } })}
           />
         ))}
@@ -83,7 +83,7 @@ export function ShopFields({ value: { shop, place, equipment }, change, mendOf }
             label={t(`settings.equipment.${key}`)}
             mode="decimal"
             value={equipment[path]}
-            mend={mendOf(`equipment.${path}`)}
+            fix={fixOf(`equipment.${path}`)}
             set={(text) => change({ equipment: { ...equipment, [path]: text } })}
           />
         ))}

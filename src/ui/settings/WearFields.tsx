@@ -18,7 +18,7 @@ export interface WearSettings {
 interface WearFieldsProps {
   readonly value: WearSettings
   readonly onChange: (value: WearSettings) => void
-  readonly mendOf: (path: string) => string | undefined
+  readonly fixOf: (path: string) => string | undefined
 }
 
 const months = Array.from({ length: 12 }, (_, month) => new Date(Date.UTC(2001, month, 15)))
@@ -28,7 +28,7 @@ const filterFields = ['resinLitres', 'hardnessPpm', 'litresPerVisit'] as const
 export const wearFieldPaths = filterFields.map((key) => `filter.${key}`)
 
 /** Winter months, salt, and the deionising filter. */
-export function WearFields({ value, onChange, mendOf }: WearFieldsProps) {
+export function WearFields({ value, onChange, fixOf }: WearFieldsProps) {
   const t = useTranslations()
   const format = useFormatter()
 
@@ -78,12 +78,12 @@ export function WearFields({ value, onChange, mendOf }: WearFieldsProps) {
               inputMode="decimal"
               value={value.filter[key]}
               placeholder={key === 'litresPerVisit' ? '15' : t('settings.wear.noFilter')}
-              isInvalid={mendOf(`filter.${key}`) !== undefined}
+              isInvalid={fixOf(`filter.${key}`) !== undefined}
               onChange={(event) =>
                 onChange({ ...value, filter: { ...value.filter, [key]: event.target.value } })
               }
             />
-            <Form.Control.Feedback type="invalid">{mendOf(`filter.${key}`)}</Form.Control.Feedback>
+            <Form.Control.Feedback type="invalid">{fixOf(`filter.${key}`)}</Form.Control.Feedback>
           </Form.Group>
         ))}
       </div>

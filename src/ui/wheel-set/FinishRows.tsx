@@ -59,8 +59,8 @@ export function FinishRows({ wheels }: { readonly wheels: ScopedWheels }) {
   const t = useTranslations()
 
   const problems = finishZones.flatMap((zone) => {
-    const mend = wheels.finishError(zone)
-    return mend ? [{ path: zone, found: '', mend: `${t(`terms.zone.${zone}`)}: ${mend}` }] : []
+    const fix = wheels.finishError(zone)
+    return fix ? [{ path: zone, found: '', fix: `${t(`terms.zone.${zone}`)}: ${fix}` }] : []
   })
   return (
     <>

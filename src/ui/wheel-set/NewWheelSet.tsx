@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { NewSetOwner, WheelSetInput } from '@/contracts/wheelSet'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import { newId } from '../newId'
 import { WheelSetForm } from './WheelSetForm'
 
@@ -11,7 +11,7 @@ interface NewWheelSetProps {
     id: string,
     owner: NewSetOwner,
     input: WheelSetInput,
-  ) => Promise<{ readonly problems: readonly Problem[] }>
+  ) => Promise<{ readonly problems: readonly SaidProblem[] }>
 }
 
 /** The form of a new set. Its id is made here, so that a set sent twice is stored once. */

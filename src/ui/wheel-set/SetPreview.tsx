@@ -1,6 +1,6 @@
 import { useTranslations } from 'next-intl'
 import Button from 'react-bootstrap/Button'
-import type { Problem } from '@/core/result'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { WheelSetInput } from '@/contracts/wheelSet'
 import { Link } from '@/ui/Link'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -11,7 +11,7 @@ import type { ScopedWheels } from './useScopedWheels'
 interface SetPreviewProps {
   readonly wheels: ScopedWheels
   /** Those that stand at no field. */
-  readonly problems: readonly Problem[]
+  readonly problems: readonly SaidProblem[]
   readonly busy: boolean
   readonly cancelHref: string
 }

@@ -92,7 +92,7 @@ export function WheelSetForm({ initial, draftName, version, save, cancelHref }: 
         <OwnerChoice
           vehicles={vehicles.filter(({ vehicle }) => isSameName(vehicle.name, values.vehicle.name))}
           owner={owner}
-          problem={problems.find(({ path }) => path === 'vehicle')?.mend}
+          problem={problems.find(({ path }) => path === 'vehicle')?.fix}
           choose={chooseOwner}
         />
         <details className="mb-3">
@@ -101,7 +101,7 @@ export function WheelSetForm({ initial, draftName, version, save, cancelHref }: 
         </details>
         <h2>{t('wheelSet.sections.wheels')}</h2>
         <MeasureFields wheels={wheels} />
-        {wheelsMessage && <ProblemAlert problems={[{ path: 'wheels', found: '', mend: wheelsMessage }]} />}
+        {wheelsMessage && <ProblemAlert problems={[{ path: 'wheels', found: '', fix: wheelsMessage }]} />}
         <h2>{t('wheelSet.sections.finish')}</h2>
         <FinishRows wheels={wheels} />
         <MoreWheels wheels={wheels} />

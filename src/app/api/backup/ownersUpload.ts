@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { problemAnswer } from '@/app/problemAnswer'
 import { randomBytes } from 'node:crypto'
 import { rm } from 'node:fs/promises'
 import type { NextRequest } from 'next/server'
@@ -21,14 +23,14 @@ async function answerTo<T>(
   if (!mayUse(admitted.caller, 'owner'))
     return refusal({
       status: 403,
-      found: 'a device of the bay',
-      mend: 'Only the owner can do this. Use the shop’s computer.',
+      found: message('problems.access.bayDevice'),
+      fix: message('problems.access.owner'),
     })
   const file = await receiveFile(request.body, dataFolder(), maxBytes)
-  if (!file.ok) return Response.json({ problems: file.problems }, { status: 413 })
+  if (!file.ok) return problemAnswer(413, file.problems)
   try {
     const done = await work(file.value)
-    return done.ok ? Response.json(done.value) : Response.json({ problems: done.problems }, { status: 422 })
+    return done.ok ? Response.json(done.value) : problemAnswer(422, done.problems)
   } finally {
     await rm(file.value, { force: true })
   }

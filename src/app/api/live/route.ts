@@ -1,3 +1,5 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { headers } from 'next/headers'
 import { database } from '@/data/connection'
 import { callerHeaders } from '@/access-control/caller'
@@ -36,11 +38,10 @@ export const GET = route('bay', async (request) => {
   let close = (): void => undefined
   const remove = addStream(device, () => close())
   if (!remove)
-    return Response.json(
-      {
-        problems: [{ path: '', found: 'too many windows', mend: 'Close some of your open windows.' }],
-      },
-      { status: 503, headers: { 'retry-after': String(busySeconds) } },
+    return problemAnswer(
+      503,
+      [{ path: '', found: message('problems.live.found'), fix: message('problems.live.tooMany') }],
+      busySeconds,
     )
   const body = new ReadableStream<Uint8Array>({
     start(controller) {

@@ -1,3 +1,4 @@
+import { problemAnswer } from '@/app/problemAnswer'
 import { currentTime } from '@/clock'
 import { cookies } from 'next/headers'
 import { pairInput } from '@/contracts/pairing'
@@ -15,10 +16,10 @@ const longestSeconds = 400 * 86_400
 /** Lets a device in that knows the code of the desk. */
 export const POST = route('anyone', async (request) => {
   const input = await readJson(request, pairInput)
-  if (!input.ok) return Response.json({ problems: input.problems }, { status: 400 })
+  if (!input.ok) return problemAnswer(400, input.problems)
   const peer = request.headers.get(callerHeaders.peer) ?? ''
   const paired = await pairDevice(await database(), input.value, peer, currentTime())
-  if (!paired.ok) return Response.json({ problems: paired.problems }, { status: 403 })
+  if (!paired.ok) return problemAnswer(403, paired.problems)
   const jar = await cookies()
   jar.set(deviceCookie, paired.value.token, {
     httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: longestSeconds,

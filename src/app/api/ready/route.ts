@@ -1,7 +1,12 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { database } from '@/data/connection'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
+
+/** When the data may answer again, s. */
+const retrySeconds = 5
 
 /** Whether requests can be served now: the data answers. For whoever decides where to send them. */
 export const GET = route('anyone', async () => {
@@ -9,9 +14,10 @@ export const GET = route('anyone', async () => {
     await (await database()).query('select 1')
     return Response.json({ ok: true })
   } catch {
-    return Response.json(
-      { problems: [{ path: '', found: 'the data does not answer', mend: 'Try again in a few seconds.' }] },
-      { status: 503, headers: { 'retry-after': '5' } },
+    return problemAnswer(
+      503,
+      [{ path: '', found: message('problems.data.silent'), fix: message('problems.data.tryAgain') }],
+      retrySeconds,
     )
   }
 })

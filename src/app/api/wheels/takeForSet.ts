@@ -1,6 +1,8 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import type { GenericSchema, InferOutput } from 'valibot'
-import type { Problem, Result } from '@/core/result'
+import type { Result } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import type { Database } from '@/data/database'
@@ -18,8 +20,6 @@ interface Taking<Schema extends GenericSchema, Value> {
   ) => Promise<Result<Value>>
 }
 
-const refused = (status: number, problems: readonly Problem[]) => Response.json({ problems }, { status })
-
 /** Takes something that was entered for a wheel set, perhaps long ago on a device without any network. Sent twice it is kept once. */
 export async function takeForSet<Schema extends GenericSchema, Value>(
   request: Request,
@@ -27,15 +27,16 @@ export async function takeForSet<Schema extends GenericSchema, Value>(
   { schema, maxBytes, keep }: Taking<Schema, Value>,
 ): Promise<Response> {
   const named = JSON.stringify(id.slice(0, 40))
-  if (!isUuid(id)) return refused(404, [{ path: 'id', found: named, mend: 'This wheel set does not exist.' }])
+  if (!isUuid(id))
+    return problemAnswer(404, [{ path: 'id', found: named, fix: message('problems.notThere.wheelSet') }])
   const read = await readJson(request, schema, maxBytes)
-  if (!read.ok) return refused(422, read.problems)
+  if (!read.ok) return problemAnswer(422, read.problems)
   try {
     const kept = await keep(await database(), id, read.value, currentTime())
-    return kept.ok ? Response.json({ kept: kept.value }) : refused(409, kept.problems)
+    return kept.ok ? Response.json({ kept: kept.value }) : problemAnswer(409, kept.problems)
   } catch (error) {
     // The device keeps it and sends it again once there is room.
-    if (isDataFailure(error)) return refused(503, [{ path: '', found: error.reason, mend: error.message }])
+    if (isDataFailure(error)) return problemAnswer(503, [{ path: '', found: error.reason, fix: error.said }])
     throw error
   }
 }

@@ -1,5 +1,6 @@
 'use server'
 
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { reasonOf } from '@/core/reasonOf'
 import { cookies } from 'next/headers'
@@ -21,30 +22,26 @@ import { answerOf, refuse, type Refusal } from '../../refusal'
 import { qrOf } from '../../qrOf'
 
 /** Opens the program to the shop's network, now and at every start; or shuts it. */
-export const allowNetwork = action(
-  'owner',
-  [v.boolean('Give true or false.')],
-  async (isOpen): Promise<Refusal> => {
-    if (!canOpenNetwork())
-      return refuse('', 'a start without the program’s own server', 'Start it with npm start.')
-    const answer = await answerOf(async () => {
-      try {
-        await openNetwork(isOpen)
-      } catch (error) {
-        const reason = reasonOf(error)
-        return fail({
-          path: '',
-          found: reason,
-          mend: 'The port is in use or not allowed. Start with another --port.',
-        })
-      }
-      await keepOpenToNetwork(await database(), isOpen)
-      return succeed(null)
-    })
-    revalidatePath('/settings/phones')
-    return { problems: answer.problems }
-  },
-)
+export const allowNetwork = action('owner', [v.boolean()], async (isOpen): Promise<Refusal> => {
+  if (!canOpenNetwork())
+    return refuse('', message('problems.phones.otherServer'), message('problems.phones.start'))
+  const answer = await answerOf(async () => {
+    try {
+      await openNetwork(isOpen)
+    } catch (error) {
+      const reason = reasonOf(error)
+      return fail({
+        path: '',
+        found: reason,
+        fix: message('problems.phones.port'),
+      })
+    }
+    await keepOpenToNetwork(await database(), isOpen)
+    return succeed(null)
+  })
+  revalidatePath('/settings/phones')
+  return { problems: answer.problems }
+})
 
 /** A code to pair one device with, as text and as a picture for its camera. */
 export interface PairingCode {
@@ -60,7 +57,8 @@ export const newPairingCode = action(
   [pairingInput],
   async ({ role }): Promise<Result<PairingCode>> => {
     const address = networkAddress()
-    if (!address) return fail({ path: '', found: 'the network is shut', mend: 'Allow network access first.' })
+    if (!address)
+      return fail({ path: '', found: message('problems.phones.shut'), fix: message('problems.phones.allow') })
     const { code, expiresAt } = await beginPairing(await database(), role, currentTime())
     return succeed({ code: spokenCode(code), qr: await qrOf(`${address}/pair#${code}`), address, expiresAt })
   },
@@ -69,7 +67,7 @@ export const newPairingCode = action(
 /** Revokes a device's access, at once. */
 export const revokeDevice = action(
   'owner',
-  [uuidOf('Choose a device from the list.')],
+  [uuidOf(message('problems.phones.chooseDevice'))],
   async (id): Promise<Refusal> => {
     const answer = await answerOf(async () => {
       await revokePairedDevice(await database(), id, currentTime())

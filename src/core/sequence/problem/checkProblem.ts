@@ -1,3 +1,4 @@
+import { message, type Message } from '@/core/message/message'
 import { floatAt } from './packed'
 import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 import type { Lag, SequenceProblem } from './problem'
@@ -9,17 +10,18 @@ export const maxOperations = 600
 /** Whether a problem makes sense at all: its people, its places, and lags that do not contradict each other. */
 export function checkProblem(problem: SequenceProblem): Result<SequenceProblem> {
   const problems: Problem[] = []
-  const say = (path: string, found: unknown, mend: string) =>
-    problems.push({ path, found: showFound(found), mend })
+  const say = (path: string, found: unknown, fix: Message) =>
+    problems.push({ path, found: showFound(found), fix })
   const { places, operations, lags, people } = problem
-  if (people !== 1 && people !== 2) say('workers', people, 'Give 1 or 2 people.')
+  if (people !== 1 && people !== 2) say('workers', people, message('problems.sequence.people'))
   if (places.length > maxPlaces)
-    say('wheels', places.length, `At most ${maxPlaces} wheels in one job; split it.`)
+    say('wheels', places.length, message('fields.tooManyWheels', { most: maxPlaces }))
   if (operations.length > maxOperations)
-    say('ops', operations.length, `At most ${maxOperations} operations in one job; split it.`)
+    say('ops', operations.length, message('problems.sequence.tooMany', { most: maxOperations }))
   operations.forEach(({ id, place }, at) => {
-    if (id !== at) say(`ops[${at}].id`, id, 'Number the operations 0, 1, 2 … in the order of the list.')
-    if (!places[place]) say(`ops[${at}].wheel`, place, `There are ${places.length} wheels, numbered from 0.`)
+    if (id !== at) say(`ops[${at}].id`, id, message('problems.sequence.numbers'))
+    if (!places[place])
+      say(`ops[${at}].wheel`, place, message('problems.sequence.noWheel', { count: places.length }))
   })
   lags.forEach(({ from, to, minSeconds, maxSeconds }, at) => {
     for (const [key, id] of [
@@ -27,27 +29,27 @@ export function checkProblem(problem: SequenceProblem): Result<SequenceProblem> 
       ['b', to],
     ] as const)
       if (!operations[id])
-        say(`lags[${at}].${key}`, id, `There are ${operations.length} operations, numbered from 0.`)
-    if (from === to) say(`lags[${at}].b`, to, 'A lag goes from one operation to another.')
+        say(`lags[${at}].${key}`, id, message('problems.sequence.noOperation', { count: operations.length }))
+    if (from === to) say(`lags[${at}].b`, to, message('problems.sequence.sameOperation'))
     if (maxSeconds !== null && maxSeconds < minSeconds)
       say(
         `lags[${at}].max_s`,
         maxSeconds,
-        `The longest (${maxSeconds} s) is below the shortest (${minSeconds} s).`,
+        message('problems.sequence.shortestLongest', { max: maxSeconds, min: minSeconds }),
       )
   })
   if (
     problem.walkSeconds.length !== places.length ||
     problem.walkSeconds.some((row) => row.length !== places.length)
   )
-    say('walk_s', problem.walkSeconds.length, `Give ${places.length} rows of ${places.length} walking times.`)
+    say('walk_s', problem.walkSeconds.length, message('problems.sequence.walks', { count: places.length }))
   if (problems.length > 0) return failWith(problems)
   const cycle = cycleOf(operations.length, lags)
   if (cycle)
     return fail({
       path: 'lags',
       found: cycle.map((id) => `${id} ${operations[id]?.name ?? ''}`).join(' → '),
-      mend: 'Each of these has to come before the next, and the last before the first; take one of these lags out.',
+      fix: message('problems.sequence.circle'),
     })
   const clash = clashOf(problem)
   return clash ? fail(clash) : succeed(problem)
@@ -104,7 +106,14 @@ function clashOf({ operations, lags, places }: SequenceProblem): Problem | null 
       return {
         path: `lags[${at}].max_s`,
         found: String(maxSeconds),
-        mend: `${operations[to]?.name} at ${places[operations[to]?.place ?? 0]} may start at most ${maxSeconds} s after ${operations[from]?.name} (${why}), but the other lags keep it off for ${least} s.`,
+        fix: message('problems.sequence.clash', {
+          operation: operations[to]?.name ?? '',
+          wheel: places[operations[to]?.place ?? 0] ?? '',
+          before: operations[from]?.name ?? '',
+          max: maxSeconds,
+          why,
+          least,
+        }),
       }
   }
   return null

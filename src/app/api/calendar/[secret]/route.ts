@@ -1,3 +1,5 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { createHash, timingSafeEqual } from 'node:crypto'
 import { database } from '@/data/connection'
@@ -14,18 +16,13 @@ export const GET = route<{ params: Promise<{ secret: string }> }>('anyone', asyn
   const asked = (await params).secret.replace(/\.ics$/, '')
   const db = await database()
   if (!timingSafeEqual(digest(asked), digest(await calendarSecret(db))))
-    return Response.json(
+    return problemAnswer(404, [
       {
-        problems: [
-          {
-            path: 'secret',
-            found: 'another address',
-            mend: 'This calendar address is no longer valid. Copy the current one from Due, Calendar.',
-          },
-        ],
+        path: 'secret',
+        found: message('problems.calendar.otherAddress'),
+        fix: message('problems.calendar.expired'),
       },
-      { status: 404 },
-    )
+    ])
   return new Response(await shopCalendar(db, currentTime()), {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },
   })

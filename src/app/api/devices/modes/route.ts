@@ -1,3 +1,4 @@
+import { problemAnswer } from '@/app/problemAnswer'
 import { deviceModeChange, deviceNames } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
 import { modeOf, setMode } from '@/services/devices/simulated'
@@ -20,7 +21,7 @@ export const POST = route('owner', async (request) => {
     // Refused below with the shape that is wanted.
   }
   const read = parse(deviceModeChange, value)
-  if (!read.ok) return Response.json({ problems: read.problems }, { status: 400 })
+  if (!read.ok) return problemAnswer(400, read.problems)
   setMode(read.value.device, read.value.mode)
   return Response.json(all())
 })

@@ -1,3 +1,6 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { term } from '@/core/message/term'
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { simulatedWater } from '@/services/devices/simulated'
 import { answerAs } from '../simulatedFault'
@@ -5,14 +8,19 @@ import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'
 
+const maxHardnessPpm = 3000
+
 /** The simulated meter for dissolved solids. */
 export const GET = route('anyone', async (request) => {
   const text = new URL(request.url).searchParams.get('hardness') ?? '250'
   const hardness = Number(text)
-  if (!Number.isFinite(hardness) || hardness < 0 || hardness > 3000)
-    return Response.json(
-      { problems: [{ path: 'hardness', found: text, mend: 'Give a number from 0 to 3000 ppm.' }] },
-      { status: 400 },
-    )
+  if (!Number.isFinite(hardness) || hardness < 0 || hardness > maxHardnessPpm)
+    return problemAnswer(400, [
+      {
+        path: 'hardness',
+        found: text,
+        fix: message('fields.rangeIn', { low: 0, high: maxHardnessPpm, unit: term('unit', 'ppm') }),
+      },
+    ])
   return answerAs('tds', simulatedWater(currentTime(), hardness))
 })

@@ -1,3 +1,5 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { positions } from '@/core/wheel/position'
 import { simulatedSurface } from '@/services/devices/simulated'
@@ -12,17 +14,12 @@ export const GET = route('anyone', async (request) => {
   const position = positions.find((one) => one === searchParams.get('position'))
   const air = Number(searchParams.get('air') ?? 18)
   if (!position || !Number.isFinite(air))
-    return Response.json(
+    return problemAnswer(400, [
       {
-        problems: [
-          {
-            path: 'position',
-            found: searchParams.get('position') ?? '',
-            mend: `Use one of: ${positions.join(', ')}.`,
-          },
-        ],
+        path: 'position',
+        found: searchParams.get('position') ?? '',
+        fix: message('fields.oneOf', { values: positions.join(', ') }),
       },
-      { status: 400 },
-    )
+    ])
   return answerAs('thermometer', simulatedSurface(currentTime(), position, air))
 })

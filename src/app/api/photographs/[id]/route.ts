@@ -1,3 +1,5 @@
+import { problemAnswer } from '@/app/problemAnswer'
+import { message } from '@/core/message/message'
 import { isUuid } from '@/contracts/fields'
 import { database } from '@/data/connection'
 import { readPicture } from '@/data/queries/photographs'
@@ -10,12 +12,7 @@ export const GET = route<{ params: Promise<{ id: string }> }>('bay', async (requ
   const jpeg = isUuid(id) ? await readPicture(await database(), id, size) : null
   return jpeg
     ? new Response(new Uint8Array(jpeg), { headers: { 'content-type': 'image/jpeg' } })
-    : Response.json(
-        {
-          problems: [
-            { path: 'id', found: JSON.stringify(id.slice(0, 40)), mend: 'This photo does not exist.' },
-          ],
-        },
-        { status: 404 },
-      )
+    : problemAnswer(404, [
+        { path: 'id', found: JSON.stringify(id.slice(0, 40)), fix: message('problems.notThere.photo') },
+      ])
 })

@@ -3,7 +3,7 @@ import { Words } from '@/i18n/Words'
 
 export default function BayLayout({ children }: { children: ReactNode }) {
   return (
-    <Words of={['bay', 'photos', 'protection', 'steps', 'reasons', 'ruleBook', 'observations']}>
+    <Words of={['bay', 'fields', 'photos', 'protection', 'steps', 'reasons', 'ruleBook', 'observations']}>
       {children}
     </Words>
   )

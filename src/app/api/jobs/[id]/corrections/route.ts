@@ -1,3 +1,5 @@
+import { message } from '@/core/message/message'
+import { problemAnswer } from '@/app/problemAnswer'
 import { route } from '@/app/access'
 import { readJson } from '@/app/readJson'
 import { isUuid } from '@/contracts/fields'
@@ -10,12 +12,10 @@ export const dynamic = 'force-dynamic'
 /** Adds taps that came after the end of a job to its visit. */
 export const POST = route<{ params: Promise<{ id: string }> }>('bay', async (request, { params }) => {
   const { id } = await params
-  const gone = { path: 'id', found: JSON.stringify(id.slice(0, 40)), mend: 'This job does not exist.' }
-  if (!isUuid(id)) return Response.json({ problems: [gone] }, { status: 404 })
+  const gone = { path: 'id', found: JSON.stringify(id.slice(0, 40)), fix: message('problems.notThere.job') }
+  if (!isUuid(id)) return problemAnswer(404, [gone])
   const read = await readJson(request, visitCorrection, 50_000)
-  if (!read.ok) return Response.json({ problems: read.problems }, { status: 422 })
+  if (!read.ok) return problemAnswer(422, read.problems)
   const corrected = await correctVisit(await database(), id, read.value)
-  return corrected.ok
-    ? Response.json({ ok: true })
-    : Response.json({ problems: corrected.problems }, { status: 409 })
+  return corrected.ok ? Response.json({ ok: true }) : problemAnswer(409, corrected.problems)
 })

@@ -1,0 +1,92 @@
+'use client'
+
+import { format, isValid, parse, parseISO } from 'date-fns'
+import { enGB } from 'date-fns/locale/en-GB'
+import { useTranslations } from 'next-intl'
+import { useState } from 'react'
+import { DatePicker } from 'react-datepicker'
+import 'react-datepicker/dist/react-datepicker.min.css'
+import Form from 'react-bootstrap/Form'
+import { currentTime } from '@/clock'
+
+interface DateFieldProps {
+  readonly id: string
+  readonly label: string
+  /** By the clock of the device: yyyy-MM-dd, with the time yyyy-MM-ddTHH:mm; empty: none. */
+  readonly value: string
+  readonly set: (value: string) => void
+  readonly hasTime?: boolean
+  readonly required?: boolean
+  /** Sent with a plain form, as `value` is written. */
+  readonly name?: string
+  readonly className?: string
+}
+
+const minutesApart = 15
+
+/** How a day is shown first, then the other ways in which it may be typed. */
+const dayFormats = ['d MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'd/M/yyyy', 'yyyy-MM-dd', 'd MMM', 'd.M.']
+const timeFormats = dayFormats.flatMap((day) => [`${day} HH:mm`, `${day}, HH:mm`, `${day}'T'HH:mm`])
+
+const written = (at: Date, hasTime: boolean): string =>
+  format(at, hasTime ? "yyyy-MM-dd'T'HH:mm" : 'yyyy-MM-dd')
+
+const isReadable = (text: string, formats: readonly string[]): boolean =>
+  formats.some((one) => isValid(parse(text.trim(), one, currentTime(), { locale: enGB })))
+
+/** A day, or a day and a time, typed or chosen; it looks the same in every browser. */
+export function DateField({
+  id,
+  label,
+  value,
+  set,
+  hasTime = false,
+  required,
+  name,
+  className,
+}: DateFieldProps) {
+  const t = useTranslations()
+  const formats = hasTime ? timeFormats : dayFormats
+  const [isWrong, setWrong] = useState(false)
+  const at = value === '' ? null : parseISO(value)
+  return (
+    <Form.Group controlId={id} className={className ?? ''}>
+      <Form.Label>{label}</Form.Label>
+      <DatePicker
+        id={id}
+        className={`form-control${isWrong ? ' is-invalid' : ''}`}
+        wrapperClassName="date-field"
+        locale={enGB}
+        dateFormat={[...formats]}
+        selected={at && isValid(at) ? at : null}
+        onChange={(date: Date | null) => {
+          setWrong(false)
+          set(date && isValid(date) ? written(date, hasTime) : '')
+        }}
+        onBlur={({ target }) => {
+          const text = (target as HTMLInputElement).value
+          setWrong(text !== undefined && text.trim() !== '' && !isReadable(text, formats))
+        }}
+        showTimeSelect={hasTime}
+        timeFormat="HH:mm"
+        timeIntervals={minutesApart}
+        timeCaption={t('common.date.time')}
+        placeholderText={t('common.date.example', { time: String(hasTime) })}
+        previousMonthAriaLabel={t('common.date.previousMonth')}
+        nextMonthAriaLabel={t('common.date.nextMonth')}
+        previousMonthButtonLabel={t('common.date.previousMonth')}
+        nextMonthButtonLabel={t('common.date.nextMonth')}
+        showPopperArrow={false}
+        enableTabLoop={false}
+        autoComplete="off"
+        required={required ?? false}
+      />
+      {name !== undefined && <input type="hidden" name={name} value={value} />}
+      {isWrong && (
+        <span className="invalid-feedback d-block" role="alert">
+          {t('common.date.unreadable', { time: String(hasTime) })}
+        </span>
+      )}
+    </Form.Group>
+  )
+}
