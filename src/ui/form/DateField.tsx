@@ -3,7 +3,7 @@
 import { format, isValid, parse, parseISO } from 'date-fns'
 import { enGB } from 'date-fns/locale/en-GB'
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { DatePicker } from 'react-datepicker'
 import 'react-datepicker/dist/react-datepicker.min.css'
 import Form from 'react-bootstrap/Form'
@@ -47,26 +47,40 @@ export function DateField({
 }: DateFieldProps) {
   const t = useTranslations()
   const formats = hasTime ? timeFormats : dayFormats
-  const [isWrong, setWrong] = useState(false)
+  /** What was typed and is no day; null: nothing is wrong. */
+  const [wrong, setWrong] = useState<string | null>(null)
+  const typed = useRef('')
+  const picker = useRef<DatePicker>(null)
+  /** What cannot be read is not kept: it is said, beside the day that stays. */
+  const check = () =>
+    setWrong(
+      typed.current.trim() === '' || isReadable(typed.current, formats) ? null : typed.current.slice(0, 40),
+    )
   const at = value === '' ? null : parseISO(value)
   return (
     <Form.Group controlId={id} className={className ?? ''}>
       <Form.Label>{label}</Form.Label>
       <DatePicker
+        ref={picker}
         id={id}
-        className={`form-control${isWrong ? ' is-invalid' : ''}`}
+        className={`form-control${wrong === null ? '' : ' is-invalid'}`}
         wrapperClassName="date-field"
         locale={enGB}
         dateFormat={[...formats]}
         selected={at && isValid(at) ? at : null}
         onChange={(date: Date | null) => {
-          setWrong(false)
+          typed.current = ''
+          setWrong(null)
           set(date && isValid(date) ? written(date, hasTime) : '')
         }}
-        onBlur={({ target }) => {
-          const text = (target as HTMLInputElement).value
-          setWrong(text !== undefined && text.trim() !== '' && !isReadable(text, formats))
+        onChangeRaw={(event) => {
+          if (!(event?.target instanceof HTMLInputElement)) return
+          typed.current = event.target.value
+          // Who types needs no calendar over the buttons below.
+          picker.current?.setOpen(false)
         }}
+        onBlur={check}
+        onCalendarClose={check}
         showTimeSelect={hasTime}
         timeFormat="HH:mm"
         timeIntervals={minutesApart}
@@ -82,9 +96,9 @@ export function DateField({
         required={required ?? false}
       />
       {name !== undefined && <input type="hidden" name={name} value={value} />}
-      {isWrong && (
+      {wrong !== null && (
         <span className="invalid-feedback d-block" role="alert">
-          {t('common.date.unreadable', { time: String(hasTime) })}
+          {t('common.date.unreadable', { time: String(hasTime), typed: wrong })}
         </span>
       )}
     </Form.Group>
