@@ -195,6 +195,12 @@ test('the rule book finds rules by finish, and settings change a plan and say so
     page.getByText(say('fields.rangeIn', { low: 1, high: 50, unit: say('terms.unit.litres') })),
   ).toBeVisible()
   await page.getByLabel('Wheel bucket, litres').fill('12')
+  await page.getByText(like('settings.estimates.all')).click()
+  const margin = page.getByLabel(say('estimates.wetMargin.name'))
+  await margin.fill('40')
+  await page.getByRole('button', { name: say('settings.save') }).click()
+  await expect(page.getByText(say('fields.range', { low: 0.2, high: 1 }))).toBeVisible()
+  await margin.fill('')
   await page.getByRole('button', { name: say('settings.save') }).click()
   await expect(page.getByText(say('common.saved'))).toBeVisible()
   await page.goto('/wheels?q=Pellam')

@@ -170,7 +170,7 @@ test('the water meter is read, and when it talks nonsense what was typed holds',
   await expect(page.getByText('The last reading was 14 ppm', { exact: false })).toBeVisible()
   await request.post('/api/devices/modes', { data: { device: 'tds', mode: 'senseless' } })
   await page.getByRole('button', { name: say('due.water.read') }).click()
-  await expect(page.getByText('says something that cannot be')).toBeVisible()
+  await expect(page.getByText(like('problems.device.senseless'))).toBeVisible()
   await expect(page.getByLabel(say('due.water.after'))).toHaveValue('14')
   await request.post('/api/devices/modes', { data: { device: 'tds', mode: 'well' } })
 })

@@ -87,9 +87,9 @@ test('the thermometer overrides the estimate, fails, and recovers', async ({ pag
   await expect(row).toContainText('measured')
   await settled(page)
   for (const [bad, says] of [
-    ['silent', 'Your entries stay'],
-    ['senseless', 'something that cannot be'],
-    ['slow', 'takes too long'],
+    ['silent', say('problems.device.noAnswer', { device: 'thermometer' })],
+    ['senseless', like('problems.device.senseless')],
+    ['slow', say('problems.device.late', { device: 'thermometer' })],
   ] as const) {
     await mode(bad)
     await row.getByRole('button').click()

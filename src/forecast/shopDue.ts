@@ -3,7 +3,7 @@ import { dueLists, layersDue, oneVisitFor, weekWorth, type DueShop } from '@/cor
 import type { DueItem, DueKind, Sureness } from '@/core/due/dueItem'
 import type { DueContext, DueSet } from '@/core/due/dueSet'
 import type { NamedSetFacts, ToldCure } from '@/core/due/knownSet'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { drivenBy } from '@/core/protection/drivenBy'
 import { layerId, type SetFacts } from '@/core/protection/setHistory'
 import type { SetForecast } from '@/core/protection/setForecast'
@@ -105,19 +105,19 @@ function namedIn(shop: ShopForecast, item: DueItem): NamedDue {
 export interface DueMoment {
   /** What falls due beside what is on the wheels: all of it small. */
   readonly beside: Omit<DueShop, 'sets' | 'layersDueOf' | 'estimates'>
-  readonly own: OwnEstimates
+  readonly overrides: EstimateOverrides
   readonly at: Date
 }
 
 function listsOf(
   shop: ShopForecast,
-  { beside, own, at }: DueMoment,
+  { beside, overrides, at }: DueMoment,
   isAsked: (facts: NamedSetFacts) => boolean,
 ): NamedLists {
   const now = toTheMinute(at)
   const { open, putAway } = dueLists(
     { ...beside, sets: dueSets(shop, now, isAsked), estimates: shop.following.estimates, layersDueOf },
-    { now, own },
+    { now, overrides },
   )
   const named = (item: DueItem): NamedDue => namedIn(shop, item)
   return { open: open.map(named), putAway: putAway.map(named) }
@@ -141,8 +141,8 @@ function openByVehicle(lists: NamedLists): readonly NamedDue[] {
 
 /** Everything that falls due in the shop; worked out once a minute where nothing changes. */
 function listsOfShop(shop: ShopForecast, moment: DueMoment): NamedLists {
-  const { own, beside, at } = moment
-  const from = JSON.stringify([toTheMinute(at), own, beside, [...beside.marks]])
+  const { overrides, beside, at } = moment
+  const from = JSON.stringify([toTheMinute(at), overrides, beside, [...beside.marks]])
   const kept = keptLists.get(shop)
   if (kept?.from === from) return kept.lists
   const lists = listsOf(shop, moment, () => true)

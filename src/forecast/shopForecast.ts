@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { DueFacts, NamedSetFacts } from '@/core/due/knownSet'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { calibrate, type Calibration } from '@/core/protection/calibrate'
 import { followSet, type FollowedSet, type Following } from '@/core/protection/followed'
 import { followingOf } from '@/core/protection/forecast'
@@ -14,7 +14,7 @@ import { setForecast, type SetForecast } from '@/core/protection/setForecast'
 export interface ForecastBasis {
   /** The instant it is made for: the end of a day, so that everything of the day is known in it. */
   readonly until: Date
-  readonly estimates: OwnEstimates
+  readonly estimates: EstimateOverrides
   readonly region: Parameters<typeof wearEstimatesOf>[1]
 }
 

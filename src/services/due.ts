@@ -37,14 +37,14 @@ async function dueMoment(database: Database, at: Date, ofShop: boolean): Promise
     listReminders(database),
     readSettings(database),
   ])
-  const own = settings.estimates
-  if (!ofShop) return { beside: { tools: [], bottles: [], filter: null, reminders, marks }, own, at }
+  const overrides = settings.estimates
+  if (!ofShop) return { beside: { tools: [], bottles: [], filter: null, reminders, marks }, overrides, at }
   const [tools, bottles, filter] = await Promise.all([
     listTools(database),
     listFullBottles(database),
     filterOf(database, settings.filter, marks.get('resin')?.doneAt ?? null, at),
   ])
-  return { beside: { tools, bottles, filter, reminders, marks }, own, at }
+  return { beside: { tools, bottles, filter, reminders, marks }, overrides, at }
 }
 
 /** Everything that falls due, the soonest first, of one set, or of all and the shop itself. */

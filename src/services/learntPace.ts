@@ -1,4 +1,4 @@
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { loggedTimes, pacesOf } from '@/core/run/pace'
 import { replay } from '@/core/run/runState'
 import type { Paces } from '@/core/pace/paces'
@@ -10,7 +10,7 @@ import { seenAt } from './seenAt'
 const jobsThatCount = 12
 
 /** What the taps of the last jobs say about how fast one works here. */
-export async function learntPace(database: Queryable, estimates: OwnEstimates): Promise<Paces> {
+export async function learntPace(database: Queryable, estimates: EstimateOverrides): Promise<Paces> {
   const worked = await listFinishedJobs(database, jobsThatCount)
   return pacesOf(
     worked.flatMap(({ job, events }) =>

@@ -16,7 +16,7 @@ const clockToleranceMilliseconds = 10_000
 /** No job has so many: something taps by itself. */
 const maxEvents = 5000
 /** How often a tap is worked out again because another device was quicker. */
-const mostTries = 20
+const maxTries = 20
 
 /** Path of the problem that says so: a device offers to add the tap to the visit then. */
 export const jobEnded = 'jobEnded'
@@ -107,7 +107,7 @@ export async function recordRunEvent(
   input: RunEventInput,
   now: Date,
 ): Promise<Result<null>> {
-  for (let tries = 0; tries < mostTries; tries += 1) {
+  for (let tries = 0; tries < maxTries; tries += 1) {
     const job = await runningJob(database, jobId)
     if (!job) return goneJob(jobId)
     const done =

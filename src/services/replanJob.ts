@@ -9,7 +9,7 @@ import { findJob, replacePlan } from '@/data/queries/jobs'
 import { inPool } from '@/pool/pool'
 
 /** How often a plan is worked out again because another window was quicker. */
-const mostTries = 5
+const maxTries = 5
 
 export interface Replanned {
   readonly jobFile: JobFile
@@ -30,7 +30,7 @@ export async function replanJob(
   jobId: string,
   change: PlanChange,
 ): Promise<Result<Replanned>> {
-  for (let tries = 0; tries < mostTries; tries += 1) {
+  for (let tries = 0; tries < maxTries; tries += 1) {
     const job = await findJob(database, jobId)
     if (!job) return fail({ path: 'id', found: jobId, fix: message('problems.job.deleted') })
     if (job.startedAt) return fail({ path: 'id', found: jobId, fix: message('problems.job.begun') })

@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Product } from './product'
 
 type Stocked = Pick<Product, 'stockMillilitres' | 'packMillilitres'>
@@ -8,5 +8,5 @@ export const stockShare = ({ stockMillilitres, packMillilitres }: Stocked): numb
   Math.min(1, stockMillilitres / packMillilitres)
 
 /** Whether so little is left that it is worth ordering. */
-export const isRunningOut = (product: Stocked, own: OwnEstimates): boolean =>
-  stockShare(product) < estimate('reorderShare', own)
+export const isRunningOut = (product: Stocked, overrides: EstimateOverrides): boolean =>
+  stockShare(product) < estimate('reorderShare', overrides)

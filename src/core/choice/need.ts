@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import { services, type Target } from '@/core/visit-kinds/service'
 import { amountOfGrade, type Soil } from '@/core/soils/soil'
@@ -27,9 +27,9 @@ export interface Need {
 }
 
 /** What may be left of a soil: as clean as the visit is for, as near to it as ratings are known. */
-export const targetAmount = (target: Target, own: OwnEstimates): number =>
-  estimate(target === 'maintained' ? 'targetMaintained' : 'targetDecontaminated', own) *
-  estimate('targetSlack', own)
+export const targetAmount = (target: Target, overrides: EstimateOverrides): number =>
+  estimate(target === 'maintained' ? 'targetMaintained' : 'targetDecontaminated', overrides) *
+  estimate('targetSlack', overrides)
 
 /** Even a wheel that looks clean is washed. */
 const leastWash = 0.05

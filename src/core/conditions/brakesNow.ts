@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Position } from '@/core/wheel/position'
 import type { Conditions } from './conditions'
 import { coolingOf } from './hotBrakes'
@@ -13,10 +13,10 @@ export interface HotBrake {
 }
 
 /** The brakes that are too hot by their readings, the longest wait first. */
-export function hotBrakes({ brakes, airCelsius }: Conditions, own: OwnEstimates): HotBrake[] {
+export function hotBrakes({ brakes, airCelsius }: Conditions, overrides: EstimateOverrides): HotBrake[] {
   return brakes
     .flatMap(({ position, ...readings }): HotBrake[] => {
-      const cooling = coolingOf(readings, airCelsius, estimate('coolEnoughCelsius', own))
+      const cooling = coolingOf(readings, airCelsius, estimate('coolEnoughCelsius', overrides))
       const celsius = readings.secondCelsius
       if (!cooling.ok) return [{ position, celsius, waitSeconds: null }]
       const waitSeconds = Math.round(cooling.value.waitMinutes * 60)

@@ -1,5 +1,5 @@
 import type { Delivery } from '@/core/chemistry/family'
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { power } from '@/core/quantity/portableMath'
 
 /**
@@ -19,16 +19,16 @@ export function evaporationKilogramsPerM2Hour(
 }
 
 /** Film a delivery leaves on the surface, g/m². House estimates. */
-export function filmGramsPerM2(delivery: Delivery, own: OwnEstimates): number {
+export function filmGramsPerM2(delivery: Delivery, overrides: EstimateOverrides): number {
   switch (delivery) {
     case 'pumpFoamer':
     case 'lance':
     case 'bucket':
-      return estimate('filmFoam', own)
+      return estimate('filmFoam', overrides)
     case 'brush':
-      return estimate('filmGel', own)
+      return estimate('filmGel', overrides)
     default:
-      return estimate('filmThin', own)
+      return estimate('filmThin', overrides)
   }
 }
 
@@ -37,5 +37,8 @@ export const dryingSeconds = (filmGrams: number, evaporationKilograms: number): 
   evaporationKilograms <= 0 ? Infinity : (filmGrams / 1000 / evaporationKilograms) * 3600
 
 /** How long a product stays safely wet, seconds: the drying time with a margin. */
-export const wetLimitSeconds = (filmGrams: number, evaporationKilograms: number, own: OwnEstimates): number =>
-  Math.floor(dryingSeconds(filmGrams, evaporationKilograms) * estimate('wetMargin', own))
+export const wetLimitSeconds = (
+  filmGrams: number,
+  evaporationKilograms: number,
+  overrides: EstimateOverrides,
+): number => Math.floor(dryingSeconds(filmGrams, evaporationKilograms) * estimate('wetMargin', overrides))

@@ -1,7 +1,7 @@
 import type { Product } from '@/core/chemistry/product'
 import { ratingOf } from '@/core/chemistry/product'
 import { removalExponent } from '@/core/efficacy/removal'
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { millilitresAtCorner } from '@/core/operator-time/amounts'
 import { amountOfGrade, type Grade, type Soil } from '@/core/soils/soil'
 import { wheelZones } from '@/core/wheel/zone'
@@ -41,9 +41,9 @@ export function cleanWheelCosts(
   soil: Soil,
   grade: Grade,
   bucketLitres: number,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): CleanWheelCost[] {
-  const wanted = log(Math.max(1, amountOfGrade(grade) / estimate('targetMaintained', own)))
+  const wanted = log(Math.max(1, amountOfGrade(grade) / estimate('targetMaintained', overrides)))
   return products
     .filter((product) => !product.archived && ratingOf(product, soil) > 0)
     .flatMap((product) => {
@@ -52,14 +52,14 @@ export function cleanWheelCosts(
         const each = removalExponent(
           soil,
           { product, fraction, dwellSeconds: product.dwellSeconds.max, surfaceCelsius: 20 },
-          own,
+          overrides,
         )
         const rounds = Math.max(1, Math.ceil(wanted / each - 1e-9))
         if (rounds > maxRounds) return []
         const mix =
           product.delivery === 'bucket'
             ? (bucketLitres * 1000) / wheelsPerBucket
-            : millilitresAtCorner(product, { wheel: referenceWheel }, wheelZones, own)
+            : millilitresAtCorner(product, { wheel: referenceWheel }, wheelZones, overrides)
         return [{ fraction, rounds, concentrateMillilitres: rounds * mix * fraction }]
       })
       const best = ways.sort(

@@ -49,7 +49,7 @@ function setOf(facts: SetFacts, changes: Partial<DueSet> = {}): DueSet {
 const shopOf = (sets: readonly DueSet[], changes: Partial<DueShop> = {}): DueShop => ({
   sets, tools: [], bottles: [], filter: null, reminders: [], marks: new Map(), estimates, ...changes,
 }) // prettier-ignore
-const due = (shop: DueShop, at = now) => dueLists(shop, { now: at, own: {} }).open
+const due = (shop: DueShop, at = now) => dueLists(shop, { now: at, overrides: {} }).open
 const marked = (key: string, mark: Partial<DueMark>) =>
   new Map([[key, { snoozedUntil: null, doneAt: null, ...mark }]])
 const kinds = (items: readonly DueItem[]) => items.map(({ kind }) => kind)
@@ -242,7 +242,7 @@ describe('the list', () => {
     const [{ key } = { key: '' }] = due(shop)
     const snoozed = { ...shop, marks: marked(key, { snoozedUntil: addDays(now, 7) }) }
     expect(due(snoozed)).toEqual([])
-    expect(kinds(dueLists(snoozed, { now, own: {} }).putAway)).toEqual(['topUp'])
+    expect(kinds(dueLists(snoozed, { now, overrides: {} }).putAway)).toEqual(['topUp'])
     expect(kinds(due(snoozed, addDays(now, 8)))).toEqual(['topUp'])
   })
 

@@ -1,7 +1,7 @@
 import type { SetForecast } from '@/core/protection/setForecast'
 import type { SetFacts } from '@/core/protection/setHistory'
 import type { ServiceId } from '@/core/visit-kinds/service'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { VehicleKind } from '@/core/wheel/position'
 
 /** A fitting of wheels, after which nuts are checked. */
@@ -31,5 +31,5 @@ export interface DueSet {
 /** What every kind of due thing is worked out with. */
 export interface DueContext {
   readonly now: Date
-  readonly own: OwnEstimates
+  readonly overrides: EstimateOverrides
 }

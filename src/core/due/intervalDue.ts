@@ -31,7 +31,7 @@ const intervals: readonly Interval[] = [
 const laterOf = (one: Date, other: Date): Date => (one > other ? one : other)
 
 /** Decontamination and wheels-off clean of sets that are in use and come to the shop. */
-export function intervalDue(set: DueSet, marks: DueMarks, { own }: DueContext): DueItem[] {
+export function intervalDue(set: DueSet, marks: DueMarks, { overrides }: DueContext): DueItem[] {
   if (!set.isMounted || set.firstVisitAt === null) return []
   const first = set.firstVisitAt
   // Wheels come off only where somebody wants that: it is due again, never for the first time.
@@ -42,7 +42,7 @@ export function intervalDue(set: DueSet, marks: DueMarks, { own }: DueContext): 
     const worked = counts.flatMap((id) => set.lastVisits.get(id) ?? [])
     const latest = worked.length > 0 ? new Date(Math.max(...worked.map((at) => at.getTime()))) : null
     const last = lastDone(latest, marks.get(key))
-    const days = estimate(every, own)
+    const days = estimate(every, overrides)
     return {
       key,
       kind,

@@ -34,8 +34,8 @@ export interface DueBottle {
 }
 
 /** Mixed bottles that lose their bite. */
-export function bottleDue(bottles: readonly DueBottle[], { own }: DueContext): DueItem[] {
-  const days = estimate('mixedBottleDays', own)
+export function bottleDue(bottles: readonly DueBottle[], { overrides }: DueContext): DueItem[] {
+  const days = estimate('mixedBottleDays', overrides)
   return bottles.map(({ id, productName, mixedAt }) => ({
     key: `bottle ${id}`,
     kind: 'bottle',
@@ -71,11 +71,11 @@ const farthestDays = 730
 /**
  * Resin of the deionising filter: litres it treats = resin litres × grams a litre holds / hardness in grams a litre.
  */
-export function resinDue(filter: DueFilter | null, { now, own }: DueContext): DueItem[] {
+export function resinDue(filter: DueFilter | null, { now, overrides }: DueContext): DueItem[] {
   if (!filter) return []
   const { filledAt } = filter
   const treats =
-    (filter.resinLitres * estimate('resinGramsPerLitre', own) * 1000) / Math.max(1, filter.hardnessPpm)
+    (filter.resinLitres * estimate('resinGramsPerLitre', overrides) * 1000) / Math.max(1, filter.hardnessPpm)
   // Nobody knows what went through before it was first said to be filled.
   const used = filledAt === null ? 0 : filter.visitsSinceFilled * filter.litresPerVisit
   const perDay = filter.visitsPerDay * filter.litresPerVisit

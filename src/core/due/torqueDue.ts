@@ -11,12 +11,15 @@ const forgottenDays = 120
 const missedDays = 7
 
 /** Nuts are checked again once the wheels have settled: by the odometer where it is read, else by days of usual driving. */
-export function torqueDue(set: DueSet, marks: DueMarks, { now, own }: DueContext): DueItem[] {
+export function torqueDue(set: DueSet, marks: DueMarks, { now, overrides }: DueContext): DueItem[] {
   const { lastFitting: fitting, facts } = set
   if (!fitting || !set.isMounted) return []
   const key = `torqueCheck ${facts.id} ${fitting.at.getTime()}`
   if (marks.get(key)?.doneAt || now > addDays(fitting.at, forgottenDays)) return []
-  const [from, until] = [estimate('torqueFirstKilometres', own), estimate('torqueLastKilometres', own)]
+  const [from, until] = [
+    estimate('torqueFirstKilometres', overrides),
+    estimate('torqueLastKilometres', overrides),
+  ]
   const reached = (kilometres: number): Date => {
     const before = [...facts.readings].reverse().find(({ at }) => at <= fitting.at)
     const later = facts.readings.find(

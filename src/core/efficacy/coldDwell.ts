@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { power } from '@/core/quantity/portableMath'
 
 /** Below this, °C, time is given before anything else is changed. House estimate. */
@@ -18,9 +18,9 @@ export function coldDwellSeconds(
   minSeconds: number,
   maxSeconds: number,
   celsius: number,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): number {
   if (celsius >= coldBelowCelsius || minSeconds >= maxSeconds) return minSeconds
-  const slower = power(estimate('q10', own), (labelCelsius - Math.max(0, celsius)) / 10)
+  const slower = power(estimate('q10', overrides), (labelCelsius - Math.max(0, celsius)) / 10)
   return Math.min(maxSeconds, Math.round((minSeconds * slower) / 5) * 5)
 }

@@ -1,7 +1,7 @@
 import type { Rating } from '@/core/chemistry/family'
 import { familyOf } from '@/core/chemistry/families'
 import { ratingOf, type Product } from '@/core/chemistry/product'
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Soil } from '@/core/soils/soil'
 import { exp, power } from '@/core/quantity/portableMath'
 
@@ -17,8 +17,8 @@ export interface Use {
 
 const clip = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
 
-const referenceOf = (rating: Rating, own: OwnEstimates): number =>
-  rating === 0 ? 0 : estimate(`removalRating${rating}`, own)
+const referenceOf = (rating: Rating, overrides: EstimateOverrides): number =>
+  rating === 0 ? 0 : estimate(`removalRating${rating}`, overrides)
 
 /** Share of the full effect after a time: rises and levels off over the active life; 1 at the label's dwell. */
 export function activity(dwellSeconds: number, product: Product): number {
@@ -33,11 +33,11 @@ export function activity(dwellSeconds: number, product: Product): number {
  * Sinner's circle without the mechanics: K = K_ref · (c/c_label)^0.6 · Q10^((T−20)/10) · activity(t). A step leaves
  * A·exp(−K·mechanics). The label's strongest mix is c_label, so a weaker one is never credited with more. House estimates.
  */
-export function removalExponent(soil: Soil, use: Use, own: OwnEstimates): number {
-  const reference = referenceOf(ratingOf(use.product, soil), own)
+export function removalExponent(soil: Soil, use: Use, overrides: EstimateOverrides): number {
+  const reference = referenceOf(ratingOf(use.product, soil), overrides)
   if (reference === 0) return 0
-  const strength = power(use.fraction / use.product.strength.to, estimate('strengthExponent', own))
-  const warmth = power(estimate('q10', own), (clip(use.surfaceCelsius, 0, 40) - 20) / 10)
+  const strength = power(use.fraction / use.product.strength.to, estimate('strengthExponent', overrides))
+  const warmth = power(estimate('q10', overrides), (clip(use.surfaceCelsius, 0, 40) - 20) / 10)
   return reference * strength * warmth * activity(use.dwellSeconds, use.product)
 }
 
@@ -48,8 +48,8 @@ export interface Left {
   readonly high: number
 }
 
-export function leftOf(amount: number, exponent: number, own: OwnEstimates): Left {
-  const band = estimate('removalBand', own)
+export function leftOf(amount: number, exponent: number, overrides: EstimateOverrides): Left {
+  const band = estimate('removalBand', overrides)
   const after = (share: number) => amount * exp(-exponent * share)
   return { expected: after(1), low: after(1 + band), high: after(Math.max(0, 1 - band)) }
 }

@@ -178,7 +178,8 @@ export type EstimateId = keyof typeof houseEstimates
 export const estimateIds = Object.keys(houseEstimates) as EstimateId[]
 
 /** What a shop has set in place of the house's values. */
-export type OwnEstimates = Partial<Record<EstimateId, number>>
+export type EstimateOverrides = Partial<Record<EstimateId, number>>
 
 /** The value that holds for this shop. */
-export const estimate = (id: EstimateId, own: OwnEstimates): number => own[id] ?? houseEstimates[id].value
+export const estimate = (id: EstimateId, overrides: EstimateOverrides): number =>
+  overrides[id] ?? houseEstimates[id].value

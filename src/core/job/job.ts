@@ -2,7 +2,7 @@ import type { ZoneLoads } from '@/core/soils/zoneLoads'
 import type { Product } from '@/core/chemistry/product'
 import { hottestMeasured, type Conditions } from '@/core/conditions/conditions'
 import type { LanceFlow } from '@/core/dilution/foamLance'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { FinishState } from '@/core/finishes/finishState'
 import type { Paces } from '@/core/pace/paces'
@@ -59,7 +59,7 @@ export interface Job {
   readonly tools: readonly Tool[]
   readonly schools: Methods
   readonly wishes: Wishes
-  readonly estimates: OwnEstimates
+  readonly estimates: EstimateOverrides
   /** What the person's own logged times say against the house's hand times. */
   readonly pace: Paces
   /** What earlier test spots on these wheels showed; absent: none. */

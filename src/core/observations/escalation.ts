@@ -35,4 +35,4 @@ export const longerSeconds = (labelMaxSeconds: number, minSeconds: number): numb
   Math.max(minSeconds, Math.round(labelMaxSeconds * 0.6))
 
 /** The same product may be tried so often on one spot. */
-export const mostTries = 2
+export const maxTries = 2

@@ -10,7 +10,7 @@ import {
   type RubberCandidate,
 } from '@/core/stages/rubberCandidates'
 import { zoneTools } from '@/core/stages/stageDraft'
-import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
+import { longerSeconds, maxTries, type Escalation, type Spot } from './escalation'
 
 interface RubberSpot extends Spot {
   readonly surface: 'tyre' | 'arch'
@@ -46,7 +46,7 @@ export function rubberEscalation(job: Job, { corner, surface, soil, tried }: Rub
     mine.filter(({ productId }) => productId === id).reduce((sum, { rounds }) => sum + rounds, 0)
   const longer = triedOnes.find(
     ({ product, labelMaxSeconds, dwellMinSeconds }) =>
-      timesOf(product.id) <= mostTries && longerSeconds(labelMaxSeconds, dwellMinSeconds) > dwellMinSeconds,
+      timesOf(product.id) <= maxTries && longerSeconds(labelMaxSeconds, dwellMinSeconds) > dwellMinSeconds,
   )
   const next = stronger ?? another ?? longer
   if (!next) return null

@@ -12,7 +12,7 @@ import { services } from '@/core/visit-kinds/service'
 import { zoneTools } from '@/core/stages/stageDraft'
 import { optionText } from '@/core/reasons/explain'
 import type { StageKind } from '@/core/acts/stageKind'
-import { longerSeconds, mostTries, type Escalation, type Spot } from './escalation'
+import { longerSeconds, maxTries, type Escalation, type Spot } from './escalation'
 
 const isWheelSoil = (soil: Spot['soil']): soil is WheelSoil => wheelSoils.some((one) => one === soil)
 
@@ -72,7 +72,7 @@ function onceMore(options: readonly Option[], soil: WheelSoil, tried: Spot['trie
     .filter(
       (option) => option.judgement.verdict !== 'no' && option.rounds === 1 && (option.removes[at] ?? 0) > 0,
     )
-    .filter((option) => times(option) > 0 && times(option) < mostTries)
+    .filter((option) => times(option) > 0 && times(option) < maxTries)
     .sort((a, b) => (b.removes[at] ?? 0) - (a.removes[at] ?? 0))[0]
 }
 

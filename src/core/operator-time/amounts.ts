@@ -1,7 +1,7 @@
 import type { Delivery } from '@/core/chemistry/family'
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
-import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateId, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { worstGrade, type ZoneLoads } from '@/core/soils/zoneLoads'
 import { wheelAreas, type WheelGeometry } from '@/core/wheel-geometry'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
@@ -23,11 +23,11 @@ const coverageIds: Record<Exclude<Delivery, 'bucket'>, EstimateId> = {
   cloth: 'coverageCloth',
 }
 
-function coverageOf({ family: id, delivery }: Laid, own: OwnEstimates): number {
+function coverageOf({ family: id, delivery }: Laid, overrides: EstimateOverrides): number {
   const family = familyOf(id)
-  if (family.purpose === 'protect' && family.onWet) return estimate('coverageSprayRinse', own)
-  if (id === 'ceramicCoating') return estimate('coverageCoating', own)
-  return delivery === 'bucket' ? 0 : estimate(coverageIds[delivery], own)
+  if (family.purpose === 'protect' && family.onWet) return estimate('coverageSprayRinse', overrides)
+  if (id === 'ceramicCoating') return estimate('coverageCoating', overrides)
+  return delivery === 'bucket' ? 0 : estimate(coverageIds[delivery], overrides)
 }
 
 /** Area of some zones of a wheel, m². Small parts (lugs, cap, valve, lip) lie within the face. */
@@ -55,12 +55,12 @@ const within = (value: number, { least, most }: { readonly least: number; readon
   Math.min(most, Math.max(least, value))
 
 /** Area that is laid over: with what goes through the open face, between what hands usually do, m². */
-function laidAreaM2(wheel: WheelGeometry, zones: readonly Zone[], own: OwnEstimates): number {
+function laidAreaM2(wheel: WheelGeometry, zones: readonly Zone[], overrides: EstimateOverrides): number {
   if (zones.length > 0 && zones.every((zone) => zone === 'arch'))
     return within(zonesAreaM2(wheel, zones), habit.arch)
   if (zones.length > 0 && zones.every((zone) => zone === 'tyre'))
     return within(zonesAreaM2(wheel, zones), habit.tyre)
-  const area = zonesAreaM2(wheel, zones) * (1 + estimate('openWheelWaste', own) * wheel.openness)
+  const area = zonesAreaM2(wheel, zones) * (1 + estimate('openWheelWaste', overrides) * wheel.openness)
   return zones.includes('face') ? within(area, habit.wheel) : Math.min(area, habit.wheel.most)
 }
 
@@ -68,9 +68,9 @@ function laidAreaM2(wheel: WheelGeometry, zones: readonly Zone[], own: OwnEstima
 const dustSide: readonly Zone[] = ['barrel', 'spokeBacks', 'lugSeats', 'windows']
 
 /** Solvent is dabbed where the lumps are: by the worst grade of tar, ml a wheel. */
-function tarMillilitres(loads: ZoneLoads, zones: readonly Zone[], own: OwnEstimates): number {
-  const few = estimate('tarFewMillilitres', own)
-  const peppered = estimate('tarPepperedMillilitres', own)
+function tarMillilitres(loads: ZoneLoads, zones: readonly Zone[], overrides: EstimateOverrides): number {
+  const few = estimate('tarFewMillilitres', overrides)
+  const peppered = estimate('tarPepperedMillilitres', overrides)
   const byGrade = [0, few * 0.75, few * 1.25, (few + peppered) / 2, peppered]
   return byGrade[worstGrade([{ loads }], zones, 'tar')] ?? 0
 }
@@ -95,10 +95,10 @@ export function millilitresAtCorner(
   laid: Laid,
   { wheel, loads }: LaidOn,
   zones: readonly Zone[],
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): number {
   if (laid.delivery === 'bucket') return 0
-  if (loads && laid.family === 'tarRemover') return tarMillilitres(loads, zones, own)
+  if (loads && laid.family === 'tarRemover') return tarMillilitres(loads, zones, overrides)
   const share = loads && isDustBehind(laid, loads, zones) ? 0.5 : 1
-  return laidAreaM2(wheel, zones, own) * coverageOf(laid, own) * share
+  return laidAreaM2(wheel, zones, overrides) * coverageOf(laid, overrides) * share
 }

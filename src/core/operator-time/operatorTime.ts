@@ -1,4 +1,4 @@
-import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateId, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { familyOf } from '@/core/chemistry/families'
 import type { FamilyId } from '@/core/chemistry/families'
 import type { Corner, Job } from '@/core/job/job'
@@ -67,7 +67,7 @@ const lack = (value: number, plenty: number): number => Math.max(0, 1 - value / 
  */
 export function contactOf(
   wheel: WheelGeometry,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): { readonly factor: number; readonly hardwareSeconds: number } {
   const { spokeCount, spokeWidthMillimetres, tyre, openness, hardwarePieces } = wheel
   const spokes = Math.max(-5, spokeCount - 10)
@@ -82,10 +82,14 @@ export function contactOf(
     factor:
       1 +
       // Few spokes save less than many cost.
-      estimate('extraSpokeShare', own) * (spokes < 0 ? spokes / 2 : spokes) +
-      (isSpoked ? estimate('tightGapShare', own) * lack(gap, estimate('easyGapMillimetres', own)) : 0) +
-      (isSpoked ? estimate('closedFaceShare', own) * lack(openness, estimate('easyOpenness', own)) : 0),
-    hardwareSeconds: estimate('secondsPerPiece', own) * (hardwarePieces - usualHardwarePieces),
+      estimate('extraSpokeShare', overrides) * (spokes < 0 ? spokes / 2 : spokes) +
+      (isSpoked
+        ? estimate('tightGapShare', overrides) * lack(gap, estimate('easyGapMillimetres', overrides))
+        : 0) +
+      (isSpoked
+        ? estimate('closedFaceShare', overrides) * lack(openness, estimate('easyOpenness', overrides))
+        : 0),
+    hardwareSeconds: estimate('secondsPerPiece', overrides) * (hardwarePieces - usualHardwarePieces),
   }
 }
 
@@ -101,26 +105,33 @@ const brushedSoils: Partial<Record<StageKind, readonly Soil[]>> = {
 const zonesOfKind = (kind: StageKind): readonly Zone[] => (kind === 'arch' ? ['arch'] : wheelZones)
 
 /** How much longer brushing takes by the grade of what is to come off. */
-function dirtFactor(kind: StageKind, { loads }: WorkedWheel, own: OwnEstimates): number {
+function dirtFactor(kind: StageKind, { loads }: WorkedWheel, overrides: EstimateOverrides): number {
   const soils = brushedSoils[kind] ?? []
   const grade = Math.max(0, ...soils.map((soil) => worstGrade([{ loads }], zonesOfKind(kind), soil))) as Grade
   switch (grade) {
     case 0:
     case 1:
-      return estimate('lightDirtShare', own)
+      return estimate('lightDirtShare', overrides)
     case 2:
       return 1
     case 3:
-      return estimate('heavyDirtShare', own)
+      return estimate('heavyDirtShare', overrides)
     case 4:
-      return estimate('neglectedDirtShare', own)
+      return estimate('neglectedDirtShare', overrides)
   }
 }
 
 /** Acid is brushed where it goes, by its share of the wheel's area; every other cleaner goes all over. */
-function brushedShare(kind: StageKind, { wheel, zones: worked }: WorkedWheel, own: OwnEstimates): number {
+function brushedShare(
+  kind: StageKind,
+  { wheel, zones: worked }: WorkedWheel,
+  overrides: EstimateOverrides,
+): number {
   if (kind !== 'mineral' || !worked) return 1
-  return Math.max(estimate('spotShare', own), zonesAreaM2(wheel, worked) / zonesAreaM2(wheel, wheelZones))
+  return Math.max(
+    estimate('spotShare', overrides),
+    zonesAreaM2(wheel, worked) / zonesAreaM2(wheel, wheelZones),
+  )
 }
 
 /** Seconds of the house for one act of a stage at one wheel, before the person's pace. */
@@ -128,46 +139,50 @@ function houseSeconds(
   act: Act,
   kind: StageKind,
   at: WorkedWheel,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
   family?: FamilyId,
 ): number {
-  const { factor, hardwareSeconds } = contactOf(at.wheel, own)
+  const { factor, hardwareSeconds } = contactOf(at.wheel, overrides)
   switch (act) {
     case 'agitate':
       return (
-        (estimate('secondsAgitate', own) * factor + hardwareSeconds) *
-        dirtFactor(kind, at, own) *
-        brushedShare(kind, at, own)
+        (estimate('secondsAgitate', overrides) * factor + hardwareSeconds) *
+        dirtFactor(kind, at, overrides) *
+        brushedShare(kind, at, overrides)
       )
     case 'scrub':
       return kind === 'arch'
-        ? estimate('secondsScrubArch', own) * dirtFactor(kind, at, own)
-        : estimate('secondsScrub', own)
+        ? estimate('secondsScrubArch', overrides) * dirtFactor(kind, at, overrides)
+        : estimate('secondsScrub', overrides)
     case 'wipe':
-      return wipingSeconds(kind, at, own)
+      return wipingSeconds(kind, at, overrides)
     case 'dry':
-      return kind === 'tar' ? estimate('secondsDrySpots', own) : estimate('secondsDry', own) * factor
+      return kind === 'tar'
+        ? estimate('secondsDrySpots', overrides)
+        : estimate('secondsDry', overrides) * factor
     case 'protect':
-      return estimate(protectId(family), own) * (protectId(family) === 'secondsProtectSprayed' ? 1 : factor)
+      return (
+        estimate(protectId(family), overrides) * (protectId(family) === 'secondsProtectSprayed' ? 1 : factor)
+      )
     default:
-      return estimate(idOf(act), own)
+      return estimate(idOf(act), overrides)
   }
 }
 
 /** Wiping: lumps by their grade, dust and tyres at a stroke, polish and the wipe before a coating spoke by spoke. */
-function wipingSeconds(kind: StageKind, at: WorkedWheel, own: OwnEstimates): number {
-  const { factor } = contactOf(at.wheel, own)
+function wipingSeconds(kind: StageKind, at: WorkedWheel, overrides: EstimateOverrides): number {
+  const { factor } = contactOf(at.wheel, overrides)
   switch (kind) {
     case 'tar':
-      return estimate('secondsWipe', own) * dirtFactor(kind, at, own)
+      return estimate('secondsWipe', overrides) * dirtFactor(kind, at, overrides)
     case 'polish':
-      return estimate('secondsPolish', own) * factor
+      return estimate('secondsPolish', overrides) * factor
     case 'protect':
-      return estimate('secondsDegrease', own) * factor
+      return estimate('secondsDegrease', overrides) * factor
     case 'tyre':
-      return estimate('secondsWipeTyre', own)
+      return estimate('secondsWipeTyre', overrides)
     default:
-      return estimate('secondsWipe', own) * Math.sqrt(factor)
+      return estimate('secondsWipe', overrides) * Math.sqrt(factor)
   }
 }
 

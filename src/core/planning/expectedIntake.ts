@@ -1,4 +1,4 @@
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { ProtectionKind } from '@/core/protection/kinds'
 import type { Leftover } from '@/core/run/leftover'
 import { expectedLoads, withLeftovers, type SinceClean } from '@/core/soils/expectedLoad'
@@ -39,7 +39,7 @@ const firstVisitDays = 90
 export function expectedIntake(
   record: IntakeRecord,
   month: number,
-  { northern, estimates }: { readonly northern: boolean; readonly estimates: OwnEstimates },
+  { northern, estimates }: { readonly northern: boolean; readonly estimates: EstimateOverrides },
 ): Offer {
   const days = record.daysSinceVisit ?? firstVisitDays
   const since: SinceClean = {

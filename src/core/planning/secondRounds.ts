@@ -1,5 +1,5 @@
 import { afterRounds, secondsOfAct } from '@/core/operator-time/operatorTime'
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Job } from '@/core/job/job'
 import type { SecondRound, SoilCourse, Stage } from '@/core/plan/plan'
 import { exp, log } from '@/core/quantity/portableMath'
@@ -19,12 +19,12 @@ const bandDeviations = 1.2816
 const shareBelow = (deviations: number): number => 1 / (1 + exp(-1.702 * deviations))
 
 /** How likely a light grade or more is left of heavy dirt after the last stage; 0 where nothing is wanted of it. */
-export function shareLeft({ target, left }: SoilCourse, own: OwnEstimates): number {
+export function shareLeft({ target, left }: SoilCourse, overrides: EstimateOverrides): number {
   const [before, after] = [left[0]?.expected ?? 0, left.at(-1)?.expected ?? 0]
   if (target === null || before < heavyAmount || after <= 0) return 0
   const exponent = log(before / after)
   if (exponent <= 0) return 0
-  const spread = (exponent * estimate('removalBand', own)) / bandDeviations
+  const spread = (exponent * estimate('removalBand', overrides)) / bandDeviations
   return shareBelow((log(before / seenAmount) - exponent) / spread)
 }
 

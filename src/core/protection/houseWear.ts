@@ -1,4 +1,4 @@
-import { estimate, type EstimateId, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateId, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { protectionFacts, protectionKinds, type ProtectionKind } from './kinds'
 import type { KindLife, WearEstimates } from './record'
 
@@ -28,14 +28,14 @@ const lifeEstimates: Record<ProtectionKind, EstimateId> = {
   discInhibitor: 'lifeDiscInhibitor',
 }
 
-const saltFactor = (salt: SaltLevel, own: OwnEstimates): number => {
+const saltFactor = (salt: SaltLevel, overrides: EstimateOverrides): number => {
   switch (salt) {
     case 'few':
-      return estimate('saltFew', own)
+      return estimate('saltFew', overrides)
     case 'usual':
       return 1
     case 'much':
-      return estimate('saltMuch', own)
+      return estimate('saltMuch', overrides)
   }
 }
 
@@ -49,28 +49,28 @@ function hotMonthsOf(winterMonths: readonly number[]): number[] {
 }
 
 /** What the wear is reckoned with: the house's estimates, or the shop's own in their place. */
-export function wearEstimatesOf(own: OwnEstimates, { winterMonths, salt }: Region): WearEstimates {
+export function wearEstimatesOf(overrides: EstimateOverrides, { winterMonths, salt }: Region): WearEstimates {
   const kinds = Object.fromEntries(
     protectionKinds.map((kind): [string, KindLife] => [
       kind,
-      { lifeDays: estimate(lifeEstimates[kind], own), ...protectionFacts[kind].wear },
+      { lifeDays: estimate(lifeEstimates[kind], overrides), ...protectionFacts[kind].wear },
     ]),
   )
   return {
     kinds,
-    rearDustShare: estimate('rearWearShare', own),
-    winterFactor: estimate('winterWear', own) * saltFactor(salt, own),
+    rearDustShare: estimate('rearWearShare', overrides),
+    winterFactor: estimate('winterWear', overrides) * saltFactor(salt, overrides),
     winterMonths,
     hotMonths: hotMonthsOf(winterMonths),
-    storedFactor: estimate('storedWear', own),
-    coveredFactor: estimate('coveredWear', own),
-    setSpread: estimate('setWearSpread', own),
-    productSpread: estimate('productWearSpread', own),
-    axleSpread: estimate('axleWearSpread', own),
-    lookSpread: estimate('lookSpread', own),
-    clogPerWeek: estimate('clogPerWeek', own),
-    clogWinterPerWeek: estimate('clogWinterPerWeek', own),
-    clogLeftByWash: estimate('clogLeftByWash', own),
-    clogMost: estimate('clogMost', own),
+    storedFactor: estimate('storedWear', overrides),
+    coveredFactor: estimate('coveredWear', overrides),
+    setSpread: estimate('setWearSpread', overrides),
+    productSpread: estimate('productWearSpread', overrides),
+    axleSpread: estimate('axleWearSpread', overrides),
+    lookSpread: estimate('lookSpread', overrides),
+    clogPerWeek: estimate('clogPerWeek', overrides),
+    clogWinterPerWeek: estimate('clogWinterPerWeek', overrides),
+    clogLeftByWash: estimate('clogLeftByWash', overrides),
+    clogMost: estimate('clogMost', overrides),
   }
 }

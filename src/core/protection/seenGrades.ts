@@ -10,7 +10,7 @@ const clogLevels = [
   { times: 2, share: 0.3 },
 ] as const
 /** Never is everything hidden. */
-const mostHidden = 0.9
+const maxHidden = 0.9
 /** Near its end a layer is told apart ever less; so rounded is the floor, share of health. */
 const floorRound = 0.045
 
@@ -63,7 +63,7 @@ function showingOf(clog: number, used: number, kindness: number): readonly Showi
     return clear
   }
   for (let level = 0; level < ways.length; level += 1) {
-    const free = 1 - Math.min(mostHidden, clog * (clogLevels[level] ?? clogLevels[0]).times)
+    const free = 1 - Math.min(maxHidden, clog * (clogLevels[level] ?? clogLevels[0]).times)
     const way = ways[level] ?? clear[0]
     way.shown = health * free + kindness
     way.slope = slope * free

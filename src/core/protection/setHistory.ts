@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { axleOf, type Axle, type Position } from '@/core/wheel/position'
 import { drivenBy, type OdometerReading } from './drivenBy'
 import { beads, protectionFacts, type ProtectionKind } from './kinds'
@@ -62,8 +62,12 @@ export const productId = ({ kind, productName }: Pick<LayerFacts, 'kind' | 'prod
   `${kind} ${productName}`
 
 /** When toppers lay over a coating: until they ended, or would have by days alone. */
-function coveredBy(coating: LayerFacts, layers: readonly LayerFacts[], own: OwnEstimates): Stored[] {
-  const lifeMilliseconds = estimate('lifeCoatingTopper', own) * 86_400_000
+function coveredBy(
+  coating: LayerFacts,
+  layers: readonly LayerFacts[],
+  overrides: EstimateOverrides,
+): Stored[] {
+  const lifeMilliseconds = estimate('lifeCoatingTopper', overrides) * 86_400_000
   const toppers = layers
     .filter(
       ({ kind, axle, appliedAt }) =>
@@ -103,10 +107,10 @@ const seenLayer = (look: LookFacts, axle: Axle, lastFirst: readonly LayerFacts[]
 const byTime = (a: { readonly at: Date }, b: { readonly at: Date }): number => a.at.getTime() - b.at.getTime()
 
 /** The record the forecast reads, from everything known of a set. */
-export function setRecordOf(facts: SetFacts, own: OwnEstimates): SetRecord {
+export function setRecordOf(facts: SetFacts, overrides: EstimateOverrides): SetRecord {
   const { id, layers } = facts
   const worn = layers.map((layer): WornLayer => {
-    const covered = layer.kind === 'ceramicCoating' ? coveredBy(layer, layers, own) : []
+    const covered = layer.kind === 'ceramicCoating' ? coveredBy(layer, layers, overrides) : []
     return {
       id: layerId(id, layer),
       setId: id,
@@ -114,7 +118,7 @@ export function setRecordOf(facts: SetFacts, own: OwnEstimates): SetRecord {
       productId: productId(layer),
       appliedAt: layer.appliedAt,
       endedAt: layer.endedAt,
-      ...(layer.coats > 1 ? { lifeFactor: estimate('secondCoatLife', own) } : {}),
+      ...(layer.coats > 1 ? { lifeFactor: estimate('secondCoatLife', overrides) } : {}),
       ...(covered.length > 0 ? { covered } : {}),
     }
   })
@@ -142,7 +146,7 @@ export function setRecordOf(facts: SetFacts, own: OwnEstimates): SetRecord {
       ...drivenBy(facts.told, facts.readings),
       dustFactor: facts.dustFactor.front,
       rearDustFactor: facts.dustFactor.rear,
-      climate: facts.parked === 'garage' ? estimate('garageWear', own) : 1,
+      climate: facts.parked === 'garage' ? estimate('garageWear', overrides) : 1,
       stored: storedPeriods(id, facts.changes, facts.isOnlySet),
       ...(facts.season ? { season: facts.season } : {}),
     },
@@ -151,7 +155,7 @@ export function setRecordOf(facts: SetFacts, own: OwnEstimates): SetRecord {
       .map(({ at, wear, reviving }): WornWash => ({
         at,
         setId: id,
-        wear: Math.min(1, wear ?? estimate('wearUsualWash', own)),
+        wear: Math.min(1, wear ?? estimate('wearUsualWash', overrides)),
         reviving,
       }))
       .sort(byTime),

@@ -36,9 +36,9 @@ export interface ClockReading {
 }
 
 /** The warning turns warm in this last share of the time between dwell and limit, but not earlier than so many seconds before it. */
-const warm = { share: 0.3, mostSeconds: 90 }
+const warm = { share: 0.3, maxSeconds: 90 }
 /** A film is called nearly dry in its last third, but not earlier than this before its end, s. */
-const nearlyDry = { share: 1 / 3, mostSeconds: 60 }
+const nearlyDry = { share: 1 / 3, maxSeconds: 60 }
 
 /** Seconds until the first of the two limits; below zero once it is past. */
 export function leftSeconds(clock: DwellClock, nowMilliseconds: number): number {
@@ -67,9 +67,9 @@ export function readClock(clock: DwellClock, nowMilliseconds: number): ClockRead
   if (labelLeft < 0) return says('over', 'label')
   if (filmLeft < 0) return says('dry', 'film')
   const first = filmLeft < labelLeft ? 'film' : 'label'
-  const warmSeconds = Math.min((maxSeconds - minSeconds) * warm.share, warm.mostSeconds)
+  const warmSeconds = Math.min((maxSeconds - minSeconds) * warm.share, warm.maxSeconds)
   if (elapsedSeconds >= minSeconds && labelLeft <= warmSeconds) return says('rinseNow', first)
-  if (filmLeft <= Math.min(nearlyDry.mostSeconds, (wetSeconds ?? 0) * nearlyDry.share))
+  if (filmLeft <= Math.min(nearlyDry.maxSeconds, (wetSeconds ?? 0) * nearlyDry.share))
     return says('keepWet', 'film')
   return elapsedSeconds < minSeconds ? says('dwelling', 'dwell') : says('ready', first)
 }

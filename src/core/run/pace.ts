@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { stagesOfStep, type Act, type Step } from '@/core/plan/plan'
 import type { Paces } from '@/core/pace/paces'
 import type { RunState } from './runState'
@@ -75,8 +75,8 @@ export function loggedTimes(state: RunState, paces: Paces, people: number): Logg
 }
 
 /** The median of what was logged for each act against the house's value, drawn towards it while little is logged. */
-export function pacesOf(logged: readonly LoggedTime[], own: OwnEstimates): Paces {
-  const trust = estimate('paceTrust', own)
+export function pacesOf(logged: readonly LoggedTime[], overrides: EstimateOverrides): Paces {
+  const trust = estimate('paceTrust', overrides)
   const ratios = new Map<Act, number[]>()
   for (const { act, houseSeconds, takenSeconds } of logged)
     ratios.set(act, [...(ratios.get(act) ?? []), log(takenSeconds / houseSeconds)])

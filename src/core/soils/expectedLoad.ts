@@ -1,4 +1,4 @@
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { ZoneLoads } from './zoneLoads'
 import { discFactors, padFactors, type Brakes } from '@/core/wheel/brakes'
 import { axleOf, type Position } from '@/core/wheel/position'
@@ -32,20 +32,20 @@ export function gradeOfAmount(amount: number): Grade {
 export function expectedAmounts(
   position: Position,
   since: SinceClean,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): Partial<Record<Soil, number>> {
   const axle = axleOf(position)
   const { pads, discs } = since.brakes[axle]
   const thousands = since.kilometres / 1000
-  const share = axle === 'front' ? 1 : estimate('rearDustShare', own)
+  const share = axle === 'front' ? 1 : estimate('rearDustShare', overrides)
   const dust = thousands * padFactors[pads] * discFactors[discs] * share * since.dustFactor
-  const season = since.winter ? estimate('winterFilmFactor', own) : 1
+  const season = since.winter ? estimate('winterFilmFactor', overrides) : 1
   return {
-    freshDust: dust * estimate('dustPer1000Km', own),
-    bondedDust: dust * estimate('bondedPer1000Km', own),
-    film: thousands * estimate('filmPer1000Km', own) * season,
+    freshDust: dust * estimate('dustPer1000Km', overrides),
+    bondedDust: dust * estimate('bondedPer1000Km', overrides),
+    film: thousands * estimate('filmPer1000Km', overrides) * season,
     grit: since.winter ? thousands * season : thousands * 0.4,
-    tyreBrowning: (since.days / 30) * estimate('browningPerMonth', own) * (since.browningFactor ?? 1),
+    tyreBrowning: (since.days / 30) * estimate('browningPerMonth', overrides) * (since.browningFactor ?? 1),
   }
 }
 
@@ -59,9 +59,16 @@ const zonesOf: Partial<Record<Soil, readonly Zone[]>> = {
 }
 
 /** The load to offer at intake for one wheel; the barrel keeps what the face is washed of. */
-export function expectedLoads(position: Position, since: SinceClean, own: OwnEstimates): ZoneLoads {
+export function expectedLoads(
+  position: Position,
+  since: SinceClean,
+  overrides: EstimateOverrides,
+): ZoneLoads {
   const loads: Partial<Record<Zone, Partial<Record<Soil, Grade>>>> = {}
-  for (const [soil, amount] of Object.entries(expectedAmounts(position, since, own)) as [Soil, number][]) {
+  for (const [soil, amount] of Object.entries(expectedAmounts(position, since, overrides)) as [
+    Soil,
+    number,
+  ][]) {
     for (const zone of zonesOf[soil] ?? []) {
       const grade = gradeOfAmount(zone === 'face' && soil === 'bondedDust' ? amount / 2 : amount)
       if (grade > 0) loads[zone] = { ...loads[zone], [soil]: grade }

@@ -1,4 +1,4 @@
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Position } from '@/core/wheel/position'
 import { expectedAmounts, learntFactor, type SinceClean } from './expectedLoad'
 import { amountOfGrade, type Grade, type Soil } from './soil'
@@ -18,7 +18,7 @@ export function learntDust(
   known: number,
   graded: readonly GradedWheel[],
   since: SinceClean,
-  estimates: OwnEstimates,
+  estimates: EstimateOverrides,
 ): number {
   const sum = (amounts: readonly number[]): number => amounts.reduce((total, one) => total + one, 0)
   const expected = graded.map(({ position }) => expectedAmounts(position, since, estimates).freshDust ?? 0)

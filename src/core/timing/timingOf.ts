@@ -7,7 +7,7 @@ import { evaporationKilogramsPerM2Hour, filmGramsPerM2, wetLimitSeconds } from '
 import type { Delivery } from '@/core/chemistry/family'
 import { wetTimes, type Longest } from '@/core/chemistry/longest'
 import { secondsOfAct } from '@/core/operator-time/operatorTime'
-import { estimate, type OwnEstimates } from '@/core/estimates/houseEstimates'
+import { estimate, type EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Corner, Job } from '@/core/job/job'
 import type { StageKind } from '@/core/acts/stageKind'
 
@@ -64,7 +64,7 @@ export function wetLimitAt(
   kind: StageKind,
   delivery: Delivery,
   conditions: Conditions,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
   at: HourAhead | null = null,
 ): { readonly seconds: number; readonly surface: number; readonly isMeasured: boolean } {
   const found = surfaceOfCorner(corner, conditions, at)
@@ -80,7 +80,9 @@ export function wetLimitAt(
   const evaporation = evaporationKilogramsPerM2Hour(surface, airCelsius, humidityShare, windKilometresPerHour)
   return {
     // In the rain nothing dries.
-    seconds: conditions.raining ? Infinity : wetLimitSeconds(filmGramsPerM2(delivery, own), evaporation, own),
+    seconds: conditions.raining
+      ? Infinity
+      : wetLimitSeconds(filmGramsPerM2(delivery, overrides), evaporation, overrides),
     surface,
     isMeasured: found.isMeasured,
   }

@@ -1,7 +1,7 @@
 import type { Conditions } from '@/core/conditions/conditions'
 import { surfaceOfCorner } from '@/core/conditions/conditions'
 import type { Delivery } from '@/core/chemistry/family'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { Corner } from '@/core/job/job'
 import { wetLimitAt } from './timingOf'
 
@@ -18,10 +18,10 @@ export const hoursAt = (
   corner: Pick<Corner, 'position' | 'finishes'>,
   delivery: Delivery,
   conditions: Conditions,
-  own: OwnEstimates,
+  overrides: EstimateOverrides,
 ): WorkHour[] =>
   conditions.day.map((hour) => {
-    const { seconds } = wetLimitAt(corner, 'wash', delivery, conditions, own, hour)
+    const { seconds } = wetLimitAt(corner, 'wash', delivery, conditions, overrides, hour)
     return {
       hour: hour.hour,
       surfaceCelsius: surfaceOfCorner(corner, conditions, hour).celsius,

@@ -6,7 +6,7 @@ import { hashOf } from './secrets'
 const believedMilliseconds = 500
 /** It is written down when a device was seen, at most so often, ms. */
 const seenMilliseconds = 60_000
-const mostBelieved = 1000
+const maxBelieved = 1000
 
 interface Believed {
   readonly device: PairedDevice | null
@@ -26,7 +26,7 @@ export async function knownDevice(
   if (kept && performance.now() - kept.askedAt < believedMilliseconds) return kept.device
   const found = await findPairedDevice(database, hash)
   const device = found?.revokedAt === null ? found : null
-  if (believed.size >= mostBelieved) believed.clear()
+  if (believed.size >= maxBelieved) believed.clear()
   believed.set(hash, { device, askedAt: performance.now() })
   if (device && Math.abs(now.getTime() - (device.lastSeenAt?.getTime() ?? 0)) > seenMilliseconds)
     await noteSeen(database, device.id, now)

@@ -4,7 +4,7 @@ import { familyOf } from '@/core/chemistry/families'
 import { wearOf, type Product } from '@/core/chemistry/product'
 import { isRunningOut, stockShare } from '@/core/chemistry/stockLeft'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { Link } from '@/ui/Link'
 import { formatMillilitres, formatMoney } from '@/i18n/format'
 import { pathOfId } from './idPath'
@@ -13,7 +13,7 @@ interface ProductRowsProps {
   readonly products: readonly Product[]
   readonly currency: string
   readonly dilutionStyle: DilutionStyle
-  readonly estimates: OwnEstimates
+  readonly estimates: EstimateOverrides
 }
 
 const mildness = (product: Product, t: Translator): string =>

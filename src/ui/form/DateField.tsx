@@ -97,7 +97,7 @@ export function DateField({
       />
       {name !== undefined && <input type="hidden" name={name} value={value} />}
       {wrong !== null && (
-        <span className="invalid-feedback d-block" role="alert">
+        <span className="invalid-feedback is-said" role="alert">
           {t('common.date.unreadable', { time: String(hasTime), typed: wrong })}
         </span>
       )}

@@ -5,7 +5,7 @@ import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { OwnEstimates } from '@/core/estimates/houseEstimates'
+import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
 import type { ZoneLoads } from '@/core/soils/zoneLoads'
@@ -44,7 +44,7 @@ interface IntakeFormProps {
   readonly conditions: ConditionsInput
   /** Where they come from, in a sentence. */
   readonly conditionsFrom: string
-  readonly ownEstimates: OwnEstimates
+  readonly ownEstimates: EstimateOverrides
   /** What is due of these wheels soon. */
   readonly due: readonly string[]
   /** Null: never read. */

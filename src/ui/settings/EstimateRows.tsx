@@ -44,7 +44,7 @@ export function EstimateRows({ value, change, fixOf }: EstimateRowsProps) {
                     onChange={(event) => change({ ...value, [id]: event.target.value })}
                   />
                   <span className="soft">{house.unit && t(`terms.unit.${house.unit}`)}</span>
-                  {fix && <span className="invalid-feedback d-block">{fix}</span>}
+                  {fix && <span className="invalid-feedback is-said">{fix}</span>}
                 </span>
               </li>
             )

@@ -17,7 +17,7 @@ const comeBackMilliseconds = 1000
 const busySeconds = 5
 
 /** So many events wait for who reads slowly. */
-const mostUntaken = 500
+const maxUntaken = 500
 
 const encoder = new TextEncoder()
 /** An event as the standard writes it (HTML, Server-sent events). */
@@ -49,7 +49,7 @@ export const GET = route('bay', async (request) => {
       for (const change of feed.since(last)) if (isOwn(change)) controller.enqueue(written(change))
       const quiet = feed.hear((change) => {
         // Who takes nothing any more comes back for it.
-        const isStuck = (controller.desiredSize ?? 0) < -mostUntaken
+        const isStuck = (controller.desiredSize ?? 0) < -maxUntaken
         // Where something was missed, a device may have been revoked: it comes back, and is checked then.
         const isMissed = change.topic === 'all' && device !== 'desk'
         if (isMissed) controller.enqueue(written(change))

@@ -31,7 +31,7 @@ export class BeamRun {
   /** Twins are told apart by an order that is kept and by places left out. */
   private readonly isSymmetric: boolean
   private readonly quota: number
-  private readonly mostWet: number
+  private readonly maxWet: number
   private readonly candidates = new Candidates()
   /** The last state of each hash, and before each state the one with the same hash. */
   private readonly heads = new Map<number, number>()
@@ -65,7 +65,7 @@ export class BeamRun {
       hidden: this.hidden,
     }
     this.quota = Math.ceil(width * (options.share ?? 0.5))
-    this.mostWet = options.mostWet ?? placeCount
+    this.maxWet = options.maxWet ?? placeCount
     this.chain = new Int32Array(width)
     this.wetCount = new Int32Array(placeCount + 1)
     const layer = () => new Layer(width, placeCount, people, side, singles.length)
@@ -237,7 +237,7 @@ export class BeamRun {
         intAt(prepared.place, id),
       )
       const wet = to.wetPlaces(to.size, prepared)
-      if (wetCount[wet] === this.quota || wet > this.mostWet) {
+      if (wetCount[wet] === this.quota || wet > this.maxWet) {
         this.cutOff(order.subarray(rank, rank + 1))
         continue
       }

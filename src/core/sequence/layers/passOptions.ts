@@ -29,7 +29,7 @@ export interface PassOptions {
   /** Share of the waste to come by which it is taken to be more than is sure. */
   readonly doubt?: number
   /** No more places than this wet with something that may dry. */
-  readonly mostWet?: number
+  readonly maxWet?: number
   /** An order to keep, for each person, but for some operations; those are put in between anew. */
   readonly keeping?: { readonly order: FoundOrder; readonly isFree: (operation: number) => boolean }
 }

@@ -53,7 +53,7 @@ function* fitAround(
   const taken = takenBy(search, host)
   let best: Share | null = null
   for (const manner of searchProfiles) {
-    if ((manner.mostWet ?? 0) > places.length) continue
+    if ((manner.maxWet ?? 0) > places.length) continue
     const pass = search.alone.pass({
       width: patience.around.width,
       ...manner,

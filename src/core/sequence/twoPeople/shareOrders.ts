@@ -75,7 +75,7 @@ function* moreOrders(
   let spent = 0
   for (const width of patience.poolWidths)
     for (const manner of searchProfiles) {
-      if ((manner.mostWet ?? 0) > problem.places.length) continue
+      if ((manner.maxWet ?? 0) > problem.places.length) continue
       const pass = yield* silently(layers.pass({ width, ...manner, below: Infinity }), search)
       found.push(...pass.bestByTool.map((one) => one.found))
       search.effortOfShares += layers.effort - spent
