@@ -2,7 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { parse } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, it } from 'vitest'
+import { createTranslator } from 'use-intl/core'
+import { message } from '@/core/message/message'
 import { english } from './messages'
+import type { Translator } from './translator'
 
 const source = join(import.meta.dirname, '..')
 
@@ -49,6 +52,19 @@ describe('the catalogue', () => {
       .filter((key) => !said.has(key) && !patterns.some((pattern) => pattern.test(key)))
     expect(unused).toEqual([])
   })
+})
+
+it('is known to the compiler: a key or a value that no message has does not compile', () => {
+  const t = createTranslator({ locale: 'en', messages: english }) as Translator
+  const wrong = [
+    // @ts-expect-error There is no such message.
+    () => t('outbox.nothing'),
+    // @ts-expect-error The message has another value.
+    () => t('outbox.saved', { nothing: 'a' }),
+    // @ts-expect-error The message has values.
+    () => message('fields.enter'),
+  ]
+  expect(wrong).toHaveLength(3)
 })
 
 /** What a file imports of our own source. */

@@ -2,6 +2,7 @@ import { createFormatter, createTranslator } from 'use-intl/core'
 import { sayDilution } from '@/core/dilution'
 import type { Message, Quantity, Said, Sayable } from '@/core/message/message'
 import { formatDay, formatDuration, formatDwell, formatMillilitres, formatMoney } from './format'
+import type { Language } from './language'
 import type { Messages } from './messages'
 import type { Translator } from './translator'
 
@@ -73,7 +74,7 @@ export const sayer =
     typeof said === 'string' ? said : messageText(said, speech)
 
 /** Says messages outside of React: in threads, routes and on the command line. */
-export function sayerOf(locale: string, messages: Messages, now: Date): Say {
+export function sayerOf(locale: Language, messages: Messages, now: Date): Say {
   const format = createFormatter({ locale })
   return sayer({
     t: createTranslator({ locale, messages }) as Translator,
