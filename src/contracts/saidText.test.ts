@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { message } from '@/core/message/message'
-import { readSaid, withTexts } from './saidText'
+import { readSaid, withTexts, writeSaid } from './saidText'
 
 describe('what is said, out of a column of text', () => {
   it.each(['Wash. About 20 min, one person.', '{Hub Wax} all round', '{"key":1}', '[1]', '12', ''])(
@@ -12,7 +12,7 @@ describe('what is said, out of a column of text', () => {
 
   it('is the message this version stored', () => {
     const said = message('order.way.oneThenOther', { wheel: message('terms.wheel.front') })
-    expect(readSaid(JSON.stringify(said))).toEqual(said)
+    expect(readSaid(writeSaid(said))).toEqual(said)
   })
 })
 

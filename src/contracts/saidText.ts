@@ -44,3 +44,6 @@ export function readSaid(stored: string): Said {
   const read = v.safeParse(storedMessage, stored)
   return read.success && isMessage(read.output) ? read.output : stored
 }
+
+/** The same for a column of text; `readSaid` reads it back. */
+export const writeSaid = (said: Said): string => (typeof said === 'string' ? said : JSON.stringify(said))

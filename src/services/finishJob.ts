@@ -1,3 +1,4 @@
+import { withTexts } from '@/contracts/saidText'
 import { message } from '@/core/message/message'
 import { shopSay } from '@/i18n/shopSay'
 import { randomUUID } from 'node:crypto'
@@ -76,7 +77,7 @@ export function finishJob(
       wheelSetId,
       jobId,
       finishedAt: now,
-      headline: shopSay()(stored.plan.headline),
+      headline: withTexts(stored.plan.headline, shopSay()),
       result: input.result,
       note: input.note,
       operatorSeconds: outcome.operatorSeconds,

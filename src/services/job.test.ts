@@ -1,3 +1,4 @@
+import { withTexts } from '@/contracts/saidText'
 import { sayInEnglish } from '@/i18n/testEnglish'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as v from 'valibot'
@@ -103,6 +104,8 @@ describe('a job from plan to log', () => {
       note: 'left front',
       costMinor: job!.plan.costMinor,
     })
+    // Kept as a message, with the text of today beside it.
+    expect(visits[0]?.headline).toEqual(withTexts(job!.plan.headline, sayInEnglish))
     expect(visits[0]?.operatorSeconds).toBe(job!.plan.operatorSeconds)
     const stockAfter = await listProducts(database)
     for (const { productId, concentrateMillilitres } of job!.plan.amounts) {

@@ -1,3 +1,5 @@
+import { readSaid, writeSaid } from '@/contracts/saidText'
+import type { Said } from '@/core/message/message'
 import * as v from 'valibot'
 import { stayedEntry } from '@/contracts/runEvent'
 import { oneOf } from '@/contracts/fields'
@@ -14,7 +16,7 @@ export interface NewVisit {
   readonly wheelSetId: string
   readonly jobId: string | null
   readonly finishedAt: Date
-  readonly headline: string
+  readonly headline: Said
   readonly result: VisitResult
   readonly note: string
   readonly operatorSeconds: number
@@ -77,7 +79,7 @@ export async function addVisit(database: Queryable, visit: NewVisit): Promise<st
       visit.wheelSetId,
       visit.jobId,
       visit.finishedAt,
-      visit.headline,
+      writeSaid(visit.headline),
       visit.result,
       visit.note,
       Math.round(visit.operatorSeconds),
@@ -106,7 +108,7 @@ const visitOf = (row: VisitRow): Visit => ({
   wheelSetId: row.wheel_set_id,
   jobId: row.job_id,
   finishedAt: row.finished_at,
-  headline: row.headline,
+  headline: readSaid(row.headline),
   result: row.result,
   note: row.note,
   operatorSeconds: row.operator_seconds,

@@ -1,3 +1,4 @@
+import { shopSay } from '@/i18n/shopSay'
 import { rm } from 'node:fs/promises'
 import Papa from 'papaparse'
 import { writeCabinetCsv } from '@/contracts/cabinetCsv'
@@ -16,12 +17,13 @@ const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text
 const allVisits = 10_000_000
 
 async function logTable(database: Queryable): Promise<string> {
+  const say = shopSay()
   const { rows: visits } = await listVisits(database, { size: allVisits })
   const rows = visits.map((visit) => [
     visit.finishedAt.toISOString(),
     harmless(visit.vehicleName),
     harmless(visit.wheelSetName),
-    harmless(visit.headline),
+    harmless(say(visit.headline)),
     visit.result,
     String(Math.round((visit.clockSeconds ?? visit.operatorSeconds) / 60)),
     (visit.costMinor / 100).toFixed(2),

@@ -1,3 +1,5 @@
+import type { Said } from '@/core/message/message'
+import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
@@ -14,7 +16,7 @@ export interface ShownVisit {
   readonly finishedAt: Date
   readonly vehicleName: string
   readonly wheelSetName: string
-  readonly headline: string
+  readonly headline: Said
   readonly result: VisitResult
   readonly note: string
   readonly operatorSeconds: number
@@ -60,6 +62,7 @@ export function VisitRows({
   readonly named?: boolean
 }) {
   const t = useTranslations()
+  const say = useSay()
 
   return (
     <ul className="rows">
@@ -73,7 +76,7 @@ export function VisitRows({
               </p>
             )}
             <p>
-              {visit.headline} <ResultMark result={visit.result} />
+              {say(visit.headline)} <ResultMark result={visit.result} />
             </p>
             {visit.leftovers.length > 0 && (
               <p>{t('log.remained', { leftovers: leftoverText(visit.leftovers, t) })}</p>
