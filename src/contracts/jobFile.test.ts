@@ -1,4 +1,5 @@
-import { inEnglish } from '@/i18n/testEnglish'
+import { message } from '@/core/message/message'
+import { inEnglish, sayInEnglish } from '@/i18n/testEnglish'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fc from 'fast-check'
@@ -38,7 +39,7 @@ describe('a job file', () => {
     ['not an object', 'junk', '', /object/],
     ['no corners', { format: jobFormat, corners: [] }, 'corners', /at least one wheel/],
     ['corners missing', { format: jobFormat }, 'corners', /missing/],
-    ['a tyre code of nonsense', withWheel({ tyreCode: 'big one' }), 'corners[0].tyreCode', /no tyre code/],
+    ['a tyre code of nonsense', withWheel({ tyreCode: 'big one' }), 'corners[0].tyreCode', /not a tyre code/],
     ['a rim of minus two', withWheel({ rimWidthInches: -2 }), 'corners[0].rimWidthInches', /from 1.5 to 16/],
     ['an absurd rim', withWheel({ rimWidthInches: 4000 }), 'corners[0].rimWidthInches', /from 1.5 to 16/],
     ['half a spoke', withWheel({ spokeCount: 4.5 }), 'corners[0].spokeCount', /whole/],
@@ -108,7 +109,9 @@ describe('a job file', () => {
   it('turns away five megabytes before parsing them, and anything that is no JSON', () => {
     const junk = readJobText('x'.repeat(5_000_000))
     expect(junk.ok).toBe(false)
-    expect(!junk.ok && inEnglish(junk.problems)[0]?.fix).toContain(String(longestJobBytes))
+    expect(!junk.ok && inEnglish(junk.problems)[0]?.fix).toContain(
+      sayInEnglish(message('problems.file.bytes', { bytes: longestJobBytes })),
+    )
     expect(readJobText('{').ok).toBe(false)
     expect(readJobText('').ok).toBe(false)
     expect(readJobText(`\uFEFF${JSON.stringify(least)}`).ok).toBe(true)

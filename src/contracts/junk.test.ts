@@ -49,7 +49,7 @@ describe('problems', () => {
     const read = parse(wheelSetInput, { vehicle: { name: 'A', kind: 'car' }, name: 'B', wheels })
     if (read.ok) throw new Error('taken')
     expect(read.problems).toHaveLength(21)
-    expect(inEnglish(read.problems).at(-1)?.fix).toMatch(/^Fix these first; \d+ more follow/)
+    expect(inEnglish(read.problems).at(-1)?.fix).toMatch(/^Fix these first\. \d+ more follow/)
   })
 
   it('show what was found, shortened', () => {

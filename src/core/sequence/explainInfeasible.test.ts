@@ -1,3 +1,4 @@
+import { inEnglish } from '@/i18n/testEnglish'
 import { describe, expect, it } from 'vitest'
 import { brokenLagOf, helpFor } from './explainInfeasible'
 import { smallProblem } from '@/core/sequence/problem/testProblem'
@@ -39,8 +40,8 @@ describe('why something cannot be kept', () => {
   it('puts the ways into one sentence, and is silent where nothing helps', () => {
     const broken = brokenLagOf(tight(least - 2), 0)
     if (!broken) throw new Error('nothing broken')
-    expect(helpFor(broken)).toBe(
-      `It can be kept if you work it in halves, or keep it wet 2 s longer (${least} s), by foam or in the shade, or take a second person.`,
+    expect(inEnglish(helpFor(broken))).toBe(
+      `It can be kept if you work the wheel in 2 parts, keep it wet 2 s longer (${least} s), with foam or in the shade, or add a second person.`,
     )
     expect(helpFor({ ...broken, sections: null, neededSeconds: null, secondPersonHelps: false })).toBe('')
   })
