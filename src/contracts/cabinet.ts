@@ -22,6 +22,14 @@ import { list, noLongerThan, numberFrom, oneOf, shortText, strengthText, wholeNu
 export const maxProducts = 500
 export const maxTools = 200
 
+/** Of a pack; a person enters it in whole currency. */
+const priceMinor = v.pipe(
+  v.number(),
+  v.integer(issueText('fields.price')),
+  v.minValue(1, issueText('fields.price')),
+  v.maxValue(100_000_000, issueText('fields.priceTooHigh')),
+)
+
 const rating = v.picklist([0, 1, 2, 3, 4], issueText('fields.rating'))
 export const ratings = v.partial(v.strictObject(v.entriesFromList(soils, rating)))
 
@@ -40,7 +48,7 @@ const productFields = v.strictObject({
   delivery: v.optional(oneOf(deliveries)),
   ratings: v.optional(ratings, {}),
   packMillilitres: v.optional(numberFrom(1, 1_000_000, 'ml')),
-  packPriceMinor: v.optional(wholeNumberFrom(1, 100_000_000, 'minor')),
+  packPriceMinor: v.optional(priceMinor),
   stockMillilitres: v.optional(numberFrom(0, 1_000_000, 'ml')),
   /** What the longest dwell means, where that differs from the family. */
   longest: v.optional(oneOf(longestKinds)),
@@ -49,7 +57,7 @@ const productFields = v.strictObject({
     list(
       v.strictObject({
         millilitres: numberFrom(1, 1_000_000, 'ml'),
-        priceMinor: wholeNumberFrom(1, 100_000_000, 'minor'),
+        priceMinor: priceMinor,
       }),
       8,
       'otherPacks',

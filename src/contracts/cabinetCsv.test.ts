@@ -124,7 +124,7 @@ describe('a cabinet as a table', () => {
     ['no rows', `${head}\n`, /no products/],
     ['an unknown family', `${head}\na,A,magic,,1000,10`, /row 2, family: Use one of/],
     ['a pack of zero', `${head}\na,A,degreaser,,0,10`, /row 2, pack ml: Enter a number from 1/],
-    ['a price of zero', `${head}\na,A,degreaser,,1000,0`, /row 2, pack price: Enter a number from 1/],
+    ['a price of zero', `${head}\na,A,degreaser,,1000,0`, /row 2, pack price: Enter a price above 0/],
     ['an open strength', `${head}\na,A,degreaser,3:2,1000,10`, /row 2, strength: Which side/],
     ['words where a number belongs', `${head}\na,A,degreaser,,many,10`, /row 2, pack ml: Use a number/],
     [

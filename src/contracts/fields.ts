@@ -108,11 +108,11 @@ export const strengthText = v.pipe(
 /** Made by whoever sends something, new for every thing: sent twice it counts once. */
 export const requestId = v.pipe(v.string(), v.uuid(issueText('fields.uuid')))
 
-const uuid = v.pipe(v.string(), v.uuid())
-/** Whether something that came from outside, whatever it is, names a thing by UUID. */
 /** An id as the database makes them. */
 export const uuidOf = (otherwise: Message) => v.pipe(v.string(), v.uuid(asIssue(otherwise)))
 
+const uuid = v.pipe(v.string(), v.uuid())
+/** Whether something that came from outside, whatever it is, names a thing by UUID. */
 export const isUuid = (value: unknown): value is string => v.is(uuid, value)
 
 /** A name that products and tools are known by. */

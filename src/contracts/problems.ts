@@ -22,12 +22,9 @@ const wanted: Partial<Record<string, Message>> = {
 export function fixOf(issue: v.BaseIssue<unknown>): Message {
   if (issue.kind === 'schema' && issue.received === 'undefined') return message('fields.missing')
   if (issue.type === 'strict_object' && issue.expected === 'never') return message('fields.unknown')
-  const usual = issue.kind === 'schema' ? wanted[issue.type] : undefined
-  const expected =
-    typeof issue.expected === 'string'
-      ? message('fields.expected', { expected: issue.expected })
-      : message('fields.notValid')
-  return messageOfIssue(issue.message) ?? usual ?? expected
+  const own = messageOfIssue(issue.message)
+  if (own || issue.kind !== 'schema') return own ?? message('fields.notValid')
+  return wanted[issue.type] ?? message('fields.expected', { expected: issue.expected ?? issue.type })
 }
 
 /** Turns what Valibot found into problems a person can act on. */
