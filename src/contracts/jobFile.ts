@@ -63,7 +63,7 @@ const corner = v.strictObject({
   curing: v.optional(v.boolean(), false),
 })
 
-const school = <K extends MethodName>(name: K) => {
+const method = <K extends MethodName>(name: K) => {
   const values = methodChoices[name] as unknown as readonly [Methods[K], ...Methods[K][]]
   return v.optional(
     v.picklist(
@@ -76,8 +76,8 @@ const school = <K extends MethodName>(name: K) => {
 
 /** What the shop has set where practitioners disagree; each has the trade's default. */
 export const schoolsFile = v.strictObject(
-  Object.fromEntries(methodNames.map((name) => [name, school(name)])) as {
-    [K in MethodName]: ReturnType<typeof school<K>>
+  Object.fromEntries(methodNames.map((name) => [name, method(name)])) as {
+    [K in MethodName]: ReturnType<typeof method<K>>
   },
 )
 
@@ -257,7 +257,7 @@ export function jobOf(file: JobFile): Result<Job> {
     crew: file.crew,
     cabinet: file.cabinet?.map(productOf) ?? starterCabinet,
     tools: file.tools?.map(toolOf) ?? starterTools,
-    schools: file.schools,
+    methods: file.schools,
     wishes: file.wishes,
     estimates: file.estimates,
     pace: file.pace,

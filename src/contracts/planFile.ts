@@ -188,7 +188,7 @@ export const planFile = v.strictObject({
   wouldChange: v.array(saidText),
   ladder: v.array(v.strictObject({ text: saidText, why: saidText })),
   testSpot: v.nullable(saidText),
-  schools: v.array(saidText),
+  methods: v.array(saidText),
   assumptions: v.array(saidText),
   shortfalls: v.array(v.strictObject({ corners: v.array(position), text: saidText, fix: saidText })),
   timings: v.array(

@@ -28,7 +28,7 @@ describe('a plan that is stored', () => {
   it('opens as the first version wrote it: no choice, no order, no film that dries', () => {
     const first = {
       ...without(plan, [
-        'service', 'chosen', 'alternatives', 'fills', 'soil', 'verdicts', 'wouldChange', 'ladder', 'testSpot', 'schools',
+        'service', 'chosen', 'alternatives', 'fills', 'soil', 'verdicts', 'wouldChange', 'ladder', 'testSpot', 'methods',
         'assumptions', 'timings', 'sequence',
       ]), // prettier-ignore
       stages: plan.stages.map((stage) => without(stage, ['tools', 'rules', 'protectionLostShare'])),
@@ -51,11 +51,17 @@ describe('a plan that is stored', () => {
     expect(inEnglish(opened).headline).toBe(sentences.headline)
   })
 
-  it.each(['even-spoke/plan/1', 'even-spoke/plan/2'])('of %s keeps what would fix a shortfall', (format) => {
-    const { fix, ...rest } = { corners: [], text: 'The cabinet is empty.', fix: 'Add products.' }
-    const opened = readStoredPlan({ ...plan, format, shortfalls: [{ ...rest, mend: fix }] })
-    expect(opened.shortfalls).toEqual([{ ...rest, fix }])
-  })
+  it.each(['even-spoke/plan/1', 'even-spoke/plan/2'])(
+    'of %s keeps what would fix a shortfall, and the methods',
+    (format) => {
+      const { fix, ...rest } = { corners: [], text: 'The cabinet is empty.', fix: 'Add products.' }
+      const { methods: _, ...earlier } = plan
+      const schools = ['Tyre before or after the wheel: before']
+      const opened = readStoredPlan({ ...earlier, format, schools, shortfalls: [{ ...rest, mend: fix }] })
+      expect(opened.shortfalls).toEqual([{ ...rest, fix }])
+      expect(opened.methods).toEqual(schools)
+    },
+  )
 
   it('says a message of another version by the text that was stored with it', () => {
     const stranger = { key: 'steps.gone', values: {}, text: 'Rinse the wheel.' }

@@ -15,16 +15,18 @@ const step = v.looseObject({
 
 const { entries } = planFile
 
-/** Before version 3 what would help was called mend. */
-const shortfall = v.pipe(
-  v.looseObject({}),
-  v.transform(({ mend, ...said }: Record<string, unknown>) =>
-    mend === undefined ? said : { ...said, fix: mend },
-  ),
-)
+/** Names of before version 3: what would help was called mend, and what the shop had set its schools. */
+const shortfall = v.pipe(v.looseObject({}), v.transform(renamed({ mend: 'fix' })))
+const ofToday = v.transform(renamed({ schools: 'methods' }))
+
+/** The same with its fields under the names of today. */
+function renamed(names: Readonly<Record<string, string>>) {
+  return (stored: Record<string, unknown>): Record<string, unknown> =>
+    Object.fromEntries(Object.entries(stored).map(([name, value]) => [names[name] ?? name, value]))
+}
 
 /** A plan as any version of the program stored it; what an earlier one did not say has the value that says so. */
-const storedPlan = v.looseObject({
+const planOfToday = v.looseObject({
   format: v.pipe(
     v.picklist([planFormat, ...earlierPlanFormats]),
     v.transform(() => planFormat),
@@ -40,12 +42,14 @@ const storedPlan = v.looseObject({
   wouldChange: v.optional(entries.wouldChange, []),
   ladder: v.optional(entries.ladder, []),
   testSpot: v.optional(entries.testSpot, null),
-  schools: v.optional(entries.schools, []),
+  methods: v.optional(entries.methods, []),
   assumptions: v.optional(entries.assumptions, []),
   shortfalls: v.optional(v.array(shortfall), []),
   timings: v.optional(entries.timings, []),
   sequence: v.optional(entries.sequence, null),
 })
+
+const storedPlan = v.pipe(v.looseObject({}), ofToday, planOfToday)
 
 /**
  * Reads a plan out of the data.

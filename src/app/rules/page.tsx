@@ -77,7 +77,7 @@ export default async function RulesPage({
                     {rule.care && <p className="caution mt-1">{rule.care}</p>}
                     <p className="soft">
                       {rule.about}
-                      {rule.school && methodText(rule.school, t, say)}
+                      {rule.method && methodText(rule.method, t, say)}
                       {rule.safety && t('rules.fixed')}
                     </p>
                   </div>

@@ -29,18 +29,18 @@ export interface GroupChoice {
   /** The first chemical goes onto a dry wheel. */
   readonly startsDry: boolean
   /** The shop's way of maintaining left options out. */
-  readonly bySchool: boolean
+  readonly byMethod: boolean
   /** Something stronger was left out because the metal is bare. */
   readonly staysMild: boolean
 }
 
 /**
- * Whether the first chemical goes on dry: by the shop's school; left to the finish, only film on a sound, hard finish
+ * Whether the first chemical goes on dry: by the shop's method; left to the finish, only film on a sound, hard finish
  * without grit is treated dry.
  */
 function startsDry(group: WheelGroup, job: Job): boolean {
   if (job.conditions.raining || wantsPresoak(group, job)) return false
-  if (job.schools.rinseFirst !== 'byFinish') return job.schools.rinseFirst === 'never'
+  if (job.methods.rinseFirst !== 'byFinish') return job.methods.rinseFirst === 'never'
   // The same moves at every wheel: one that has to be rinsed first is enough to rinse them all.
   return job.corners.every((corner) => gainsByDryStart(corner, group.zones))
 }
@@ -117,13 +117,13 @@ const isProtected = (group: WheelGroup): boolean =>
   group.corners.some(({ protection }) => protection.some((kind) => protectionFacts[kind].on === 'wheel'))
 
 /** Options the shop's settings leave for this group. */
-function bySchool(options: readonly Option[], group: WheelGroup, job: Job): readonly Option[] {
+function byMethod(options: readonly Option[], group: WheelGroup, job: Job): readonly Option[] {
   if (!services[job.service].sparesProtection || !isProtected(group)) return options
   const isCleaner = ({ product }: Option) => product.family === 'maintenanceCleaner'
   const isShampoo = ({ product }: Option) =>
     product.family === 'carShampoo' || product.family === 'wheelShampoo'
   const [wanted, other] =
-    job.schools.maintenance === 'shampoo' ? [isShampoo, isCleaner] : [isCleaner, isShampoo]
+    job.methods.maintenance === 'shampoo' ? [isShampoo, isCleaner] : [isCleaner, isShampoo]
   const usable = ({ judgement }: Option) => judgement.verdict !== 'no'
   return options.some((one) => wanted(one) && usable(one)) ? options.filter((one) => !other(one)) : options
 }
@@ -161,14 +161,14 @@ export function chooseForGroup(
   job: Job,
   allOptions = optionsFor(group, job),
 ): GroupChoice {
-  const schooled = bySchool(allOptions, group, job)
-  const unspared = nothingStronger(schooled, group)
+  const ofMethod = byMethod(allOptions, group, job)
+  const unspared = nothingStronger(ofMethod, group)
   const spared = mildOnBare(unspared, group)
   const options = withPinned(spared, allOptions, job)
   const inTime = options.filter(({ isLastResort }) => !isLastResort)
   const dry = startsDry(group, job)
   const rules: SearchRules = {
-    ironWaitsForWash: job.schools.ironOn === 'afterWash',
+    ironWaitsForWash: job.methods.ironOn === 'afterWash',
     ironOverFilm: estimate('ironOverFilm', job.estimates),
     dryStart: dry,
     pinned: [...new Set(job.wishes.pinned)].filter((id) =>
@@ -184,7 +184,7 @@ export function chooseForGroup(
     need,
     rules,
     startsDry: dry,
-    bySchool: schooled.length < allOptions.length,
+    byMethod: ofMethod.length < allOptions.length,
     staysMild: spared.length < unspared.length,
   }
   if (group.zones.length === 0) return { ...known, options, plans: [], unreached: [] }

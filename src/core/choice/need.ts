@@ -60,6 +60,6 @@ export function needOf(group: WheelGroup, job: Job): Need {
     return target === undefined ? 0 : neediest(group, soil, targetAmount(target, job.estimates))
   })
   required[filmIndex] = Math.max(required[filmIndex] ?? 0, leastWash)
-  const washFirst = job.schools.ironOn === 'afterWash' ? leastWash : 0
+  const washFirst = job.methods.ironOn === 'afterWash' ? leastWash : 0
   return { required, filmClear: Math.max(washFirst, neediest(group, 'film', 1)) }
 }

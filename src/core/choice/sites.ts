@@ -51,7 +51,7 @@ export function sitesOf(group: Place, job: Job, zones: readonly Zone[] = group.z
         zone,
         surface,
         vehicleKind: job.vehicleKind,
-        schools: job.schools,
+        methods: job.methods,
         // A reading at one wheel speaks for the others until they are measured, too.
         surfaceCelsius: isMeasured
           ? celsius

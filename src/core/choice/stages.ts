@@ -5,7 +5,7 @@ import type { Option } from './option'
 export const maxStages = 4
 
 export interface SearchRules {
-  /** Iron removers wait until the film is off (a shop school). */
+  /** Iron removers wait until the film is off (a shop method). */
   readonly ironWaitsForWash: boolean
   /** Share of its bonded rating an iron remover has over film. */
   readonly ironOverFilm: number

@@ -31,7 +31,7 @@ const toolsAt = (zones: readonly Zone[], corner: Corner, job: Job): Map<Zone, To
     depthMillimetres: depthOf(zone, corner, job),
     surface: surfaceOf(zone, corner.finishes),
     liner: job.archLiner,
-    schools: job.schools,
+    methods: job.methods,
     vehicleKind: job.vehicleKind,
   }))
 

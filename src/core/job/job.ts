@@ -57,7 +57,7 @@ export interface Job {
   readonly crew: { readonly people: number }
   readonly cabinet: readonly Product[]
   readonly tools: readonly Tool[]
-  readonly schools: Methods
+  readonly methods: Methods
   readonly wishes: Wishes
   readonly estimates: EstimateOverrides
   /** What the person's own logged times say against the house's hand times. */

@@ -42,7 +42,7 @@ export const anySituation = fc.record({
   curing: fc.boolean(),
   prefer: fc.constantFrom(...planNames),
   people: fc.constantFrom(1, 2),
-  schools: fc.record({
+  methods: fc.record({
     overFoaming: fc.boolean(),
     tyre: fc.constantFrom('beforeWheel' as const, 'afterWheel' as const),
     rinseFirst: fc.constantFrom('byFinish' as const, 'always' as const, 'never' as const),
@@ -75,7 +75,7 @@ export const plainSituation: Situation = {
   curing: false,
   prefer: 'gentlest',
   people: 1,
-  schools: {
+  methods: {
     overFoaming: false,
     tyre: 'beforeWheel',
     rinseFirst: 'byFinish',
@@ -114,7 +114,7 @@ export function jobOf(one: Situation): Job {
       raining: one.raining,
     }),
     crew: { people: one.people },
-    schools: { ...defaultMethods, ...one.schools },
+    methods: { ...defaultMethods, ...one.methods },
     wishes: { prefer: one.prefer, pinned: [], forbidden: [] },
   })
 }

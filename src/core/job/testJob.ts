@@ -50,7 +50,7 @@ export const testJob = (corners: readonly Corner[], changes: Partial<Job> = {}):
   crew: { people: 1 },
   cabinet: starterCabinet,
   tools: starterTools,
-  schools: defaultMethods,
+  methods: defaultMethods,
   wishes: noWishes,
   estimates: {},
   pace: {},

@@ -57,8 +57,8 @@ const cases: readonly Case[] = [
   { name: 'protection', value: 'coating', shows: (plan) => plan.stages.find(({ kind }) => kind === 'protect')?.family },
 ] // prettier-ignore
 
-const planFor = ({ job = {}, corner = {} }: Case, schools: Methods) =>
-  makePlan(testJob(fourCorners({ loads: dirty, ...corner }), { ...job, schools }))
+const planFor = ({ job = {}, corner = {} }: Case, methods: Methods) =>
+  makePlan(testJob(fourCorners({ loads: dirty, ...corner }), { ...job, methods }))
 
 describe('the methods of a shop', () => {
   it.each(cases.map((one) => [`${one.name}: ${String(one.value)}`, one] as const))(
@@ -80,20 +80,20 @@ describe('the methods of a shop', () => {
 
   it('the plan names the settings that decided', () => {
     const plan = makePlan(testJob(fourCorners({ loads: dirty })))
-    expect(plan.schools).toContainEqual(sayMethod('dressing', defaultMethods))
-    expect(plan.schools).toContainEqual(sayMethod('tyre', defaultMethods))
+    expect(plan.methods).toContainEqual(sayMethod('dressing', defaultMethods))
+    expect(plan.methods).toContainEqual(sayMethod('tyre', defaultMethods))
     const coated = makePlan(
       testJob(fourCorners({ loads: { face: { freshDust: 1 } }, protection: ['ceramicCoating'] }), {
         service: 'coatedMaintenance',
       }),
     )
-    expect(coated.schools.some((said) => says(said, 'methods.maintenance.question'))).toBe(true)
+    expect(coated.methods.some((said) => says(said, 'methods.maintenance.question'))).toBe(true)
   })
 
   it('no method reaches bare metal, brakes or people', () => {
     const open: Methods = { ...defaultMethods, acidOnLacquer: true, ironOn: 'dirty', directSun: 'bySection' }
     const plan = inEnglish(
-      makePlan(testJob(fourCorners({ loads: dirty, finishes: allOf('polishedBare') }), { schools: open })),
+      makePlan(testJob(fourCorners({ loads: dirty, finishes: allOf('polishedBare') }), { methods: open })),
     )
     const verdict = (id: string) => plan.verdicts.find(({ productId }) => productId === id)?.verdict
     expect(verdict('acidCleaner')).toBe('no')

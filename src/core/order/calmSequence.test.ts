@@ -25,7 +25,7 @@ const jobOf = (
         arch: { film },
       },
     }),
-    { service, crew: { people }, schools: { ...defaultMethods, order } },
+    { service, crew: { people }, methods: { ...defaultMethods, order } },
   )
 
 describe('the order that is shown first', () => {

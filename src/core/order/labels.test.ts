@@ -46,7 +46,7 @@ const warmQuickRound: Situation = {
   humidityShare: 0.97,
 }
 
-const acids = (job: Job): Job => ({ ...job, schools: { ...job.schools, acidOnLacquer: true } })
+const acids = (job: Job): Job => ({ ...job, methods: { ...job.methods, acidOnLacquer: true } })
 
 it(
   'no product stays on longer than its label allows',

@@ -64,7 +64,7 @@ describe('a plan in order', () => {
   })
 
   it('takes one wheel at a time where the shop wants it so', () => {
-    const plan = planInOrder({ ...job, schools: { ...defaultMethods, sprayed: 'oneAtATime' } }, effort)
+    const plan = planInOrder({ ...job, methods: { ...defaultMethods, sprayed: 'oneAtATime' } }, effort)
     expect(says(plan.sequence?.text, 'order.fewer.oneAtATime')).toBe(true)
     const corners = plan.steps.filter(({ corner }) => corner !== null).map(({ corner }) => corner)
     const changes = corners.filter((corner, at) => at > 0 && corner !== corners[at - 1]).length
@@ -73,7 +73,7 @@ describe('a plan in order', () => {
   })
 
   it('washes the body in between where the shop wants it so', () => {
-    const plan = planInOrder({ ...job, schools: { ...defaultMethods, wheelsOrder: 'between' } }, effort)
+    const plan = planInOrder({ ...job, methods: { ...defaultMethods, wheelsOrder: 'between' } }, effort)
     const at = plan.steps.flatMap(({ act }, index) => (act === 'body' ? [index] : []))
     expect(at).toHaveLength(4)
     const lastWheel = plan.steps.findLastIndex(({ corner }) => corner !== null)

@@ -254,7 +254,7 @@ function plainPattern({ job, problem }: Ordering, schedule: Schedule): OrderPatt
   }
 }
 
-const isOneAtATime = ({ schools }: Job): boolean => schools.sprayed === 'oneAtATime'
+const isOneAtATime = ({ methods }: Job): boolean => methods.sprayed === 'oneAtATime'
 
 /** Puts the steps of a plan into the order that ends first; the plan as it was where there is none. */
 export function orderPlan(job: Job, plan: Plan, effort: number = planEffort(job.crew.people)): Plan {
@@ -279,7 +279,7 @@ function usualOrder(ordering: Ordering, effort: number): Plan | null {
 /** An order that can be kept in mind instead of the shortest, unless the shop wants that or somebody has put a step to a time. */
 function calmed(ordering: Ordering, shortest: Plan, boundSeconds: number): Plan {
   const { job, made, problem } = ordering
-  if (job.schools.order === 'tight' || (job.wishes.placed ?? []).length > 0) return shortest
+  if (job.methods.order === 'tight' || (job.wishes.placed ?? []).length > 0) return shortest
   const best = scheduleIn(ordering, shortest.sequence)
   const around = (shortest.sequence?.endSeconds ?? best.makespanSeconds) - best.makespanSeconds
   const { schedule, pattern } = calmSequence(

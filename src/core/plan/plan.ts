@@ -283,7 +283,7 @@ export interface Plan {
   /** How to do the test spot; null where none is asked for. */
   readonly testSpot: Said | null
   /** Shop settings that decided something. */
-  readonly schools: readonly Said[]
+  readonly methods: readonly Said[]
   /** What nobody knows and the plan assumes. */
   readonly assumptions: readonly Said[]
   readonly shortfalls: readonly Shortfall[]

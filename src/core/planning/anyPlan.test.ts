@@ -55,12 +55,12 @@ const wheelStages = ({ stages }: Plan) => stages.filter(({ kind }) => cleansWhee
 const isWash = ({ family }: Plan['stages'][number]): boolean => roleOf(family) === 'wash'
 
 describe('the plan of any job', () => {
-  holds('washes once: no wash three times, no two washes of one wheel', (plan, { corners, schools }) => {
+  holds('washes once: no wash three times, no two washes of one wheel', (plan, { corners, methods }) => {
     for (const stage of wheelStages(plan)) expect(stage.rounds).toBeLessThanOrEqual(2)
     for (const { position } of corners) {
       const washes = wheelStages(plan).filter((stage) => stage.corners.includes(position) && isWash(stage))
       // A shop that foams over its cleaner does so in the same pass.
-      const foams = schools.overFoaming && washes.at(-1)?.family === 'alkalineFoam'
+      const foams = methods.overFoaming && washes.at(-1)?.family === 'alkalineFoam'
       expect(washes.length).toBeLessThanOrEqual(foams ? 2 : 1)
       expect(washes.filter(({ delivery }) => delivery === 'bucket').length).toBeLessThanOrEqual(1)
     }
@@ -139,7 +139,7 @@ describe('the plan of any job', () => {
 
   holds(
     'strips nothing off live protection for light or clear dirt',
-    (plan, { corners, schools, service }) => {
+    (plan, { corners, methods, service }) => {
       const worst = Math.max(
         ...corners.flatMap(({ loads }) =>
           (['face', 'barrel', 'lip'] as const).flatMap((zone) =>
@@ -151,7 +151,7 @@ describe('the plan of any job', () => {
       if (
         worst > 2 ||
         corners.some(({ protection }) => protection.length === 0) ||
-        schools.overFoaming ||
+        methods.overFoaming ||
         coats
       )
         return

@@ -93,10 +93,10 @@ describe('what is chosen', () => {
     expect(plan.stages.some(({ kind }) => kind === 'dress')).toBe(false)
   })
 
-  it('follows the schools of the shop', () => {
+  it('follows the methods of the shop', () => {
     const kinds = (tyre: 'beforeWheel' | 'afterWheel') =>
       inEnglish(
-        makePlan(job(fourCorners({ loads: heavy }), { schools: { ...defaultMethods, tyre } })),
+        makePlan(job(fourCorners({ loads: heavy }), { methods: { ...defaultMethods, tyre } })),
       ).stages.map(({ kind }) => kind)
     const before = kinds('beforeWheel')
     expect(before.indexOf('tyre')).toBeLessThan(before.indexOf('wash'))
@@ -104,7 +104,7 @@ describe('what is chosen', () => {
     expect(after.indexOf('tyre')).toBeGreaterThan(after.indexOf('wash'))
     const solvent = inEnglish(
       makePlan(
-        job(fourCorners(), { schools: { ...defaultMethods, dressing: 'solvent', arches: 'whereSoiled' } }),
+        job(fourCorners(), { methods: { ...defaultMethods, dressing: 'solvent', arches: 'whereSoiled' } }),
       ),
     )
     expect(solvent.stages.map(({ family }) => family)).toContain('tyreDressingSolvent')

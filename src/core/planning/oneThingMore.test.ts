@@ -10,9 +10,9 @@ import { makePlan } from './makePlan'
 const times = Number(process.env.PROPERTY_TIMES ?? 1)
 
 // Whether foam goes over a cleaner in one pass hangs on how long that cleaner stays wet, which nobody searches for.
-const inHaste = anySituation.map(({ schools, ...situation }) => ({
+const inHaste = anySituation.map(({ methods, ...situation }) => ({
   ...situation,
-  schools: { ...schools, overFoaming: false },
+  methods: { ...methods, overFoaming: false },
   prefer: 'fastest' as const,
 }))
 

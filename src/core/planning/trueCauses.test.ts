@@ -62,7 +62,7 @@ const causes: readonly (readonly [keys: readonly string[], without: (job: Job) =
     'reasons.pin.noTowelOnOff', 'reasons.pin.noApplicator', 'reasons.pin.noTowelDry',
   ], wholeKit],
   [['reasons.shortfall.noneRated', 'reasons.stays.dullNoPolish', 'reasons.shortfall.addCleaner'], wholeCabinet],
-  [['ruleBook.acidOnLacquer'], (job) => ({ ...job, schools: { ...job.schools, acidOnLacquer: true } })],
+  [['ruleBook.acidOnLacquer'], (job) => ({ ...job, methods: { ...job.methods, acidOnLacquer: true } })],
   [['reasons.notToday.sealsIn'], clean],
   [['reasons.shortfall.planWater'], (job) => ({ ...job, service: 'maintain' })],
 ] // prettier-ignore

@@ -8,7 +8,7 @@ import { handSecondsAllowed, planNames, type Job, type PlanName, type Wishes } f
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { RubberCandidates } from '@/core/stages/rubberCandidates'
 import { amountsOf } from '@/core/stages/bottles'
-import { heldBackBySchool, oneGradeMore } from '@/core/reasons/explain'
+import { heldBackByMethod, oneGradeMore } from '@/core/reasons/explain'
 import { ladderOf } from '@/core/reasons/ladder'
 import { headlineOf } from '@/core/reasons/headline'
 import { onWheel } from '@/core/reasons/summary'
@@ -89,13 +89,13 @@ export function workablePlan(job: Job): Plan {
           ]
         : []),
       oneGradeMore(choices, usedIds),
-      heldBackBySchool(choices),
+      heldBackByMethod(choices),
     ].filter((text) => text !== null),
     ladder: ladderOf(choices, usedIds),
     testSpot: stages.some(({ rules }) => rules.some((rule) => rule.testSpot))
       ? message('reasons.testSpot')
       : null,
-    schools: chosen.schools,
+    methods: chosen.methods,
     assumptions: assumptionsOf(job, choices),
     timings: chosen.timings,
     sequence: null,

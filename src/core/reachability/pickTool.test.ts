@@ -11,7 +11,7 @@ const at = (gapMillimetres: number, changes: Partial<ToolSite> = {}): ToolSite =
   depthMillimetres: 0,
   surface: { finish: 'paintedGloss', condition: 'sound' },
   liner: 'plastic',
-  schools: defaultMethods,
+  methods: defaultMethods,
   vehicleKind: 'car',
   ...changes,
 })
@@ -64,7 +64,7 @@ describe('picking a tool', () => {
   it('follows the shop on mitt or brush for the face', () => {
     expect(pickTool('face', starterTools, at(50))?.id).toBe('wheel-mitt')
     expect(
-      pickTool('face', starterTools, at(50, { schools: { ...defaultMethods, face: 'brush' } }))?.id,
+      pickTool('face', starterTools, at(50, { methods: { ...defaultMethods, face: 'brush' } }))?.id,
     ).toBe('soft-face-brush')
   })
 })

@@ -16,7 +16,7 @@ export interface ToolSite {
   readonly depthMillimetres: number
   readonly surface: FinishState | null
   readonly liner: ArchLiner
-  readonly schools: Methods
+  readonly methods: Methods
   readonly vehicleKind: VehicleKind
 }
 
@@ -30,7 +30,7 @@ const kindsFor = (zone: Zone, { face }: Methods): readonly ToolKind[] => {
 
 /** Tools of the kinds that serve a zone and pass the gap, whatever the rules say, best first. */
 export const candidates = (zone: Zone, kit: readonly Tool[], site: ToolSite): Tool[] =>
-  kindsFor(zone, site.schools).flatMap((kind) =>
+  kindsFor(zone, site.methods).flatMap((kind) =>
     kit
       .filter((tool) => tool.kind === kind)
       .filter((tool) => !behindSpokes.includes(zone) || tool.squeezedMillimetres <= site.gapMillimetres)

@@ -14,7 +14,7 @@ const siteOf =
     depthMillimetres: 0,
     surface: { finish: 'paintedGloss', condition: 'sound' },
     liner: 'plastic',
-    schools: defaultMethods,
+    methods: defaultMethods,
     vehicleKind: 'car',
     ...changes,
   })
@@ -50,8 +50,8 @@ describe('the tools for a wheel', () => {
   })
 
   it('have the face brush where the shop works the face with one', () => {
-    const schools = { ...defaultMethods, face: 'brush' as const }
-    expect(pickTools(wheelZones, starterTools, siteOf(60, { schools })).get('face')?.id).toBe(
+    const methods = { ...defaultMethods, face: 'brush' as const }
+    expect(pickTools(wheelZones, starterTools, siteOf(60, { methods })).get('face')?.id).toBe(
       'soft-face-brush',
     )
   })

@@ -43,7 +43,7 @@ interface Serving {
 function servingOf(zone: Zone, kit: readonly Tool[], site: ToolSite): Serving[] {
   const allowed = candidates(zone, kit, site).filter((tool) => isAllowed(tool, zone, site))
   const kinds = [...new Set(allowed.map(({ kind }) => kind))]
-  const isByBrush = site.schools.face === 'brush' && kinds[0] === 'faceBrush' && byBrush.includes(zone)
+  const isByBrush = site.methods.face === 'brush' && kinds[0] === 'faceBrush' && byBrush.includes(zone)
   return allowed.map((tool) => ({
     tool,
     extraSeconds:

@@ -195,7 +195,7 @@ export function oneGradeMore(choices: readonly GroupChoice[], usedIds: readonly 
 const worthAWord = log(16)
 
 /** A strong product that only a shop setting keeps back, where there is enough of what it takes. */
-export function heldBackBySchool(choices: readonly GroupChoice[]): Message | null {
+export function heldBackByMethod(choices: readonly GroupChoice[]): Message | null {
   const top = hardest(choices)
   if (!top || (top.choice.need.required[top.at] ?? 0) < worthAWord) return null
   for (const { options } of [top.choice]) {
@@ -205,7 +205,7 @@ export function heldBackBySchool(choices: readonly GroupChoice[]): Message | nul
         (removes[top.at] ?? 0) > 0 &&
         judgement.rules
           .filter((rule) => strictness(rule.verdict) === 2)
-          .every((rule) => rule.school !== undefined),
+          .every((rule) => rule.method !== undefined),
     )
     if (held) return message('reasons.change.acid', { product: held.product.name })
   }

@@ -131,7 +131,7 @@ function wayPast({ judgement }: Option, soil: WheelSoil, { group }: GroupChoice,
   const [rule] = judgement.rules
   const later = rule && whenItGoes(rule.id, group.corners, job)
   if (later) return later
-  if (rule?.school) return message('reasons.shortfall.bySetting')
+  if (rule?.method) return message('reasons.shortfall.bySetting')
   if (rule?.inRain) return message('reasons.shortfall.byRain')
   return message('reasons.shortfall.leaveOn', { soil: term('soil', soil) })
 }
@@ -231,7 +231,7 @@ export function sayUnworked(
     depthMillimetres: depthOf(first, corner, job),
     surface: surfaceOf(first, corner.finishes),
     liner: job.archLiner,
-    schools: job.schools,
+    methods: job.methods,
     vehicleKind: job.vehicleKind,
   }
   return sayNoTool(zones, job, site, reached)

@@ -105,7 +105,7 @@ function orderFromHere(
     ),
   )
   const isKept =
-    job.schools.order === 'calm' &&
+    job.methods.order === 'calm' &&
     inPattern !== undefined &&
     faultsOf(problem, inPattern).length === 0 &&
     inPattern.makespanSeconds <= calmShare * (anew?.makespanSeconds ?? Infinity)

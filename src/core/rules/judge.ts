@@ -20,7 +20,7 @@ export interface UseSite {
   /** Null where the zone has no finish (rubber, liner, rotor). */
   readonly surface: FinishState | null
   readonly vehicleKind: VehicleKind
-  readonly schools: Methods
+  readonly methods: Methods
   readonly protectionLive: boolean
   readonly protectionCuring?: boolean
   /** Absent: nobody knows. */
@@ -136,7 +136,7 @@ const placeFits = (rule: Rule, site: UseSite): boolean =>
   flagged(rule.overResidue, site.overResidue) &&
   (rule.unrinsed === undefined || rule.unrinsed === site.unrinsed) &&
   (rule.markedBy === undefined || (site.marked ?? []).includes(rule.markedBy)) &&
-  (rule.school === undefined || site.schools[rule.school.name] === rule.school.value)
+  (rule.method === undefined || site.methods[rule.method.name] === rule.method.value)
 
 /** Whether a rule applies to this strength and dwell. */
 const amountFits = (rule: Rule, use: Pick<UseSite, 'fraction' | 'dwellSeconds'>): boolean =>

@@ -68,7 +68,7 @@ export interface RuleScope {
   /** Speaks of one product, where it marked this finish before. */
   readonly markedBy?: string
   /** Holds only while the shop's setting has this value. */
-  readonly school?: MethodSetting
+  readonly method?: MethodSetting
 }
 
 /** One row of the rule book. */

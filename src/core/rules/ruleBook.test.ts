@@ -20,7 +20,7 @@ const site = (changes: Partial<UseSite> = {}): UseSite => ({
   surface: { finish: 'paintedGloss', condition: 'sound' },
   vehicleKind: 'car',
   protectionLive: false,
-  schools: defaultMethods,
+  methods: defaultMethods,
   ...changes,
 })
 const on = (finish: (typeof finishes)[number], condition: (typeof conditions)[number] = 'sound') => ({
@@ -30,7 +30,7 @@ const chem = (family: FamilyId, changes: Partial<Product> = {}): Used => ({
   product: productFromFamily(family, changes),
 })
 const tool = (changes: Partial<Tool>): Used => ({ tool: { ...(starterTools[4] as Tool), ...changes } })
-const schools = (changes: Partial<Methods>) => ({ schools: { ...defaultMethods, ...changes } })
+const methods = (changes: Partial<Methods>) => ({ methods: { ...defaultMethods, ...changes } })
 
 /** One situation a rule, in which that rule has a say. */
 const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
@@ -50,13 +50,13 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'hot-rubber': [chem('tyreCleaner'), { zone: 'tyre', surface: null, surfaceCelsius: 44, isReckoned: true }],
   'warm-surface': [chem('degreaser'), { surfaceCelsius: 31 }],
   'residue-in-heat': [chem('heavyGel'), { surfaceCelsius: 26 }],
-  'direct-sun-never': [chem('degreaser'), { exposure: 'fullSun', ...schools({ directSun: 'never' }) }],
+  'direct-sun-never': [chem('degreaser'), { exposure: 'fullSun', ...methods({ directSun: 'never' }) }],
   'direct-sun-by-section': [chem('degreaser'), { exposure: 'fullSun' }],
   'strong-acid-on-bare': [chem('acidCleaner'), on('polishedBare')],
   'strong-acid-on-open-lacquer': [chem('acidCleaner'), on('paintedGloss', 'peeling')],
   'strong-acid-on-soft-skin': [chem('acidCleaner'), on('filmWrapped')],
   'acid-on-lacquer': [chem('acidCleaner'), {}],
-  'acid-on-sound-lacquer': [chem('acidCleaner'), schools({ acidOnLacquer: true })],
+  'acid-on-sound-lacquer': [chem('acidCleaner'), methods({ acidOnLacquer: true })],
   'acid-too-strong': [chem('acidCleaner'), { fraction: 0.5 }],
   'acid-too-long': [chem('acidCleaner'), { dwellSeconds: 300 }],
   'acid-on-diamond-cut': [chem('acidShampoo'), on('diamondCut')],
@@ -75,7 +75,7 @@ const situations: Record<string, readonly [Used, Partial<UseSite>]> = {
   'iron-on-diamond-cut': [chem('ironRemover'), on('diamondCut')],
   'iron-on-bare': [chem('ironRemover'), on('polishedBare')],
   'iron-under-peeling-lacquer': [chem('ironRemover'), on('paintedGloss', 'peeling')],
-  'iron-on-film': [chem('ironRemover'), { filmAmount: 4, ...schools({ ironOn: 'dirty' }) }],
+  'iron-on-film': [chem('ironRemover'), { filmAmount: 4, ...methods({ ironOn: 'dirty' }) }],
   'iron-after-the-wash': [chem('ironRemover'), { filmAmount: 4 }],
   'stripping-on-soft-skin': [chem('heavyGel'), on('filmWrapped')],
   'stripping-on-open-lacquer': [chem('heavyGel'), on('paintedGloss', 'chipped')],
@@ -152,7 +152,7 @@ describe('the rule book', () => {
       ? { product: { ...used.product, name: 'Plain', note: '', containsFluoride: false } }
       : { tool: starterTools[4] as Tool }
     // The default setting on acid and brakes on the face are the only things left to speak.
-    const calm = idsOf(plain, site({ zone: 'face', schools: { ...defaultMethods, acidOnLacquer: true } }))
+    const calm = idsOf(plain, site({ zone: 'face', methods: { ...defaultMethods, acidOnLacquer: true } }))
     // Metal polish has no place on lacquer at all.
     const always = ['acid-on-sound-lacquer', 'inhibitor-near-brakes', 'polish-on-lacquer']
     expect(calm.filter((one) => one === id && !always.includes(id))).toEqual([])
@@ -167,20 +167,20 @@ describe('the rule book', () => {
 
   it('lets no setting switch a safety rule off', () => {
     for (const rule of ruleBook.filter(({ safety }) => safety))
-      expect([rule.id, rule.school]).toEqual([rule.id, undefined])
+      expect([rule.id, rule.method]).toEqual([rule.id, undefined])
   })
 
   it('speaks of shop settings that exist', () => {
-    for (const { school } of ruleBook) {
-      if (!school) continue
-      expect(methodChoices[school.name]).toContain(school.value)
+    for (const { method } of ruleBook) {
+      if (!method) continue
+      expect(methodChoices[method.name]).toContain(method.value)
     }
   })
 
   it('lets the strictest rule win', () => {
     const worst = judge(
       chem('acidCleaner'),
-      site({ ...schools({ acidOnLacquer: true }), surfaceCelsius: 70 }),
+      site({ ...methods({ acidOnLacquer: true }), surfaceCelsius: 70 }),
     )
     expect(worst.verdict).toBe('no')
     expect(worst.rules[0]?.id).toBe('hot-surface')
@@ -210,7 +210,7 @@ describe('verdicts are monotone', () => {
   type Sample = typeof anySite extends fc.Arbitrary<infer T> ? T : never
   const verdict = ({ family, finish, condition, acidOnLacquer, ...rest }: Sample) =>
     strictness(
-      judge(chem(family), site({ ...rest, ...on(finish, condition), ...schools({ acidOnLacquer }) })).verdict,
+      judge(chem(family), site({ ...rest, ...on(finish, condition), ...methods({ acidOnLacquer }) })).verdict,
     )
   const never = (worse: (sample: Sample) => Sample) =>
     fc.assert(

@@ -27,7 +27,7 @@ export interface StagedJob {
   readonly fills: Fill[]
   readonly protections: PlannedProtection[]
   readonly shortfalls: Shortfall[]
-  readonly schools: readonly Message[]
+  readonly methods: readonly Message[]
 }
 
 /** Zones that hands clean, by wheel; what is only sprayed is not clean enough to be sealed. */
@@ -51,7 +51,7 @@ const staysOn = (choices: readonly GroupChoice[]): Map<Position, Soil> =>
   )
 
 /** Settings that shape every visit with water. */
-const waterSchools = ['wheelsOrder', 'face', 'toolRinse', 'drying'] as const
+const waterMethods = ['wheelsOrder', 'face', 'toolRinse', 'drying'] as const
 
 function sayUnusedPins(
   job: Job,
@@ -78,7 +78,7 @@ export function buildStages(
   const book = new ShortfallBook()
   const methods = new MethodsUsed()
   const { miss } = book
-  if (services[job.service].water) for (const name of waterSchools) methods.add(sayMethod(name, job.schools))
+  if (services[job.service].water) for (const name of waterMethods) methods.add(sayMethod(name, job.methods))
   const arch = rubberDrafts('arch', job, rubber, miss, methods)
   const tyre = rubberDrafts('tyre', job, rubber, miss, methods)
   const wheel = wheelDrafts(job, choices, whole, miss, methods)
@@ -89,9 +89,9 @@ export function buildStages(
     .filter(({ corners }) => corners.every(({ position }) => cleaned.has(position)))
   const polish = polishDrafts(job, groups, miss)
   const finish = finishDrafts(job, cleaned, staysOn(choices), miss, methods)
-  if (tyre.length > 0 && wheel.length > 0) methods.add(sayMethod('tyre', job.schools))
+  if (tyre.length > 0 && wheel.length > 0) methods.add(sayMethod('tyre', job.methods))
   const cleaning =
-    job.schools.tyre === 'beforeWheel' ? [...arch, ...tyre, ...wheel] : [...arch, ...wheel, ...tyre]
+    job.methods.tyre === 'beforeWheel' ? [...arch, ...tyre, ...wheel] : [...arch, ...wheel, ...tyre]
   const drafts = [...presoak, ...cleaning, ...polish, ...finish.drafts]
   sayUnusedPins(job, choices, drafts, miss)
   const dries = wheel.length > 0 ? sayNothingDries(job) : []
@@ -105,6 +105,6 @@ export function buildStages(
     fills,
     protections: finish.protections,
     shortfalls: book.all(),
-    schools: methods.all(),
+    methods: methods.all(),
   }
 }

@@ -9,8 +9,8 @@ import type { ProtectionKind } from '@/core/protection/kinds'
 import { chooseDressing, chooseWheelProtection } from './chooseProtection'
 
 const wheel = (changes: Parameters<typeof testCorner>[1] = {}) => testCorner('frontLeft', changes)
-const shop = (schools: Partial<Methods> = {}, changes: Partial<Job> = {}): Job =>
-  testJob([], { schools: { ...defaultMethods, ...schools }, ...changes })
+const shop = (methods: Partial<Methods> = {}, changes: Partial<Job> = {}): Job =>
+  testJob([], { methods: { ...defaultMethods, ...methods }, ...changes })
 const kindOf = (corner: ReturnType<typeof wheel>, job: Job): ProtectionKind | undefined =>
   chooseWheelProtection(corner, job).choice?.kind
 
@@ -29,7 +29,7 @@ describe('protection of a wheel', () => {
   it('follows the shop: sprayed and rinsed, or wiped on', () => {
     expect(kindOf(wheel(), shop({ protection: 'sprayAndRinse' }))).toBe('sprayRinseSilica')
     expect(kindOf(wheel(), shop({ protection: 'wipeOn' }))).toBe('spraySealant')
-    expect(chooseWheelProtection(wheel(), shop({ protection: 'wipeOn' })).choice?.school).toBeTruthy()
+    expect(chooseWheelProtection(wheel(), shop({ protection: 'wipeOn' })).choice?.method).toBeTruthy()
   })
 
   it('by record tops up what is there with its own kind', () => {
@@ -56,7 +56,7 @@ describe('dressing of a tyre', () => {
       expect(choice?.kind).toBe('tyreDressingWater')
       expect(says(choice?.why, 'reasons.protection')).toBe(true)
       expect(sayInEnglish(choice?.why ?? '')).toContain('No solvent-based dressing today')
-      expect(choice?.school).toBeNull()
+      expect(choice?.method).toBeNull()
     }
   })
 

@@ -22,7 +22,7 @@ export interface ProtectionChoice {
   readonly why: Said
   readonly judgement: Judgement
   /** The shop setting that decided, if one did. */
-  readonly school: Message | null
+  readonly method: Message | null
 }
 
 type Wanted = readonly (readonly [ProtectionKind, Message])[]
@@ -54,29 +54,29 @@ const hasMatte = ({ finishes }: Corner): boolean =>
 function preferences(
   corner: Corner,
   job: Job,
-): { readonly wanted: Wanted; readonly school: MethodName | null } {
+): { readonly wanted: Wanted; readonly method: MethodName | null } {
   const { protection } = services[job.service]
   if (hasMatte(corner)) {
     return {
       wanted: [['matteSealant', message('reasons.protection.matte')]],
-      school: null,
+      method: null,
     }
   }
-  const school = job.schools.protection === 'byRecord' ? null : 'protection'
-  if (corner.protection.includes('ceramicCoating')) return { wanted: onCoating, school: null }
-  if (protection === 'coat') return { wanted: [...coat, ...layers], school: null }
+  const method = job.methods.protection === 'byRecord' ? null : 'protection'
+  if (corner.protection.includes('ceramicCoating')) return { wanted: onCoating, method: null }
+  if (protection === 'coat') return { wanted: [...coat, ...layers], method: null }
   if (protection === 'topUp' && !services[job.service].isQuick)
-    return { wanted: [...onCoating, ...layers], school: null }
-  switch (job.schools.protection) {
+    return { wanted: [...onCoating, ...layers], method: null }
+  switch (job.methods.protection) {
     case 'wipeOn':
-      return { wanted: startWith('spraySealant', layers), school }
+      return { wanted: startWith('spraySealant', layers), method }
     case 'coating':
-      return { wanted: [...coat, ...layers], school }
+      return { wanted: [...coat, ...layers], method }
     case 'sprayAndRinse':
-      return { wanted: layers, school }
+      return { wanted: layers, method }
     case 'byRecord':
       // What is there already is topped up with its own kind.
-      return { wanted: corner.protection.reduce((list, kind) => startWith(kind, list), layers), school }
+      return { wanted: corner.protection.reduce((list, kind) => startWith(kind, list), layers), method }
   }
 }
 
@@ -181,7 +181,7 @@ function firstAllowed(
       const judgement = judgePlaces(rulesAbout({ product }), sites)
       const lack = lackOf(product, job, stays)
       if (judgement.verdict !== 'no' && !lack)
-        return { choice: { product, kind, why, judgement, school: null }, refused: firstOf(refusals) }
+        return { choice: { product, kind, why, judgement, method: null }, refused: firstOf(refusals) }
       refusals.push({ product, judgement, lack: judgement.verdict === 'no' ? null : lack })
     }
   return { choice: null, refused: firstOf(refusals) }
@@ -198,10 +198,10 @@ function within(wanted: Wanted, corner: Corner, job: Job): Wanted {
  * @param stays a soil that does not all come off this wheel today
  */
 export function chooseWheelProtection(corner: Corner, job: Job, stays: Soil | null = null): ProtectionPick {
-  const { wanted, school } = preferences(corner, job)
+  const { wanted, method } = preferences(corner, job)
   const { choice, refused } = firstAllowed(within(wanted, corner, job), protectedZones, corner, job, stays)
   return {
-    choice: choice && { ...choice, school: school && sayMethod(school, job.schools) },
+    choice: choice && { ...choice, method: method && sayMethod(method, job.methods) },
     refused,
   }
 }
@@ -218,20 +218,20 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
   const coating = ['tyreCoating', message('reasons.protection.tyreCoating')] as const
   const hot = job.conditions.airCelsius >= hotAirCelsius
   const matteBeside = hasMatte(corner)
-  const glossy = job.schools.dressing === 'solvent' && !hot && !matteBeside
+  const glossy = job.methods.dressing === 'solvent' && !hot && !matteBeside
   const wanted = [
     ...(services[job.service].protection === 'coat' ? [coating] : []),
     ...(glossy ? [solvent, water] : [water, solvent]),
   ]
   const { choice, refused } = firstAllowed(wanted, ['tyre'], corner, job)
   if (!choice) return { choice, refused }
-  const against = job.schools.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
+  const against = job.methods.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
   const why = against
     ? sentences(
         choice.why,
         message(hot ? 'reasons.protection.notSolventHeat' : 'reasons.protection.notSolventMatte'),
       )
     : choice.why
-  const school = choice.kind === 'tyreCoating' || against ? null : sayMethod('dressing', job.schools)
-  return { choice: { ...choice, why, school }, refused }
+  const method = choice.kind === 'tyreCoating' || against ? null : sayMethod('dressing', job.methods)
+  return { choice: { ...choice, why, method }, refused }
 }

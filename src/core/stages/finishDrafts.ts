@@ -92,7 +92,7 @@ export function finishDrafts(
         : sealedZones.filter((zone) => washed.includes(zone) && !keepsScale(zone, corner, job))
     addDraft(kind === 'dress' ? dress : protect, draftOf(choice, kind, zones), [corner])
     protections.push({ corner: corner.position, kind: choice.kind, productId: choice.product.id })
-    if (choice.school) methods.add(choice.school)
+    if (choice.method) methods.add(choice.method)
   }
   for (const corner of inWalkingOrder(job.corners)) {
     if (!cleaned.has(corner.position)) continue

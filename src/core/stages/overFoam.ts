@@ -12,7 +12,7 @@ const heavyFilm = 4
  */
 export function overFoamOf({ group, options }: GroupChoice, job: Job): Option | null {
   const isHeavy = group.zones.some((zone) => amountAt(group, zone, 'film') >= heavyFilm)
-  if (!job.schools.overFoaming || !isHeavy) return null
+  if (!job.methods.overFoaming || !isHeavy) return null
   const foams = options.filter(
     ({ product, judgement, rounds }) =>
       product.family === 'alkalineFoam' && judgement.verdict !== 'no' && rounds === 1,

@@ -76,7 +76,7 @@ export const rubberToolSite = (job: Job, surface: 'tyre' | 'arch'): ToolSite => 
   depthMillimetres: surface === 'arch' ? archDepthMillimetres : 0,
   surface: null,
   liner: job.archLiner,
-  schools: job.schools,
+  methods: job.methods,
   vehicleKind: job.vehicleKind,
 })
 

@@ -16,11 +16,11 @@ import { addDraft, zoneTools, type StageDraft } from './stageDraft'
 /** Whether the arches of some wheels are cleaned today. */
 function wantsArch(corners: readonly Corner[], job: Job): boolean {
   const { arches } = services[job.service]
-  if (arches !== 'bySchool') return arches === 'always'
+  if (arches !== 'byMethod') return arches === 'always'
   const soiled = (['grit', 'film', 'organic'] as const).some(
     (soil) => worstGrade(corners, ['arch'], soil) > 0,
   )
-  return job.schools.arches === 'always' || soiled
+  return job.methods.arches === 'always' || soiled
 }
 
 /** Chemistry for arches or tyres, axle by axle; nothing where none is. */
@@ -38,11 +38,11 @@ export function rubberDrafts(
       (corner) => axleOf(corner.position) === axle && isHere(surface, corner, job),
     )
     if (corners.length === 0 || !(surface === 'tyre' ? service.tyres : wantsArch(corners, job))) continue
-    if (surface === 'arch' && service.arches === 'bySchool') methods.add(sayMethod('arches', job.schools))
-    const { stage, keepOffWheel, shortfall, school } = chooseForRubber(surface, corners, job, candidates)
+    if (surface === 'arch' && service.arches === 'byMethod') methods.add(sayMethod('arches', job.methods))
+    const { stage, keepOffWheel, shortfall, method } = chooseForRubber(surface, corners, job, candidates)
     const positions = corners.map(({ position }) => position)
     if (shortfall) miss(positions, shortfall.text, shortfall.fix)
-    if (school) methods.add(school)
+    if (method) methods.add(method)
     if (!stage) continue
     const site = rubberToolSite(job, surface)
     const tool = pickTool(surface, job.tools, site)

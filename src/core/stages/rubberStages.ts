@@ -29,7 +29,7 @@ export interface RubberChoice {
   readonly keepOffWheel: boolean
   readonly shortfall: { readonly text: Said; readonly fix: Said } | null
   /** The shop setting that decided, if one did. */
-  readonly school: Message | null
+  readonly method: Message | null
 }
 
 /** The one that the plan prefers: what is enough and made for it comes first. */
@@ -118,9 +118,9 @@ export function chooseForRubber(
 ): RubberChoice {
   const able = all.of(surface, corners)
   const both = able.filter(({ product }) => product.family === 'wheelAndTyre')
-  const bySchool = surface === 'tyre' && job.schools.wheelAndTyre === 'one' && both.length > 0
+  const byMethod = surface === 'tyre' && job.methods.wheelAndTyre === 'one' && both.length > 0
   const pinned = able.filter(({ product }) => job.wishes.pinned.includes(product.id))
-  const candidates = pinned.length > 0 ? pinned : bySchool ? both : able
+  const candidates = pinned.length > 0 ? pinned : byMethod ? both : able
   const present = soilsOf[surface]
     .map((soil) => ({ soil, grade: worstGrade(corners, [surface], soil) }))
     .filter(({ grade }) => grade > 0)
@@ -130,7 +130,7 @@ export function chooseForRubber(
     return {
       stage: null,
       keepOffWheel: false,
-      school: null,
+      method: null,
       shortfall: sayNothingFor(surface, corners, soils, all),
     }
   const { kind, product, fraction, dwellMinSeconds, labelMaxSeconds, rounds, judgement } = chosen
@@ -150,7 +150,7 @@ export function chooseForRubber(
       why: sentences(why, coldWords(product.dwellSeconds.min, dwellMinSeconds)),
     },
     keepOffWheel: keptOff(product, corners, job, fraction),
-    school: bySchool ? sayMethod('wheelAndTyre', job.schools) : null,
+    method: byMethod ? sayMethod('wheelAndTyre', job.methods) : null,
     shortfall: chosen.enough ? null : sayNotEnough(surface, corners, chosen, soils, all),
   }
 }

@@ -94,9 +94,9 @@ function sayChoice(
   if (choice.group.zones.length === 0) return
   if (choice.plans.length === 0) miss(positions, ...sayNothingAllowed(choice, job))
   else for (const soil of choice.unreached) miss(positions, ...sayUnreached(choice, soil, job, used))
-  if (choice.bySchool) methods.add(sayMethod('maintenance', job.schools))
-  if (choice.rules.dryStart && job.schools.rinseFirst === 'never')
-    methods.add(sayMethod('rinseFirst', job.schools))
+  if (choice.byMethod) methods.add(sayMethod('maintenance', job.methods))
+  if (choice.rules.dryStart && job.methods.rinseFirst === 'never')
+    methods.add(sayMethod('rinseFirst', job.methods))
 }
 
 /** Wheels that no tool gets at are sprayed with what the others are washed with, where they can stand it, and rinsed. */
@@ -151,8 +151,8 @@ export function wheelDrafts(
     for (const stage of stages) {
       const corners = cornersToTreat(stage.kind, stage.option.product, choice.group)
       after = addDraft(drafts, draftOf(stage, choice, job, stages), corners, after)
-      for (const { school } of stage.option.judgement.rules)
-        if (school) methods.add(sayMethod(school.name, job.schools))
+      for (const { method } of stage.option.judgement.rules)
+        if (method) methods.add(sayMethod(method.name, job.methods))
       const foam = stage.option.role === 'wash' && !isFoam(stage) ? overFoamOf(choice, job) : null
       if (!foam) continue
       const over = { ...stage, option: foam, rounds: 1, effect: [] }
@@ -162,7 +162,7 @@ export function wheelDrafts(
         corners,
         after,
       )
-      methods.add(sayMethod('overFoaming', job.schools))
+      methods.add(sayMethod('overFoaming', job.methods))
     }
   })
   const groups = choices.map(({ group }) => group)

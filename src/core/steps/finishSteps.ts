@@ -18,7 +18,7 @@ function staysWet(corner: Corner, dryWork: readonly Stage[], { job }: StepContex
   if (!services[job.service].water || job.conditions.raining || !canDry(job)) return true
   // Nobody gets at the inner one of two wheels.
   if (!isHere('face', corner, job)) return true
-  return job.schools.drying === 'leaveWet' && dryWork.length === 0
+  return job.methods.drying === 'leaveWet' && dryWork.length === 0
 }
 
 /** A towel drawn over a face that shows every touch leaves lines. */

@@ -13,7 +13,7 @@ export const jetCautions = (corner: Corner, job: Job): Said[] =>
           zone,
           surface: surfaceOf(zone, corner.finishes),
           vehicleKind: job.vehicleKind,
-          schools: job.schools,
+          methods: job.methods,
           protectionLive: false,
           pressureBar: job.equipment.pressureBar,
         },

@@ -134,7 +134,7 @@ const bodyParts = ['bodyFoam', 'bodyLeft', 'bodyRight', jobStepIds.bodyRinse] as
 
 /** The body wash, where it fills the dwells of the wheels. */
 export function bodySteps(job: Job): Step[] {
-  const isBetween = job.schools.wheelsOrder === 'between' && !isOff(job) && services[job.service].water
+  const isBetween = job.methods.wheelsOrder === 'between' && !isOff(job) && services[job.service].water
   return !isBetween || job.vehicleKind === 'motorcycle'
     ? []
     : bodyParts.map((id) => ({

@@ -22,7 +22,7 @@ const anyVisit = fc.record({
   airCelsius: fc.constantFrom(4, 18, 31),
   exposure: fc.constantFrom('shade' as const, 'partSun' as const),
   vehicleKind: fc.constantFrom('car' as const, 'trailer' as const, 'looseSet' as const),
-  schools: fc.record({
+  methods: fc.record({
     tyre: fc.constantFrom<Methods['tyre']>('beforeWheel', 'afterWheel'),
     wheelsOrder: fc.constantFrom<Methods['wheelsOrder']>('first', 'last', 'between'),
     drying: fc.constantFrom<Methods['drying']>('air', 'towel', 'leaveWet'),
@@ -31,7 +31,7 @@ const anyVisit = fc.record({
 })
 type Visit = typeof anyVisit extends fc.Arbitrary<infer T> ? T : never
 
-const planOf = ({ service, wheels, airCelsius, exposure, vehicleKind, schools }: Visit): Plan =>
+const planOf = ({ service, wheels, airCelsius, exposure, vehicleKind, methods }: Visit): Plan =>
   makePlan(
     testJob(
       fourPositions.slice(0, wheels).map((position) => testCorner(position, { loads })),
@@ -39,7 +39,7 @@ const planOf = ({ service, wheels, airCelsius, exposure, vehicleKind, schools }:
         service,
         vehicleKind,
         conditions: plainConditions({ airCelsius, exposure }),
-        schools: { ...defaultMethods, ...schools },
+        methods: { ...defaultMethods, ...methods },
       },
     ),
   )
@@ -152,8 +152,8 @@ describe('the steps of any visit', () => {
 })
 
 describe('what a shop prefers', () => {
-  const stepsWith = (schools: Partial<Methods>, service: Plan['service'] = 'decontaminate') =>
-    makePlan(testJob(fourCorners({ loads }), { service, schools: { ...defaultMethods, ...schools } })).steps
+  const stepsWith = (methods: Partial<Methods>, service: Plan['service'] = 'decontaminate') =>
+    makePlan(testJob(fourCorners({ loads }), { service, methods: { ...defaultMethods, ...methods } })).steps
   const firstOf = (steps: readonly Step[], kind: RegExp) =>
     at(steps, ({ stageId, corner }) => corner === 'frontLeft' && kind.test(stageId ?? ''))[0] ?? -1
 
@@ -176,7 +176,7 @@ describe('what a shop prefers', () => {
       makePlan(
         testJob(fourCorners({ loads: light, finishes }), {
           service: 'maintain',
-          schools: { ...defaultMethods, passes },
+          methods: { ...defaultMethods, passes },
         }),
       ).steps.filter(({ act }) => act === 'rinse').length
     // Arch, tyre, wheel and protection of four wheels.

@@ -66,8 +66,8 @@ function apart(one: Stage, other: Stage, job: Job, timings: readonly StageTiming
 
 /** A strong foam that goes over the cleaner which is on the wheel. */
 const isFoam = ({ family }: Stage): boolean => family === 'alkalineFoam'
-const isOverFoam = (one: Stage, other: Stage, { schools }: Job): boolean =>
-  schools.overFoaming && !onRubber(one) && !onRubber(other) && isFoam(one) !== isFoam(other)
+const isOverFoam = (one: Stage, other: Stage, { methods }: Job): boolean =>
+  methods.overFoaming && !onRubber(one) && !onRubber(other) && isFoam(one) !== isFoam(other)
 
 /** Rubber goes on round by round; a wheel that is washed twice is rinsed in between, so that its second round has a pass of its own. */
 const roundsInPass = (stage: Stage): number => (onRubber(stage) ? stage.rounds : 1)
@@ -216,7 +216,7 @@ export function passesOf(
     const joined: readonly PassAct[] | Message | null =
       before === undefined
         ? null
-        : job.schools.passes === 'everyStage'
+        : job.methods.passes === 'everyStage'
           ? message('steps.apart.everyStage')
           : shared([...before.stages, stage], corner, job, here)
     if (before && joined !== null && isActs(joined))

@@ -47,8 +47,8 @@ export function readyWords(
     ...(stages.some(({ delivery }) => delivery === 'bucket')
       ? [message('steps.beforeWheels.getReady.suds')]
       : []),
-    ...(job.schools.toolRinse === 'bucket' ? [message('steps.beforeWheels.getReady.clearWater')] : []),
-    ...(job.schools.toolRinse === 'bucket' && hasFaceTool(job, stages)
+    ...(job.methods.toolRinse === 'bucket' ? [message('steps.beforeWheels.getReady.clearWater')] : []),
+    ...(job.methods.toolRinse === 'bucket' && hasFaceTool(job, stages)
       ? [message('steps.beforeWheels.getReady.faceWater')]
       : []),
     ...(isOff(job) ? [] : [message('steps.beforeWheels.getReady.hoseGuides')]),
@@ -58,7 +58,7 @@ export function readyWords(
       message('steps.beforeWheels.getReady.things', { things: { capital: things } }),
       hasCloth(job) && clothWords(stages),
       job.vehicleKind !== 'looseSet' &&
-        message(`steps.beforeWheels.getReady.body.${job.schools.wheelsOrder}`),
+        message(`steps.beforeWheels.getReady.body.${job.methods.wheelsOrder}`),
     ),
     cautions: [
       stepCautions.lance,

@@ -16,7 +16,7 @@ const towel = (job: Job): string[] => firstOf(cleanOf('towel', job, 'wheel'))
 
 function dryers(job: Job): string[] {
   const blower = firstOf(cleanOf('blower', job))
-  return job.schools.drying === 'air' || towel(job).length === 0 ? [...blower, ...towel(job)] : towel(job)
+  return job.methods.drying === 'air' || towel(job).length === 0 ? [...blower, ...towel(job)] : towel(job)
 }
 
 /** What is laid on thin goes on with the wheel's own applicator where there is one; all of it comes off with a cloth. */

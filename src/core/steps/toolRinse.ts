@@ -31,7 +31,7 @@ export function toolRinse(
   tools: readonly string[],
   stage: Stage,
   corner: Corner,
-  { schools, tools: kit }: Job,
+  { methods, tools: kit }: Job,
 ): Said {
   const kinds = kit.filter(({ name }) => tools.includes(name)).map(({ kind }) => kind)
   const names = [
@@ -39,7 +39,7 @@ export function toolRinse(
     ...soft.filter((kind) => kinds.includes(kind)).map((kind) => message(softNames[kind])),
   ]
   if (names.length === 0) return ''
-  const isOften = schools.toolRinse === 'bucket'
+  const isOften = methods.toolRinse === 'bucket'
   const own = faceTool(stage, corner)
   if (own !== null && tools.includes(own))
     return sentences(rinseOf(names, isOften), message('steps.rinseTool.faceTool', { tool: own }))

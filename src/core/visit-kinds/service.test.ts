@@ -32,10 +32,10 @@ describe('services', () => {
   })
 
   it('winter washes the arches even where the shop would not', () => {
-    const schools = { ...testJob([]).schools, arches: 'whereSoiled' as const }
+    const methods = { ...testJob([]).methods, arches: 'whereSoiled' as const }
     const corners = fourCorners({ loads: { face: { film: 1 } } })
     const has = (service: 'winter' | 'maintain') =>
-      inEnglish(makePlan(testJob(corners, { service, schools }))).stages.some(({ kind }) => kind === 'arch')
+      inEnglish(makePlan(testJob(corners, { service, methods }))).stages.some(({ kind }) => kind === 'arch')
     expect([has('winter'), has('maintain')]).toEqual([true, false])
   })
 

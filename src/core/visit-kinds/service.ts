@@ -14,7 +14,7 @@ export interface Service {
   readonly usualMinutes: number
   /** How clean each soil has to get; a soil that is not named may stay. */
   readonly targets: Partial<Record<Soil, Target>>
-  readonly arches: 'bySchool' | 'always' | 'never'
+  readonly arches: 'byMethod' | 'always' | 'never'
   readonly tyres: boolean
   readonly water: boolean
   /** What is put on at the end. */
@@ -51,10 +51,10 @@ export const services: Record<ServiceId, Service> = {
   quickRound: { usualMinutes: 20, targets: { grit: 'maintained', film: 'maintained', freshDust: 'maintained', organic: 'maintained' },
     arches: 'never', tyres: false, water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true, isQuick: true,
   },
-  maintain: { usualMinutes: 55, targets: surface, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+  maintain: { usualMinutes: 55, targets: surface, arches: 'byMethod', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: true,
   },
-  coatedMaintenance: { usualMinutes: 60, targets: { ...surface, mineral: 'maintained' }, arches: 'bySchool', tyres: true,
+  coatedMaintenance: { usualMinutes: 60, targets: { ...surface, mineral: 'maintained' }, arches: 'byMethod', tyres: true,
     water: true, protection: 'topUp', wheelsOff: false, sparesProtection: true,
   },
   winter: { usualMinutes: 65, targets: surface, arches: 'always', tyres: true, water: true, protection: 'layer',
@@ -63,7 +63,7 @@ export const services: Record<ServiceId, Service> = {
   waterless: { usualMinutes: 20, targets: { film: 'maintained', freshDust: 'maintained' }, arches: 'never', tyres: false,
     water: false, protection: 'none', wheelsOff: false, sparesProtection: true,
   },
-  decontaminate: { usualMinutes: 110, targets: everything, arches: 'bySchool', tyres: true, water: true, protection: 'layer',
+  decontaminate: { usualMinutes: 110, targets: everything, arches: 'byMethod', tyres: true, water: true, protection: 'layer',
     wheelsOff: false, sparesProtection: false,
   },
   restore: { usualMinutes: 180, targets: everything, arches: 'always', tyres: true, water: true, protection: 'coat',

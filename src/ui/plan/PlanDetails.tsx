@@ -65,7 +65,7 @@ export function PlanDetails({ plan, jobFile, wishes, wish }: PlanDetailsProps) {
       <details className="order">
         <summary>{t('plan.assumptions.title')}</summary>
         <ul>
-          {[...plan.assumptions, ...plan.schools].map((text) => (
+          {[...plan.assumptions, ...plan.methods].map((text) => (
             <li key={text}>{text}</li>
           ))}
         </ul>

@@ -15,7 +15,7 @@ export function MethodRows({ value, change }: MethodRowsProps) {
   return (
     <>
       <div className="section-head">
-        <h2 id="schools">{t('settings.methods.title')}</h2>
+        <h2 id="methods">{t('settings.methods.title')}</h2>
       </div>
       <ul className="rows">
         {methodNames.map((name) => (
@@ -45,7 +45,7 @@ function MethodRow({ name, value, choose }: MethodRowProps) {
   const choices: readonly Methods[MethodName][] = methodChoices[name]
   return (
     <li className="row-item">
-      <div className="school-row" role="group" aria-label={question}>
+      <div className="method-row" role="group" aria-label={question}>
         <div>
           {question}
           <br />

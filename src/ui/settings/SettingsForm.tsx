@@ -35,7 +35,7 @@ const shown = new Set([
   ...estimateIds.map((id) => `estimates.${id}`),
 ])
 
-/** A shop's settings: the schools with their reasons, units and equipment, and every house estimate, open to be changed. */
+/** A shop's settings: the methods with their reasons, units and equipment, and every house estimate, open to be changed. */
 export function SettingsForm({ initial, version, save }: SettingsFormProps) {
   const t = useTranslations()
 
@@ -70,7 +70,7 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
         submit()
       }}
     >
-      <section aria-labelledby="schools">
+      <section aria-labelledby="methods">
         <DraftNote draft={draft} />
         <MethodRows value={values.schools} change={(schools) => change({ schools })} />
       </section>

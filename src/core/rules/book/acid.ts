@@ -18,12 +18,12 @@ export const acidRules: readonly Rule[] = [
   },
   {
     id: 'acid-on-lacquer', verdict: 'no', safety: false, zones: onWheel, finishes: lacquered, traits: ['strongAcid'],
-    school: { name: 'acidOnLacquer', value: false },
+    method: { name: 'acidOnLacquer', value: false },
     reason: message('ruleBook.acidOnLacquer.reason'),
   },
   {
     id: 'acid-on-sound-lacquer', verdict: 'withCare', safety: false, zones: onWheel, finishes: lacquered, traits: ['strongAcid'],
-    school: { name: 'acidOnLacquer', value: true },
+    method: { name: 'acidOnLacquer', value: true },
     reason: message('ruleBook.acidOnSoundLacquer.reason'),
     care: message('ruleBook.acidOnSoundLacquer.care'), dwellCap: 'shortest', testSpot: true,
   },

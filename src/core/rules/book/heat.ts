@@ -35,11 +35,11 @@ export const heatRules: readonly Rule[] = [
     care: message('ruleBook.residueInHeat.care'),
   },
   {
-    id: 'direct-sun-never', verdict: 'no', safety: false, exposure: 'fullSun', purpose: 'clean', school: { name: 'directSun', value: 'never' },
+    id: 'direct-sun-never', verdict: 'no', safety: false, exposure: 'fullSun', purpose: 'clean', method: { name: 'directSun', value: 'never' },
     reason: message('ruleBook.directSunNever.reason'),
   },
   {
-    id: 'direct-sun-by-section', verdict: 'withCare', safety: false, exposure: 'fullSun', purpose: 'clean', school: { name: 'directSun', value: 'bySection' },
+    id: 'direct-sun-by-section', verdict: 'withCare', safety: false, exposure: 'fullSun', purpose: 'clean', method: { name: 'directSun', value: 'bySection' },
     reason: message('ruleBook.directSunBySection.reason'),
     care: message('ruleBook.directSunBySection.care'),
   },

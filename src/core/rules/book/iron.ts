@@ -21,13 +21,13 @@ export const ironRules: readonly Rule[] = [
   },
   {
     id: 'iron-on-film', verdict: 'withCare', safety: false, zones: onWheel, families: ['ironRemover', 'ironTarRemover', 'ironClayLubricant'],
-    filmAbove: 1, school: { name: 'ironOn', value: 'dirty' },
+    filmAbove: 1, method: { name: 'ironOn', value: 'dirty' },
     reason: message('ruleBook.ironOnFilm.reason'),
     care: message('ruleBook.ironOnFilm.care'),
   },
   {
     id: 'iron-after-the-wash', verdict: 'no', safety: false, zones: onWheel, families: ['ironRemover', 'ironTarRemover', 'ironClayLubricant'],
-    filmAbove: 1, school: { name: 'ironOn', value: 'afterWash' },
+    filmAbove: 1, method: { name: 'ironOn', value: 'afterWash' },
     reason: message('ruleBook.ironAfterTheWash.reason'),
   },
   {
