@@ -1,3 +1,4 @@
+import { say } from './words'
 import { spawn, spawnSync } from 'node:child_process'
 import { cpSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -142,7 +143,7 @@ test('the database folder vanishing stops the server with a text', async () => {
   const ended = new Promise((resolve) => server.process.once('exit', resolve))
   rmSync(join(folder, 'database'), { recursive: true, force: true })
   expect(await ended).toBe(75)
-  expect(server.errors()).toContain('was moved or deleted while the program ran')
+  expect(server.errors()).toContain(say('data.movedAway', { place: join(folder, 'database') }))
   rmSync(folder, { recursive: true, force: true })
 })
 
@@ -151,7 +152,7 @@ test('a data folder that is a file is refused with a plain text', () => {
   writeFileSync(join(folder, 'taken'), '')
   const refused = refusedStart(join(folder, 'taken'))
   expect(refused.status).toBe(73)
-  expect(refused.stderr).toContain('cannot be written')
+  expect(refused.stderr).toContain('Even Spoke can’t write to the data folder')
   expect(refused.stderr).not.toContain('    at ')
   rmSync(folder, { recursive: true, force: true })
 })

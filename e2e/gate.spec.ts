@@ -187,7 +187,7 @@ test('the desk asks for its passphrase once one is set', async ({ browser }) => 
   await expect(page.getByRole('heading', { name: say('access.unlock.title') })).toBeVisible()
   await page.getByLabel(say('access.unlock.passphrase')).fill('another one')
   await page.getByRole('button', { name: say('access.unlock.unlock') }).click()
-  await expect(page.getByText('after several wrong tries')).toBeVisible()
+  await expect(page.getByText('After several wrong tries')).toBeVisible()
   await page.getByLabel(say('access.unlock.passphrase')).fill('a long wet glove')
   await page.getByRole('button', { name: say('access.unlock.unlock') }).click()
   await page.waitForURL(`${server.address}/`)
