@@ -23,7 +23,8 @@ function keep(command: string, folder: string, args: readonly string[], killAfte
   })
 }
 
-const rowsIn = (output: string): number => Number(/(\d+) rows; counts/.exec(output)?.[1] ?? NaN)
+const rowsIn = (output: string): number =>
+  Number(/([\d,]+) rows?\. Counts/.exec(output)?.[1]?.replaceAll(',', '') ?? NaN)
 
 test('a restore or a backup that is killed at any moment leaves the data whole, and never half', async () => {
   test.setTimeout(600_000)

@@ -1,8 +1,9 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
-import { valibotResolver } from '@hookform/resolvers/valibot'
-import { useState } from 'react'
+import { useSay } from '@/i18n/useSay'
+import { saidResolver } from '../form/saidResolver'
+import { useMemo, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { usualBrakes } from '@/core/wheel/brakes'
 import { usualPositions, type VehicleKind } from '@/core/wheel/position'
@@ -44,9 +45,10 @@ const newSet = (): FormValues => ({
 /** Adds and edits a wheel set: measures and finishes go to all wheels, an axle or one, and the wheel is drawn as they are typed. */
 export function WheelSetForm({ initial, draftName, version, save, cancelHref }: WheelSetFormProps) {
   const t = useTranslations()
-
+  const say = useSay()
+  const resolver = useMemo(() => saidResolver<FormValues, WheelSetInput>(wheelSetInput as never, say), [say])
   const form = useForm<FormValues, unknown, WheelSetInput>({
-    resolver: valibotResolver(wheelSetInput),
+    resolver,
     defaultValues: initial ?? newSet(),
   })
   // The drawing follows every key, so the form is watched as a whole.

@@ -1,0 +1,33 @@
+import { expect, it } from 'vitest'
+import * as v from 'valibot'
+import { list, numberFrom, shortText } from '@/contracts/fields'
+import { sayInEnglish } from '@/i18n/testEnglish'
+import { saidResolver } from './saidResolver'
+
+const schema = v.object({
+  name: shortText('vehicleName'),
+  wheels: list(v.object({ width: numberFrom(1, 9, 'in') }), 2, 'wheels'),
+})
+const check = (values: unknown) =>
+  saidResolver(schema as never, sayInEnglish)(values as never, undefined, {
+    fields: {},
+    shouldUseNativeValidation: false,
+  })
+
+it('says what is wrong at each field, and leaves the places of the others empty', async () => {
+  const { errors } = await check({ name: ' ', wheels: [{ width: 5 }, { width: 99 }] })
+  expect(errors).toMatchObject({
+    name: { message: 'Enter the vehicle name.' },
+    wheels: [undefined, { width: { message: 'Enter a number from 1 to 9 in.' } }],
+  })
+})
+
+it('asks for a number where there is none, in our own words', async () => {
+  const { errors } = await check({ name: 'A', wheels: [{ width: NaN }] })
+  expect(errors).toMatchObject({ wheels: [{ width: { message: 'Enter a number.' } }] })
+})
+
+it('passes on what is right', async () => {
+  const right = { name: 'A', wheels: [{ width: 5 }] }
+  expect(await check(right)).toEqual({ values: right, errors: {} })
+})
