@@ -3,15 +3,11 @@
 import { spoken, type Spoken } from '@/i18n/spoken'
 import { saidProblems } from '@/i18n/saidProblems'
 import { useSay } from '@/i18n/useSay'
-import { bold } from '@/i18n/rich'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
-  calibrateLance,
-  dilutionStyles,
-  lanceBottleFraction,
   lanceSurfaceFraction,
   mixingRecipe,
   readDilution,
@@ -20,12 +16,13 @@ import {
   type Mix,
 } from '@/core/dilution'
 import type { OunceSystem } from '@/core/quantity/volume'
-import { formatNumber, formatMillilitres } from '@/i18n/format'
 import type { FormAction } from '../form/formAction'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
-import { BottleDrawing } from '../plan/BottleDrawing'
 import { ProblemAlert } from '../form/ProblemAlert'
+import { FoamLance } from './FoamLance'
+import { numberOf } from './numberOf'
+import { PouredRecipe } from './PouredRecipe'
 
 interface MixingBenchProps {
   readonly products: readonly { readonly id: string; readonly name: string; readonly strength: Mix }[]
@@ -35,8 +32,6 @@ interface MixingBenchProps {
   readonly lance: { readonly washerLitresPerMinute: number; readonly drawLitresPerMinute: number }
   readonly keep: FormAction<unknown>
 }
-
-const numberOf = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
 
 /** Any way of saying a strength in; what to pour, what the lance makes of it, and a bottle with a label out. */
 export function MixingBench(props: MixingBenchProps) {
@@ -51,8 +46,6 @@ export function MixingBench(props: MixingBenchProps) {
   const [total, setTotal] = useState('500')
   const [bottle, setBottle] = useState('1000')
   const [mixedBy, setMixedBy] = useState('')
-  const [surface, setSurface] = useState('2')
-  const [calibration, setCalibration] = useState({ millilitres: '', seconds: '' })
   const [draw, setDraw] = useState(lance.drawLitresPerMinute)
   const { problems, busy, send } = useSending()
   const [requestId] = useState(newId)
@@ -70,11 +63,6 @@ export function MixingBench(props: MixingBenchProps) {
   const wanted = numberOf(total)
   const recipe = fraction && wanted > 0 ? mixingRecipe(fraction, wanted, smallestMeasureMillilitres) : null
   const flow = { washerLitresPerMinute: lance.washerLitresPerMinute, drawLitresPerMinute: draw }
-  const needed = lanceBottleFraction(numberOf(surface) / 100, flow)
-  const calibrated =
-    calibration.millilitres !== '' && calibration.seconds !== ''
-      ? calibrateLance(numberOf(calibration.millilitres), numberOf(calibration.seconds))
-      : null
   const type = (text: string) => {
     setSaid(text)
     setAnswer(null)
@@ -166,41 +154,15 @@ export function MixingBench(props: MixingBenchProps) {
           </Form.Group>
         )}
         {recipe?.ok && mix && (
-          <div className="bench-recipe" aria-live="polite">
-            <BottleDrawing recipe={recipe.value} delivery="trigger" id="bench-bottle" />
-            <div>
-              <p className="bench-figure">
-                {formatMillilitres(recipe.value.concentrateMillilitres)}
-                {recipe.value.waterMillilitres > 0 &&
-                  t('mixing.addWater', { water: formatMillilitres(recipe.value.waterMillilitres) })}
-              </p>
-              <p className="soft">
-                {[
-                  ...new Set(
-                    dilutionStyles.map((style) =>
-                      writeDilution(
-                        { from: recipe.value.realFraction, to: recipe.value.realFraction },
-                        style,
-                      ),
-                    ),
-                  ),
-                ].join('  ·  ')}
-              </p>
-              {mix.from !== mix.to && (
-                <p className="soft">{t('mixing.labelRange', { range: writeDilution(mix) })}</p>
-              )}
-              {reading.kind === 'mix' && reading.inLanceBottle && (
-                <p className="soft">
-                  {t('mixing.lanceShare', {
-                    percent: formatNumber(lanceSurfaceFraction(recipe.value.realFraction, flow) * 100, 2),
-                  })}
-                </p>
-              )}
-              <p className="soft">
-                {t('mixing.pouring', { water: String(recipe.value.waterMillilitres > 0) })}
-              </p>
-            </div>
-          </div>
+          <PouredRecipe
+            recipe={recipe.value}
+            labelRange={mix}
+            atWheel={
+              reading.kind === 'mix' && reading.inLanceBottle
+                ? lanceSurfaceFraction(recipe.value.realFraction, flow)
+                : null
+            }
+          />
         )}
         {recipe && !recipe.ok && <ProblemAlert problems={saidProblems(recipe.problems, say)} />}
         <div className="bench-keep">
@@ -219,64 +181,7 @@ export function MixingBench(props: MixingBenchProps) {
         <ProblemAlert problems={problems} />
       </form>
 
-      <section aria-labelledby="lance" className="bench-lance">
-        <div className="section-head">
-          <h2 id="lance">{t('mixing.lance.title')}</h2>
-        </div>
-        <div className="field-grid">
-          <Form.Group controlId="surface">
-            <Form.Label>{t('mixing.lance.wanted')}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={surface}
-              onChange={(event) => setSurface(event.target.value)}
-            />
-          </Form.Group>
-          <div className="bench-answer" aria-live="polite">
-            {Number.isFinite(numberOf(surface)) && numberOf(surface) > 0
-              ? needed.ok
-                ? t.rich('mixing.lance.inBottle', {
-                    strength: writeDilution({ from: needed.value, to: needed.value }, 'percent'),
-                    b: bold,
-                  })
-                : saidProblems(needed.problems, say)[0]?.fix
-              : t('mixing.lance.missing')}
-          </div>
-          <Form.Group controlId="calibrate-ml">
-            <Form.Label>{t('mixing.lance.bottleMillilitres')}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={calibration.millilitres}
-              onChange={(event) => setCalibration({ ...calibration, millilitres: event.target.value })}
-            />
-          </Form.Group>
-          <Form.Group controlId="calibrate-s">
-            <Form.Label>{t('mixing.lance.emptySeconds')}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={calibration.seconds}
-              onChange={(event) => setCalibration({ ...calibration, seconds: event.target.value })}
-            />
-          </Form.Group>
-        </div>
-        <p className="soft" aria-live="polite">
-          {t('mixing.lance.flow', {
-            washer: String(lance.washerLitresPerMinute),
-            draw: formatNumber(draw, 2),
-          })}{' '}
-          {calibrated &&
-            (calibrated.ok ? (
-              <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
-                {t('mixing.lance.useMeasured', { litres: formatNumber(calibrated.value, 2) })}
-              </button>
-            ) : (
-              saidProblems(calibrated.problems, say)
-                .map(({ fix }) => fix)
-                .join(' ')
-            ))}{' '}
-          {t('mixing.lance.inSettings')}
-        </p>
-      </section>
+      <FoamLance washerLitresPerMinute={lance.washerLitresPerMinute} draw={draw} setDraw={setDraw} />
     </div>
   )
 }

@@ -1,0 +1,39 @@
+import { useTranslations } from 'next-intl'
+import { dilutionStyles, writeDilution, type Mix, type MixingRecipe } from '@/core/dilution'
+import { formatMillilitres, formatNumber } from '@/i18n/format'
+import { BottleDrawing } from '../plan/BottleDrawing'
+
+interface PouredRecipeProps {
+  readonly recipe: MixingRecipe
+  /** What the label allows; the middle of it is mixed. */
+  readonly labelRange: Mix
+  /** Share of concentrate that a foam lance leaves at the wheel; null: it is not for a lance. */
+  readonly atWheel: number | null
+}
+
+/** What to pour, and the same strength as others write it. */
+export function PouredRecipe({ recipe, labelRange, atWheel }: PouredRecipeProps) {
+  const t = useTranslations()
+  const { concentrateMillilitres, waterMillilitres, realFraction } = recipe
+  const strength = { from: realFraction, to: realFraction }
+  const written = new Set(dilutionStyles.map((style) => writeDilution(strength, style)))
+  return (
+    <div className="bench-recipe" aria-live="polite">
+      <BottleDrawing recipe={recipe} delivery="trigger" id="bench-bottle" />
+      <div>
+        <p className="bench-figure">
+          {formatMillilitres(concentrateMillilitres)}
+          {waterMillilitres > 0 && t('mixing.addWater', { water: formatMillilitres(waterMillilitres) })}
+        </p>
+        <p className="soft">{[...written].join('  ·  ')}</p>
+        {labelRange.from !== labelRange.to && (
+          <p className="soft">{t('mixing.labelRange', { range: writeDilution(labelRange) })}</p>
+        )}
+        {atWheel !== null && (
+          <p className="soft">{t('mixing.lanceShare', { percent: formatNumber(atWheel * 100, 2) })}</p>
+        )}
+        <p className="soft">{t('mixing.pouring', { water: String(waterMillilitres > 0) })}</p>
+      </div>
+    </div>
+  )
+}
