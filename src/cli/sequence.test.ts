@@ -64,7 +64,7 @@ describe('the sequence command', () => {
         ...file,
         lags: [{ a: 7, b: 11, min_s: 0, max_s: 100, why: 'wet' }, ...file.lags],
       })),
-      /allow it only after \d+ s/,
+      /\$\.lags\[0\]\.max_s: found 100\..* The other lags need \d+ s/,
     ],
     [
       'a cycle',

@@ -137,7 +137,7 @@ describe('damage is noticed, said in plain words, and the last good copy opens',
     writeFileSync(log, Buffer.concat([bytes.subarray(0, end - 200), Buffer.alloc(bytes.length - end + 200)]))
     const said: string[] = []
     const database = await openDatabase(killed, { say: (one) => said.push(sayInEnglish(one)) })
-    expect(said.join()).toMatch(/end of the log .* is damaged: the last \d+ bytes/)
+    expect(said.join()).toMatch(/end of the log in .* is damaged\. The last \d+ bytes/)
     expect(await database.query('select count(*)::int as rows from vehicle')).toEqual([{ rows: vehicles }])
     await database.close()
     rmSync(killed, { recursive: true })
