@@ -27,12 +27,19 @@ const spec = option('spec')
 
 let passed = 0
 let failed = 0
+/** What failed, said again at the end, where it is found. */
+const failures = []
 
 async function check(name, promise) {
   say(`\n— ${name}`)
   const { code } = await promise
   if (code === 0) passed += 1
-  else failed += 1
+  else fail(name)
+}
+
+function fail(...names) {
+  failed += names.length
+  failures.push(...names)
 }
 
 async function ensureChromium() {
@@ -56,12 +63,15 @@ async function unitTests(name, files, env = {}) {
   const reporters = ['--reporter=dot', '--reporter=json', `--outputFile.json=${report}`]
   const { code } = await node([bin.vitest, 'run', ...files, ...reporters], { env })
   try {
-    const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'))
+    const { numPassedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'))
+    const failing = testResults.flatMap(({ assertionResults }) =>
+      assertionResults.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName),
+    )
     passed += numPassedTests
-    failed += numFailedTests
-    if (code !== 0 && numFailedTests === 0) failed += 1
+    fail(...failing)
+    if (code !== 0 && failing.length === 0) fail(name)
   } catch {
-    failed += 1
+    fail(name)
   }
 }
 
@@ -80,6 +90,15 @@ async function sourceAndUnitTests() {
   for (const [name, promise] of others) await check(name, promise)
 }
 
+/** The titles of the interface tests that failed, suites within suites. */
+const unexpected = (suites) =>
+  suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs
+      .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected'))
+      .map(({ file, title }) => `${file}: ${title}`),
+    ...unexpected(inner),
+  ])
+
 async function interfaceTests(env) {
   say(`\n— interface tests, beginning ${new Date(begins).toString()}`)
   const offsetSeconds = moment === 'now' ? 0 : Math.round((begins - Date.now()) / 1000)
@@ -93,13 +112,13 @@ async function interfaceTests(env) {
     const { code } = await node([bin.playwright, 'test', ...(spec ? [spec] : [])], {
       env: { ...clock, ...env, EVEN_SPOKE_TEST_DEMO: demo },
     })
-    const { stats } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
+    const { stats, suites } = JSON.parse(readFileSync(join(root, 'test-results', 'interface.json'), 'utf8'))
     passed += stats.expected + stats.flaky
-    failed += stats.unexpected
-    if (code !== 0 && stats.unexpected === 0) failed += 1
+    fail(...unexpected(suites))
+    if (code !== 0 && stats.unexpected === 0) fail('interface tests')
   } catch (error) {
     process.stderr.write(`${error}\n`)
-    failed += 1
+    fail('interface tests')
   } finally {
     rmSync(demo, { recursive: true, force: true })
   }
@@ -131,5 +150,6 @@ await ensureBuilt()
 passed += 1
 await interfaceTests(onServer)
 postgres?.stop()
+if (failures.length > 0) say(`\nFailed:\n${failures.map((name) => `  ${name}`).join('\n')}`)
 say(`\n${passed} passed, ${failed} failed`)
 process.exit(failed > 0 ? 1 : 0)
