@@ -80,6 +80,27 @@ test('a second process on the same folder is refused and told who has it', async
   rmSync(folder, { recursive: true, force: true })
 })
 
+test('a second process on the same port ends with a sentence and leaves its folder alone', async () => {
+  const [folder, other] = [newFolder(), newFolder()]
+  const first = await startServer(folder)
+  const second = spawnSync(process.execPath, ['scripts/server/server.mjs'], {
+    encoding: 'utf8',
+    timeout: 60_000,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      EVEN_SPOKE_DATA: other,
+      EVEN_SPOKE_PORT: new URL(first.address).port,
+    },
+  })
+  expect(second.status).toBe(69)
+  expect(second.stderr).toContain(new URL(first.address).port)
+  expect(second.stderr).not.toContain('    at ')
+  expect(readdirSync(other)).not.toContain('database')
+  await first.stop()
+  for (const one of [folder, other]) rmSync(one, { recursive: true, force: true })
+})
+
 /** Posts a tap that counts; true when the server acknowledged it. */
 const tapAt = (address: string, job: string, requestId: string): Promise<boolean> =>
   fetch(`${address}/api${job}/events`, {

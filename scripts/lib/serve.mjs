@@ -118,7 +118,7 @@ const examples = {
 export const flag = (name) => process.argv.slice(2).includes(`--${name}`)
 
 export function portOption() {
-  const text = option('port') ?? process.env.PORT ?? '4310'
+  const text = option('port') ?? process.env.EVEN_SPOKE_PORT ?? process.env.PORT ?? '4310'
   const port = /^\d+$/.test(text) ? Number(text) : Number.NaN
   if (Number.isInteger(port) && port >= 1024 && port <= 65_000) return port
   process.stderr.write(`Port ${text} cannot be used; give a whole number from 1024 to 65000.\n`)

@@ -248,7 +248,21 @@ globalThis.evenSpokeQuiet = async () => {
   log.info({ running: running.size }, 'stopped listening')
 }
 
+/** Ends with a sentence if another program listens there; the data has not been opened yet. */
+function portTaken(error) {
+  if (error.code !== 'EADDRINUSE') throw error
+  process.stderr.write(`${say('portTaken', { port: String(port) })}\n`)
+  process.exit(69)
+}
+
+const began = {}
+const prepared = new Promise((resolve) => (began.prepared = resolve))
+const answerOnceReady = async (request, response) => {
+  await prepared
+  await app.getRequestHandler()(request, response)
+}
+desk.server = await listen(createServer(through('desk', answerOnceReady)), port, loopback).catch(portTaken)
 await app.prepare()
-desk.server = await listen(createServer(through('desk', app.getRequestHandler())), port, loopback)
+began.prepared()
 log.info({ node: process.version }, 'started')
 if (environment.EVEN_SPOKE_LAN) await network.change(true)

@@ -2,6 +2,7 @@ import type { PGlite, Transaction } from '@electric-sql/pglite'
 import { failureOfFileError } from './dataFailure'
 import { freeBytesToWrite, requireRoom } from './folder/room'
 import type { SyncedFiles } from './folder/syncedFiles'
+import { PreparedStatements } from './preparedStatements'
 
 export type Parameter =
   string | number | boolean | Date | null | Uint8Array | readonly string[] | readonly number[]
@@ -57,23 +58,28 @@ export function overEngine(engine: PGlite, folder: string, files?: SyncedFiles):
   const mayWrite = (): void => {
     if (files) requireRoom(folder, freeBytesToWrite)
   }
-  const over = (target: PGlite | Transaction): DatabaseTransaction => ({
-    query: async <Row>(text: string, parameters: readonly Parameter[] = []) =>
-      (await target.query<Row>(text, [...parameters])).rows,
+  const statements = new PreparedStatements(engine)
+  const within = (transaction: Transaction): DatabaseTransaction => ({
+    query: async <Row>(text: string, parameters: readonly Parameter[] = []) => {
+      if (!transaction.closed && statements.takes(text)) return statements.queryWithin<Row>(text, parameters)
+      statements.forget()
+      return (await transaction.query<Row>(text, [...parameters])).rows
+    },
     script: async (text) => {
-      await target.exec(text)
+      statements.forget()
+      await transaction.exec(text)
     },
   })
   return {
     query: (text, parameters) =>
       named(async () => {
         if (writes.test(text)) mayWrite()
-        return over(engine).query(text, parameters)
+        return statements.query(text, parameters ?? [])
       }),
     transaction: (fn) =>
       named(async () => {
         mayWrite()
-        return engine.transaction((transaction) => fn(over(transaction)))
+        return engine.transaction((transaction) => fn(within(transaction)))
       }),
     listen: async (hear) => {
       await engine.listen(changesChannel, hear)
