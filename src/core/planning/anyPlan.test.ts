@@ -46,7 +46,7 @@ const tooHot = [
 ]
 const notNow = [
   'reasons.headline.notNow',
-  'reasons.headline.notNowAt',
+  'reasons.headline.notNowFor',
   'reasons.headline.notLikeThis',
   'reasons.headline.nothingToDo',
   'reasons.headline.nothingToDoBecause',

@@ -3,7 +3,7 @@ import type { Corner, Job } from '@/core/job/job'
 import type { Plan, Shortfall } from '@/core/plan/plan'
 import { forbiddenNow } from '@/core/timing/heat'
 import type { Position } from '@/core/wheel/position'
-import { sayWhere } from '@/core/reasons/sayCorners'
+import { sayWheels } from '@/core/reasons/sayCorners'
 import { sayReplaced, sayShort, shortOf, withoutBottles } from './emptyBottles'
 import { sayCuring, withoutWork } from './notNow'
 import { notNow } from './stageTimings'
@@ -96,12 +96,12 @@ function refused(job: Job, left: readonly Shortfall[], all: readonly Position[])
 
 const notNowWhere = ({ corners, text, fix }: Shortfall, all: readonly Position[]): Message =>
   corners.length < all.length
-    ? message('reasons.headline.notNowAt', { where: sayWhere(corners, all), text, fix: fix })
-    : message('reasons.headline.notNow', { text, fix: fix })
+    ? message('reasons.headline.notNowFor', { wheels: sayWheels(corners, all), text, fix })
+    : message('reasons.headline.notNow', { text, fix })
 
 const nothingToDo = message('reasons.headline.nothingToDo')
 
 const notLikeThis = ({ text, fix }: Pick<Shortfall, 'text' | 'fix'>): Message =>
-  message('reasons.headline.notLikeThis', { text, fix: fix })
+  message('reasons.headline.notLikeThis', { text, fix })
 
 const nothingHeadline = ({ shortfalls: [first] }: Plan): Message => (first ? notLikeThis(first) : nothingToDo)

@@ -104,4 +104,15 @@ describe('the window of what stays on', () => {
     const job = shop({}, { wishes: { prefer: 'gentlest', pinned: ['wheelWax'], forbidden: [] } })
     expect(kindOf(wheel(), job)).toBe('wheelWax')
   })
+
+  it('names what keeps a dressing off, also where a coating was wanted', () => {
+    const soaked = shop(
+      {},
+      { service: 'restore', conditions: plainConditions({ airCelsius: 20, humidityShare: 0.97 }) },
+    )
+    const { choice, refused } = chooseDressing(wheel(), soaked)
+    expect(choice).toBeNull()
+    expect(says(refused?.reason, 'ruleBook.coatingInDamp')).toBe(false)
+    expect(says(refused?.reason, 'ruleBook')).toBe(true)
+  })
 })

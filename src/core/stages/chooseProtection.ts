@@ -219,12 +219,12 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
   const hot = job.conditions.airCelsius >= hotAirCelsius
   const matteBeside = hasMatte(corner)
   const glossy = job.methods.dressing === 'solvent' && !hot && !matteBeside
-  const wanted = [
-    ...(services[job.service].protection === 'coat' ? [coating] : []),
-    ...(glossy ? [solvent, water] : [water, solvent]),
-  ]
+  const dressings = glossy ? [solvent, water] : [water, solvent]
+  const wanted = services[job.service].protection === 'coat' ? [coating, ...dressings] : dressings
   const { choice, refused } = firstAllowed(wanted, ['tyre'], corner, job)
-  if (!choice) return { choice, refused }
+  // What keeps a coating off says nothing of why the tyre is not even dressed.
+  if (!choice)
+    return { choice, refused: firstAllowed(dressings, ['tyre'], corner, job).refused ?? refused }
   const against = job.methods.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
   const why = against
     ? sentences(
