@@ -45,11 +45,11 @@ const isFromBucket = ({ stageId }: Step, stages: ReadonlyMap<string, Stage>): bo
 
 function brushWords(step: Step): Message {
   const zones = new Set(step.zones)
-  const [barrel, face] = [
-    zones.has('barrel') || zones.has('spokeBacks'),
-    zones.has('face') || zones.has('lip'),
-  ]
-  if (barrel) return message(face ? 'steps.moves.brushBarrelThenFace' : 'steps.moves.brushBarrel')
+  const face = zones.has('face') || zones.has('lip')
+  if (zones.has('barrel'))
+    return message(face ? 'steps.moves.brushBarrelThenFace' : 'steps.moves.brushBarrel')
+  if (zones.has('spokeBacks'))
+    return message(face ? 'steps.moves.brushBacksThenFace' : 'steps.moves.brushBacks')
   return message(face ? 'steps.moves.brushFace' : 'steps.moves.brushWheel')
 }
 

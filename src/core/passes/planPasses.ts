@@ -108,7 +108,7 @@ const named = (passes: readonly WheelPass[]) =>
   })
 
 /** Whether a step belongs to a second application of its product. */
-const isAgain = ({ act, id }: Step): boolean => act === 'spray' && /\.spray[2-9]$/.test(id)
+const isAgain = ({ act, id }: Step): boolean => act === 'spray' && /\.spray[2-9](\.part\d+)?$/.test(id)
 
 function asOne(
   id: string,

@@ -9,15 +9,18 @@ const barrelShare = 0.6
 /** From the edge of an arch to its top by arm and brush, mm. House estimate. */
 export const archDepthMillimetres = 150
 
-/** How far a tool has to reach into a zone, mm. The inner one of two wheels lies a rim's width further in. */
+/**
+ * How far a tool has to reach into a zone, mm. The inner one of two wheels lies a rim's width further in; a wheel that is off is open
+ * at the back, where the hand goes in with the brush.
+ */
 export function depthOf(
   zone: Zone,
   { wheel, position }: Pick<Corner, 'wheel' | 'position'>,
   visit: VisitSetup,
 ): number {
+  if (isOff(visit)) return 0
   const rimMillimetres = wheel.rimWidthInches * millimetresPerInch
-  if (zone === 'barrel')
-    return rimMillimetres * barrelShare + (isInner(position) && !isOff(visit) ? rimMillimetres : 0)
+  if (zone === 'barrel') return rimMillimetres * barrelShare + (isInner(position) ? rimMillimetres : 0)
   if (zone === 'spokeBacks') return wheel.spokeDepthMillimetres
   return 0
 }
