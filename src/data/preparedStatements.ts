@@ -1,5 +1,6 @@
 import { protocol, types, type PGlite } from '@electric-sql/pglite'
 import type { Parameter } from './database'
+import { errorCode } from './errorCode'
 
 const { serialize } = protocol
 
@@ -16,9 +17,6 @@ const preparable = /^\s*(select|insert|update|delete|with)\b/i
 
 /** PostgreSQL's code for a prepared statement whose columns have changed. */
 const columnsChanged = '0A000'
-
-const codeOf = (error: unknown): unknown =>
-  typeof error === 'object' && error !== null && 'code' in error ? error.code : undefined
 
 /**
  * Runs statements on the engine and keeps what it made of them. The engine's own `query` parses and plans a statement each time and asks
@@ -41,7 +39,7 @@ export class PreparedStatements {
         try {
           return await this.#run<Row>(text, parameters)
         } catch (error) {
-          if (codeOf(error) !== columnsChanged) throw error
+          if (errorCode(error) !== columnsChanged) throw error
           this.forget()
           return await this.#run<Row>(text, parameters)
         } finally {

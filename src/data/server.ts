@@ -8,6 +8,7 @@ import { DataFailure } from './dataFailure'
 import { countedRows } from './backup/wholeness'
 import { foreignObjects, holdsOwnData, requireOwnDatabase } from './ownObjects'
 import { migrate, readMigrations, type Migration } from './migrate'
+import { errorCode } from './errorCode'
 
 /** What a connection is asked with, one of a pool or one alone. */
 interface Asked {
@@ -39,8 +40,6 @@ const restartPauseMilliseconds = 250
 /** Any number of its own: processes that start at once bring the data up one after the other. */
 const migrationLock = 7_270_011
 
-const codeOf = (error: unknown): string => (error as { code?: string } | null)?.code ?? ''
-
 /** Where a server is, without who asks and with what password. */
 function placeOf(url: string): string {
   try {
@@ -71,7 +70,7 @@ const denied = ['28P01', '28000', '3D000', '42501']
 
 /** Turns what a server or the way to it says into its plain reason; null for anything else. */
 export function failureOfServerError(error: unknown, url: string): DataFailure | null {
-  const code = codeOf(error)
+  const code = errorCode(error)
   const text = reasonOf(error)
   if (lost.includes(code) || /timeout|Connection terminated/i.test(text))
     return new DataFailure(
@@ -125,7 +124,7 @@ async function inTransaction<T>(
     await client.query('commit')
     return value
   } catch (error) {
-    if (conflicts.includes(codeOf(error))) throw error
+    if (conflicts.includes(errorCode(error))) throw error
     throw new CommitUnknown(error)
   }
 }
@@ -216,13 +215,13 @@ function overPool(pool: pg.Pool, url: string): Database {
       try {
         return await work()
       } catch (error) {
-        if (conflicts.includes(codeOf(error)) && tries < maxTries) {
+        if (conflicts.includes(errorCode(error)) && tries < maxTries) {
           // By chance, so that those who met do not meet again.
           await pause(Math.random() * 15 * tries)
           continue
         }
         const isAway =
-          failureOfServerError(error, url)?.reason === 'unreachable' && !denied.includes(codeOf(error))
+          failureOfServerError(error, url)?.reason === 'unreachable' && !denied.includes(errorCode(error))
         if (!isSafe || !isAway || performance.now() > until) throw error
         await pause(restartPauseMilliseconds)
       }
