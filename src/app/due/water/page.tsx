@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -8,13 +9,13 @@ import { lastWaterReading } from '@/data/queries/water'
 import { findDue } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { WaterForm } from '@/ui/due/WaterForm'
-import { formatDay } from '@/i18n/format'
 import { askTdsMeter, keepWater, putOff, tickOff } from '../actions'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('due.water.title')
 
 export default async function WaterPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -49,7 +50,7 @@ export default async function WaterPage() {
         {last && (
           <p className="mt-2 mb-0">
             {t('due.water.last', {
-              day: formatDay(last.at, now),
+              day: formats.day(last.at, now),
               before: last.beforePpm,
               after: last.afterPpm,
             })}

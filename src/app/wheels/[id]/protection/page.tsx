@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -10,7 +11,6 @@ import { listProducts } from '@/data/queries/cabinet'
 import { listReadings } from '@/data/queries/driving'
 import { listLooks } from '@/data/queries/looks'
 import { askForecast } from '@/services/askForecast'
-import { formatDay } from '@/i18n/format'
 import { LayerForm } from '@/ui/protection/LayerForm'
 import { LayerLife } from '@/ui/protection/LayerLife'
 import { LookRows } from '@/ui/protection/LookRows'
@@ -34,6 +34,7 @@ const checksAtFirst = 8
 const maxChecks = 1000
 
 export default async function ProtectionPage({ params, searchParams }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const { id } = await params
@@ -97,7 +98,7 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
               {lastReading
                 ? t('protection.odometer.last', {
                     kilometres: Math.round(lastReading.kilometres),
-                    day: formatDay(lastReading.at, now),
+                    day: formats.day(lastReading.at, now),
                   })
                 : t('protection.odometer.told', { kilometres: set.kilometresPerWeek })}
             </p>
