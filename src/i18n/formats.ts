@@ -1,7 +1,7 @@
 import { minorPerUnit } from '@/core/quantity/money'
 import { displayed } from '@/core/units/displayed'
-import type { English } from '@/core/units/region'
-import type { QuantityKind, UnitName } from '@/core/units/unit'
+import { bareUnit, type English } from '@/core/units/region'
+import { fromStored, type QuantityKind, type UnitName } from '@/core/units/unit'
 import { regionOfTag } from './regionTag'
 
 /** Symbols are the same in every language; a litre has a capital one in America. */
@@ -72,6 +72,16 @@ export class Formats {
   quantity(stored: number, kind: QuantityKind): string {
     const { value, unit, maxDecimals } = displayed(stored, kind, regionOfTag(this.tag))
     return `${this.number(value, maxDecimals)} ${this.symbol(unit)}`
+  }
+
+  /** A stored quantity as a number in the unit of `unitSymbol`, for charts. */
+  chartValue(stored: number, kind: QuantityKind): number {
+    return fromStored(stored, bareUnit(kind, regionOfTag(this.tag)))
+  }
+
+  /** The unit in which the person writes a kind. */
+  unitSymbol(kind: QuantityKind): string {
+    return this.symbol(bareUnit(kind, regionOfTag(this.tag)))
   }
 
   symbol(unit: UnitName): string {

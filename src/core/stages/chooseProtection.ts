@@ -223,8 +223,7 @@ export function chooseDressing(corner: Corner, job: Job): ProtectionPick {
   const wanted = services[job.service].protection === 'coat' ? [coating, ...dressings] : dressings
   const { choice, refused } = firstAllowed(wanted, ['tyre'], corner, job)
   // What keeps a coating off says nothing of why the tyre is not even dressed.
-  if (!choice)
-    return { choice, refused: firstAllowed(dressings, ['tyre'], corner, job).refused ?? refused }
+  if (!choice) return { choice, refused: firstAllowed(dressings, ['tyre'], corner, job).refused ?? refused }
   const against = job.methods.dressing === 'solvent' && choice.kind === 'tyreDressingWater'
   const why = against
     ? sentences(

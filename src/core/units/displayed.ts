@@ -29,6 +29,8 @@ function volume(millilitres: number, system: Region['units']['volume']): Display
     : { value: ounces, unit: ounce, maxDecimals: Math.abs(ounces) < 1 ? 2 : 1 }
 }
 
+const tenthsBelowMillimetres = 20
+
 const decimalsOf = {
   celsius: 0,
   fahrenheit: 0,
@@ -54,5 +56,8 @@ const decimalsOf = {
 export function displayed(stored: number, kind: QuantityKind, { units }: Region): Displayed {
   if (kind === 'volume') return volume(stored, units.volume)
   const unit = units[kind]
-  return { value: fromStored(stored, unit), unit, maxDecimals: decimalsOf[unit] }
+  const value = fromStored(stored, unit)
+  // Tread and small gaps are measured to tenths of a millimetre.
+  const isSmall = unit === 'millimetre' && Math.abs(value) < tenthsBelowMillimetres
+  return { value, unit, maxDecimals: isSmall ? 1 : decimalsOf[unit] }
 }

@@ -16,9 +16,10 @@ interface QuantityInputProps {
   /** As the form keeps it: a number in the stored unit, or what was typed and is none. */
   readonly value: StoredText
   readonly set: (stored: StoredText) => void
-  readonly isInvalid?: boolean
+  readonly isInvalid?: boolean | undefined
   /** Usual values, stored: a bare number that is usual only in one of the other units is asked about. */
-  readonly usual?: Pick<QuantityField, 'usual' | 'others'>
+  readonly usual?: Pick<QuantityField, 'usual' | 'others'> | undefined
+  readonly placeholder?: string | undefined
   readonly label?: string
   readonly required?: boolean
   readonly leave?: () => void
@@ -37,6 +38,7 @@ export function QuantityInput({
   set,
   isInvalid,
   usual,
+  placeholder,
   label,
   required,
   leave,
@@ -73,6 +75,7 @@ export function QuantityInput({
           inputMode="decimal"
           aria-label={label}
           value={text}
+          placeholder={placeholder}
           required={required}
           isInvalid={isInvalid}
           onChange={(event) => type(event.target.value)}

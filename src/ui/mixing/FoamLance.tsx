@@ -1,3 +1,4 @@
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useFormats } from '@/i18n/useFormats'
 import { saidProblems } from '@/i18n/saidProblems'
 import { useSay } from '@/i18n/useSay'
@@ -56,10 +57,10 @@ export function FoamLance({ washerLitresPerMinute, draw, setDraw }: FoamLancePro
         </div>
         <Form.Group controlId="calibrate-ml">
           <Form.Label>{t('mixing.lance.bottleMillilitres')}</Form.Label>
-          <Form.Control
-            inputMode="decimal"
+          <QuantityInput
+            kind="volume"
             value={calibration.millilitres}
-            onChange={(event) => setCalibration({ ...calibration, millilitres: event.target.value })}
+            set={(millilitres) => setCalibration({ ...calibration, millilitres })}
           />
         </Form.Group>
         <Form.Group controlId="calibrate-s">

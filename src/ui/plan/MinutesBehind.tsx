@@ -34,7 +34,7 @@ function wheelsByContact(
     )
     const text = t('plan.minutes.wheel', {
       spokes: spokeCount,
-      gap: Math.round(gap),
+      gap: formats.quantity(gap, 'length'),
       open: Math.round(openness * 100),
       hardware: hardwarePieces,
       factor: times(factor, formats),

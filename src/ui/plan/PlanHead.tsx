@@ -56,7 +56,9 @@ export function PlanHead(props: PlanHeadProps) {
               {t.rich('plan.head.product', { b: bold, money: formats.money(plan.costMinor, plan.currency) })}
             </span>
           </Cost>
-          <span>{t.rich('plan.head.water', { b: bold, litres: plan.waterLitres })}</span>
+          <span>
+            {t.rich('plan.head.water', { b: bold, volume: formats.volume(1000 * plan.waterLitres) })}
+          </span>
           <span>{t.rich('plan.head.hands', { b: bold, time: formatDuration(plan.operatorSeconds) })}</span>
           <span>{t(statusOf(props.current))}</span>
         </div>

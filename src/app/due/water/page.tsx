@@ -33,9 +33,9 @@ export default async function WaterPage() {
           <p className="lead-text">
             {filter
               ? t('due.water.filter', {
-                  litres: filter.resinLitres,
-                  hardness: filter.hardnessPpm,
-                  use: filter.litresPerVisit,
+                  resin: formats.volume(1000 * filter.resinLitres),
+                  hardness: formats.quantity(filter.hardnessPpm, 'hardness'),
+                  use: formats.volume(1000 * filter.litresPerVisit),
                 })
               : t('due.water.noFilter')}{' '}
             <Link href="/due">{t('due.everything')}</Link>
@@ -51,8 +51,8 @@ export default async function WaterPage() {
           <p className="mt-2 mb-0">
             {t('due.water.last', {
               day: formats.day(last.at, now),
-              before: last.beforePpm,
-              after: last.afterPpm,
+              before: formats.quantity(last.beforePpm, 'hardness'),
+              after: formats.quantity(last.afterPpm, 'hardness'),
             })}
           </p>
         )}

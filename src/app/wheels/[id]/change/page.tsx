@@ -58,7 +58,8 @@ export default async function ChangePage({ params }: Props) {
             day: formats.day(tyres.at, now),
             dateCode: tyres.dateCode || 'none',
             both: String(Boolean(tyres.dateCode) && tyres.treadMillimetres !== null),
-            tread: tyres.treadMillimetres === null ? 'none' : String(tyres.treadMillimetres),
+            tread:
+              tyres.treadMillimetres === null ? 'none' : formats.quantity(tyres.treadMillimetres, 'length'),
           })}
         </p>
       )}
@@ -75,7 +76,10 @@ export default async function ChangePage({ params }: Props) {
                   day: formats.day(change.at, now),
                   set: nameOf(change.mountedSetId),
                   stored: change.storedWhere || 'none',
-                  torque: change.torqueNewtonMetres === null ? 'none' : String(change.torqueNewtonMetres),
+                  torque:
+                    change.torqueNewtonMetres === null
+                      ? 'none'
+                      : formats.quantity(change.torqueNewtonMetres, 'torque'),
                 })}
               </span>
               {change.id === last?.id && (

@@ -97,10 +97,12 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
             <p className="mt-2 mb-0">
               {lastReading
                 ? t('protection.odometer.last', {
-                    kilometres: Math.round(lastReading.kilometres),
+                    distance: formats.quantity(lastReading.kilometres, 'distance'),
                     day: formats.day(lastReading.at, now),
                   })
-                : t('protection.odometer.told', { kilometres: set.kilometresPerWeek })}
+                : t('protection.odometer.told', {
+                    distance: formats.quantity(set.kilometresPerWeek, 'distance'),
+                  })}
             </p>
             <OdometerForm keep={keepReading.bind(null, id)} />
           </section>
