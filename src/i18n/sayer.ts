@@ -25,6 +25,9 @@ function quantityText(quantity: Quantity, { now, formats }: Speech): string {
   if ('litres' in quantity) return formats.volume(1000 * quantity.litres)
   if ('millimetres' in quantity) return formats.quantity(quantity.millimetres, 'length')
   if ('celsius' in quantity) return formats.quantity(quantity.celsius, 'temperature')
+  if ('kilometres' in quantity) return formats.quantity(quantity.kilometres, 'distance')
+  if ('bar' in quantity) return formats.quantity(quantity.bar, 'pressure')
+  if ('newtonMetres' in quantity) return formats.quantity(quantity.newtonMetres, 'torque')
   if ('share' in quantity) return `${Math.round(quantity.share * 100)} %`
   if ('dilution' in quantity) return sayDilution(quantity.dilution)
   if ('minor' in quantity) return formats.money(quantity.minor, quantity.currency)
@@ -66,7 +69,9 @@ function messageText({ key, values = {}, text }: Message, speech: Speech): strin
     name,
     typeof value === 'number' || value instanceof Date ? value : textOf(value, speech),
   ])
-  return (speech.t as (key: string, values: object) => string)(key, Object.fromEntries(texts))
+  const said = (speech.t as (key: string, values: object) => string)(key, Object.fromEntries(texts))
+  // The library answers with the key where a value is missing: a later version asks for one that was not stored.
+  return said === key && text !== undefined ? text : said
 }
 
 /** Says messages with a translator; a sentence that an earlier version stored is said as it stands. */
