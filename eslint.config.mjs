@@ -50,7 +50,7 @@ const inOrder = (root, levels) =>
 const coreZones = inOrder('./src/core', [
   ['message'],
   ['quantity', 'wheel', 'tyre', 'acts'],
-  ['wheel-geometry', 'estimates', 'dilution', 'finishes'],
+  ['wheel-geometry', 'estimates', 'dilution', 'finishes', 'units'],
   ['soils', 'protection', 'tools', 'methods', 'pace'],
   ['chemistry', 'visit-kinds'],
   ['conditions', 'efficacy'],

@@ -79,7 +79,10 @@ const schema = v.object({
     '',
   ),
   EVEN_SPOKE_STOPS_WITH_PARENT: flag,
-  EVEN_SPOKE_LANGUAGE: v.optional(v.picklist(['', 'en', 'en-XA'], 'Use en; en-XA is for tests.'), ''),
+  EVEN_SPOKE_LANGUAGE: v.optional(
+    v.picklist(['', 'en', 'en-GB', 'en-US', 'en-XA'], 'Use en, en-GB or en-US; en-XA is for tests.'),
+    '',
+  ),
   EVEN_SPOKE_WEATHER_URL: web('http://10.0.0.9/weather'),
   EVEN_SPOKE_THERMOMETER_URL: web('http://10.0.0.9/thermometer'),
   EVEN_SPOKE_TDS_URL: web('http://10.0.0.9/tds'),

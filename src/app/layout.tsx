@@ -1,4 +1,5 @@
 import { getLocale, getTranslations } from 'next-intl/server'
+import { plainLanguage } from '@/i18n/language'
 import { Words } from '@/i18n/Words'
 import '@fontsource/barlow-condensed/500.css'
 import '@fontsource/barlow-condensed/600.css'
@@ -38,7 +39,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const role = (await headers()).get(callerHeaders.role)
   return (
     <html
-      lang={await getLocale()}
+      lang={plainLanguage(await getLocale())}
       data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}
       suppressHydrationWarning
     >

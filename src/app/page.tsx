@@ -1,8 +1,8 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Plus } from 'lucide-react'
-import { formatDayOfWeek } from '@/i18n/format'
 import { isOwner } from '@/app/access'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
@@ -27,6 +27,7 @@ export const generateMetadata = titled('today.title')
 const dueShown = 7
 
 export default async function TodayPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -42,7 +43,7 @@ export default async function TodayPage() {
       <Live topics={['job', 'due', 'stock', 'sets']} />
       <header className="place-head">
         <div>
-          <h1>{formatDayOfWeek(now, 'long')}</h1>
+          <h1>{formats.dayOfWeek(now, 'long')}</h1>
           <p className="lead-text">
             {jobs.length === 0
               ? t('today.lead.noJobs')

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { formatClock, formatDuration, formatDwell, formatMillilitres, formatMoney } from './format'
+import { formatClock, formatDuration, formatDwell } from './format'
 
 test.each([
   [45, '45 s'],
@@ -16,17 +16,6 @@ test.each([
   [0, '0:00'],
   [-38, '−0:38'],
 ])('a clock at %i reads %s', (seconds, text) => expect(formatClock(seconds)).toBe(text))
-
-test.each([
-  [310, 'EUR', '€3.10'],
-  [310, 'JPY', '¥310'],
-])('%i minor units of %s', (minor, currency, text) => expect(formatMoney(minor, currency)).toBe(text))
-
-test.each([
-  [12.5, '12.5 ml'],
-  [220.4, '220 ml'],
-  [1250, '1.25 l'],
-])('%d ml', (millilitres, text) => expect(formatMillilitres(millilitres)).toBe(text))
 
 test.each([
   [45, '45 s'],

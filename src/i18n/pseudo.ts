@@ -1,5 +1,4 @@
-import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser'
-import { printAST } from '@formatjs/icu-messageformat-parser/printer.js'
+import { withLiterals } from './literals'
 
 const accents: Readonly<Record<string, string>> = {
   a: 'á',
@@ -24,27 +23,5 @@ const longer = (text: string): string =>
     return word.length > 2 ? marked + '~'.repeat(Math.ceil(word.length / 3)) : marked
   })
 
-function pseudoElement(element: MessageFormatElement): MessageFormatElement {
-  switch (element.type) {
-    case TYPE.literal:
-      return { ...element, value: longer(element.value) }
-    case TYPE.tag:
-      return { ...element, children: element.children.map(pseudoElement) }
-    case TYPE.plural:
-    case TYPE.select:
-      return {
-        ...element,
-        options: Object.fromEntries(
-          Object.entries(element.options).map(([name, option]) => [
-            name,
-            { ...option, value: option.value.map(pseudoElement) },
-          ]),
-        ),
-      }
-    default:
-      return element
-  }
-}
-
 /** A message in the language of the tests: `Save` is `⟦Sávé~~⟧`. */
-export const pseudoMessage = (message: string): string => `⟦${printAST(parse(message).map(pseudoElement))}⟧`
+export const pseudoMessage = (message: string): string => `⟦${withLiterals(message, longer)}⟧`

@@ -1,7 +1,8 @@
 import { createFormatter, createTranslator } from 'use-intl/core'
 import { sayDilution } from '@/core/dilution'
 import type { Message, Quantity, Said, Sayable } from '@/core/message/message'
-import { formatDay, formatDuration, formatDwell, formatMillilitres, formatMoney } from './format'
+import { formatDuration, formatDwell } from './format'
+import { formatsOf, type Formats } from './formats'
 import type { Language } from './language'
 import type { Messages } from './messages'
 import type { Translator } from './translator'
@@ -11,22 +12,26 @@ export type Say = (said: Said) => string
 
 interface Speech {
   readonly t: Translator
+  readonly formats: Formats
   readonly list: (parts: readonly string[], kind: 'conjunction' | 'disjunction') => string
   /** A day of another year is said with its year. */
   readonly now: Date
 }
 
-function quantityText(quantity: Quantity, { now }: Speech): string {
+function quantityText(quantity: Quantity, { now, formats }: Speech): string {
   if ('seconds' in quantity) return formatDuration(quantity.seconds)
   if ('dwellSeconds' in quantity) return formatDwell(quantity.dwellSeconds)
-  if ('millilitres' in quantity) return formatMillilitres(quantity.millilitres)
-  if ('litres' in quantity) return formatMillilitres(1000 * quantity.litres)
-  if ('millimetres' in quantity) return `${Math.round(quantity.millimetres)} mm`
-  if ('celsius' in quantity) return `${Math.round(quantity.celsius)} °C`
+  if ('millilitres' in quantity) return formats.volume(quantity.millilitres)
+  if ('litres' in quantity) return formats.volume(1000 * quantity.litres)
+  if ('millimetres' in quantity) return formats.quantity(quantity.millimetres, 'length')
+  if ('celsius' in quantity) return formats.quantity(quantity.celsius, 'temperature')
+  if ('kilometres' in quantity) return formats.quantity(quantity.kilometres, 'distance')
+  if ('bar' in quantity) return formats.quantity(quantity.bar, 'pressure')
+  if ('newtonMetres' in quantity) return formats.quantity(quantity.newtonMetres, 'torque')
   if ('share' in quantity) return `${Math.round(quantity.share * 100)} %`
   if ('dilution' in quantity) return sayDilution(quantity.dilution)
-  if ('minor' in quantity) return formatMoney(quantity.minor, quantity.currency)
-  return formatDay(quantity.day, now)
+  if ('minor' in quantity) return formats.money(quantity.minor, quantity.currency)
+  return formats.day(quantity.day, now)
 }
 
 const isList = (value: Sayable): value is readonly Sayable[] => Array.isArray(value)
@@ -64,7 +69,9 @@ function messageText({ key, values = {}, text }: Message, speech: Speech): strin
     name,
     typeof value === 'number' || value instanceof Date ? value : textOf(value, speech),
   ])
-  return (speech.t as (key: string, values: object) => string)(key, Object.fromEntries(texts))
+  const said = (speech.t as (key: string, values: object) => string)(key, Object.fromEntries(texts))
+  // The library answers with the key where a value is missing: a later version asks for one that was not stored.
+  return said === key && text !== undefined ? text : said
 }
 
 /** Says messages with a translator; a sentence that an earlier version stored is said as it stands. */
@@ -78,6 +85,7 @@ export function sayerOf(locale: Language, messages: Messages, now: Date): Say {
   const format = createFormatter({ locale })
   return sayer({
     t: createTranslator({ locale, messages }) as Translator,
+    formats: formatsOf(locale),
     list: (parts, type) => format.list(parts, { type }),
     now,
   })

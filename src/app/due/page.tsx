@@ -1,9 +1,10 @@
+import type { Formats } from '@/i18n/formats'
+import { getFormats } from '@/i18n/getFormats'
 import type { Translator } from '@/i18n/translator'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { endOfWeek, isSameMonth } from 'date-fns'
-import { formatMonth } from '@/i18n/format'
 import { Live } from '@/app/_parts/Live'
 import { dueKinds, surenesses } from '@/core/due/dueItem'
 import { database } from '@/data/connection'
@@ -50,12 +51,12 @@ const addressOf = (query: DueQuery, from: number): string => {
   return `/due?${new URLSearchParams(asked).toString()}`
 }
 
-function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator): string {
+function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator, formats: Formats): string {
   if (by === 'vehicle') return item.setName ? `${item.vehicleName}, ${item.setName}` : item.vehicleName
   const how = pressing(item, now)
   if (how === 'over' || how === 'now' || how === 'missed') return t('due.groups.now')
   if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return t('due.groups.thisWeek')
-  return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : formatMonth(item.at, 'long', true)
+  return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : formats.month(item.at, 'long', true)
 }
 
 function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T[]][] {
@@ -65,6 +66,7 @@ function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T
 }
 
 export default async function DuePage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const now = currentTime()
@@ -103,7 +105,7 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
       )}
       {page.isAnythingDue && count === 0 && <p className="py-3">{t('due.noMatch')}</p>}
       {from === 0 && <VisitsTogether visits={page.together} count={page.togetherCount} />}
-      {grouped(rows, (item) => groupTitle(item, query, now, t)).map(([title, group], at) => (
+      {grouped(rows, (item) => groupTitle(item, query, now, t, formats)).map(([title, group], at) => (
         <section key={title} className="month-head">
           <div className="section-head">
             <h2>{title}</h2>

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -10,7 +11,6 @@ import { listFullBottles } from '@/data/queries/bottles'
 import { listProducts } from '@/data/queries/cabinet'
 import { readSettings } from '@/data/queries/settings'
 import { MixingBench } from '@/ui/mixing/MixingBench'
-import { formatAgo, formatMillilitres } from '@/i18n/format'
 import { keepBottle, markEmpty } from './actions'
 import { ActionButton } from '@/ui/form/ActionButton'
 
@@ -22,6 +22,7 @@ export default async function BenchPage({
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>
 }) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const { product } = await searchParams
@@ -73,14 +74,14 @@ export default async function BenchPage({
                     <br />
                     <span className="soft">
                       {writeDilution({ from: bottle.fraction, to: bottle.fraction }, settings.dilutionStyle)},{' '}
-                      {formatMillilitres(bottle.totalMillilitres)}
+                      {formats.volume(bottle.totalMillilitres)}
                       {bottle.mixedBy && t('mixing.bottles.by', { person: bottle.mixedBy })}
                     </span>
                   </div>
                   <div className={`when${days > oldDays ? ' is-topUp' : ''}`}>
                     {days > oldDays
-                      ? t('mixing.bottles.old', { ago: formatAgo(bottle.mixedAt, now) })
-                      : formatAgo(bottle.mixedAt, now)}
+                      ? t('mixing.bottles.old', { ago: formats.ago(bottle.mixedAt, now) })
+                      : formats.ago(bottle.mixedAt, now)}
                   </div>
                   <ActionButton
                     action={markEmpty.bind(null, bottle.id)}

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -5,7 +6,6 @@ import { Plus } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { countWheelSets, listWheelSets } from '@/data/queries/wheelSets'
-import { formatAgo } from '@/i18n/format'
 import { drawnWheels } from '@/ui/wheel-drawing/drawnWheel'
 import { WheelDrawing } from '@/ui/wheel-drawing/WheelDrawing'
 import { Pager } from '@/ui/Pager'
@@ -19,6 +19,7 @@ export const generateMetadata = titled('wheels.title')
 const setsShown = 18
 
 export default async function WheelsPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const params = await searchParams
@@ -83,7 +84,7 @@ export default async function WheelsPage({ searchParams }: { searchParams: Promi
                 </p>
                 <p className="soft">
                   {set.lastVisitAt
-                    ? t('wheels.lastVisit', { ago: formatAgo(set.lastVisitAt, now) })
+                    ? t('wheels.lastVisit', { ago: formats.ago(set.lastVisitAt, now) })
                     : t('wheels.noVisit')}
                 </p>
               </div>

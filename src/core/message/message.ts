@@ -9,6 +9,9 @@ export type Quantity =
   | { readonly litres: number }
   | { readonly millimetres: number }
   | { readonly celsius: number }
+  | { readonly kilometres: number }
+  | { readonly bar: number }
+  | { readonly newtonMetres: number }
   /** 0 to 1; said in percent. */
   | { readonly share: number }
   /** Share of concentrate, 0 to 1; said as a ratio. */

@@ -10,6 +10,6 @@ export function tooMuchPressure(job: Job): Shortfall[] {
   return rules.map(({ reason }) => ({
     corners: job.corners.map(({ position }) => position),
     text: reason,
-    fix: message('reasons.cabinet.pressureFix', { bar: job.equipment.pressureBar }),
+    fix: message('reasons.cabinet.pressureFix', { pressure: { bar: job.equipment.pressureBar } }),
   }))
 }

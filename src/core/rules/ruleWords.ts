@@ -69,7 +69,7 @@ const amountsOf = (rule: Rule): Said[] => [
   rule.pressureAboveBar !== undefined &&
     (rule.pressureAboveBar === 0
       ? message('rules.about.underJet')
-      : message('rules.about.pressure', { bar: rule.pressureAboveBar })),
+      : message('rules.about.pressure', { limit: { bar: rule.pressureAboveBar } })),
 ]
 
 function aboveOf(celsius: number, isReckoned: boolean | undefined): Message {

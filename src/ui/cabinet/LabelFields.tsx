@@ -45,6 +45,7 @@ export function LabelFields({ values, isNew, currency, change, fixOf }: LabelFie
       id={name}
       label={label}
       mode="decimal"
+      {...(name === 'packMillilitres' || name === 'stockMillilitres' ? { quantity: 'volume' } : {})}
       value={values[name]}
       set={(text) => change({ [name]: text })}
       fix={fixOf(...paths)}

@@ -1,6 +1,7 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { MovementKind } from '@/core/chemistry/stockMovement'
-import { formatDay, formatMillilitres } from '@/i18n/format'
 
 interface ShownMovement {
   readonly id: string
@@ -11,8 +12,8 @@ interface ShownMovement {
   readonly note: string
 }
 
-const signed = (millilitres: number): string =>
-  `${millilitres < 0 ? '−' : '+'}${formatMillilitres(Math.abs(millilitres))}`
+const signed = (millilitres: number, formats: Formats): string =>
+  `${millilitres < 0 ? '−' : '+'}${formats.volume(Math.abs(millilitres))}`
 
 /** The last movements of a product's stock, the newest first. */
 export function Movements({
@@ -22,6 +23,7 @@ export function Movements({
   readonly movements: readonly ShownMovement[]
   readonly now: Date
 }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -29,13 +31,13 @@ export function Movements({
       {movements.map(({ id, at, kind, millilitres, leftMillilitres, note }) => (
         <li key={id} className="row-item stock-row">
           <span>
-            <span className="number">{formatDay(at, now)}</span> {t(`terms.movement.${kind}`)}
+            <span className="number">{formats.day(at, now)}</span> {t(`terms.movement.${kind}`)}
             {note && <span className="soft">, {note}</span>}
           </span>
           <span className="number">
             {t('cabinet.stock.movement', {
-              change: signed(millilitres),
-              left: formatMillilitres(leftMillilitres),
+              change: signed(millilitres, formats),
+              left: formats.volume(leftMillilitres),
             })}
           </span>
         </li>

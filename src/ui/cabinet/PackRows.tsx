@@ -1,3 +1,4 @@
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { ProductValues } from './productValues'
@@ -23,13 +24,12 @@ export function PackRows({ packs, currency, change, fixOf }: PackRowsProps) {
     <>
       {packs.map((pack, index) => (
         <div key={index} className="pack-row">
-          <Form.Control
-            aria-label={t('cabinet.product.packs.size', { number: index + 2 })}
-            placeholder={t('common.millilitres')}
-            inputMode="decimal"
+          <QuantityInput
+            kind="volume"
+            label={t('cabinet.product.packs.size', { number: index + 2 })}
             value={pack.millilitres}
             isInvalid={fixOf(`otherPacks[${index}].millilitres`) !== undefined}
-            onChange={(event) => set(index, { millilitres: event.target.value })}
+            set={(millilitres) => set(index, { millilitres })}
           />
           <Form.Control
             aria-label={t('cabinet.product.packs.price', { number: index + 2 })}

@@ -1,3 +1,4 @@
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { familyOf } from '@/core/chemistry/families'
@@ -6,7 +7,6 @@ import { isRunningOut, stockShare } from '@/core/chemistry/stockLeft'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import { Link } from '@/ui/Link'
-import { formatMillilitres, formatMoney } from '@/i18n/format'
 import { pathOfId } from './idPath'
 
 interface ProductRowsProps {
@@ -21,6 +21,7 @@ const mildness = (product: Product, t: Translator): string =>
 
 /** The products that plans choose from: what each is, how it is used, and how much of it is left. */
 export function ProductRows({ products, currency, dilutionStyle, estimates }: ProductRowsProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -47,10 +48,10 @@ export function ProductRows({ products, currency, dilutionStyle, estimates }: Pr
             />
           </div>
           <div className="number">
-            {formatMillilitres(product.stockMillilitres)}
+            {formats.volume(product.stockMillilitres)}
             <br />
             <span className="soft">
-              {formatMoney(product.packPriceMinor, currency)} / {formatMillilitres(product.packMillilitres)}
+              {formats.money(product.packPriceMinor, currency)} / {formats.volume(product.packMillilitres)}
             </span>
           </div>
         </li>

@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -65,13 +66,7 @@ export function StockForm({ packMillilitres, keep }: StockFormProps) {
       </Form.Group>
       <Form.Group controlId="amount">
         <Form.Label>{t(`cabinet.stock.kinds.${kind}.amount`)}</Form.Label>
-        <Form.Control
-          inputMode="decimal"
-          autoComplete="off"
-          value={amount}
-          isInvalid={problem !== undefined}
-          onChange={(event) => setAmount(event.target.value)}
-        />
+        <QuantityInput kind="volume" value={amount} set={setAmount} isInvalid={problem !== undefined} />
         <Form.Control.Feedback type="invalid">{problem?.fix}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="movement-note">

@@ -1,6 +1,6 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
-import { formatMillilitres, formatMoney } from '@/i18n/format'
 
 interface ToOrderProps {
   readonly products: readonly Product[]
@@ -9,6 +9,7 @@ interface ToOrderProps {
 
 /** What is running out, with the price of the next pack. */
 export function ToOrder({ products, currency }: ToOrderProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -26,9 +27,9 @@ export function ToOrder({ products, currency }: ToOrderProps) {
               <span>{product.name}</span>
               <span className="number">
                 {t('cabinet.toOrder.line', {
-                  stock: formatMillilitres(product.stockMillilitres),
-                  price: formatMoney(product.packPriceMinor, currency),
-                  pack: formatMillilitres(product.packMillilitres),
+                  stock: formats.volume(product.stockMillilitres),
+                  price: formats.money(product.packPriceMinor, currency),
+                  pack: formats.volume(product.packMillilitres),
                 })}
               </span>
             </li>

@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import { Link } from '@/ui/Link'
 import { useState } from 'react'
@@ -92,11 +93,11 @@ export function ToolForm({ tool, version, save }: ToolFormProps) {
         {measures.map((name) => (
           <Form.Group key={name} controlId={name}>
             <Form.Label>{t(`cabinet.tool.${name}.label`)}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
+            <QuantityInput
+              kind="length"
               value={values[name]}
               isInvalid={fixOf(name) !== undefined}
-              onChange={(event) => setValues({ ...values, [name]: event.target.value })}
+              set={(text) => setValues({ ...values, [name]: text })}
             />
             <Form.Control.Feedback type="invalid">{fixOf(name)}</Form.Control.Feedback>
             <Form.Text>{t(`cabinet.tool.${name}.hint`)}</Form.Text>

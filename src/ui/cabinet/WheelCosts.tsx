@@ -1,8 +1,8 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { comparedSoils, type CleanWheelCost, type ComparedSoil } from '@/core/cost/cleanWheelCost'
 import { writeDilution, type DilutionStyle } from '@/core/dilution'
 import { Link } from '@/ui/Link'
-import { formatMillilitres, formatSmallMoney } from '@/i18n/format'
 
 /** Dearer ones are no choice any more. */
 const shown = 14
@@ -16,6 +16,7 @@ interface WheelCostsProps {
 
 /** What one clean wheel costs with each product and pack, on one soil. */
 export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -45,16 +46,16 @@ export function WheelCosts({ costs, soil, currency, dilutionStyle }: WheelCostsP
               <br />
               <span className="soft">
                 {t('cabinet.costs.line', {
-                  pack: formatMillilitres(one.packMillilitres),
+                  pack: formats.volume(one.packMillilitres),
                   dilution: writeDilution({ from: one.fraction, to: one.fraction }, dilutionStyle),
                   count: one.rounds,
                 })}
               </span>
             </span>
             <span className="number">
-              {formatSmallMoney(one.costMinor, currency)}
+              {formats.smallMoney(one.costMinor, currency)}
               <br />
-              <span className="soft">{formatMillilitres(one.concentrateMillilitres)}</span>
+              <span className="soft">{formats.volume(one.concentrateMillilitres)}</span>
             </span>
           </li>
         ))}

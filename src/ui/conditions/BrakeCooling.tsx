@@ -1,5 +1,8 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
+import { useFormats } from '@/i18n/useFormats'
+import { usualBrakes } from './usualTemperatures'
 import { saidProblems } from '@/i18n/saidProblems'
 import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
@@ -25,6 +28,7 @@ const readingFields = ['firstCelsius', 'secondCelsius', 'minutesApart'] as const
 export function BrakeCooling({ conditions, positions, okCelsius, change }: BrakeCoolingProps) {
   const t = useTranslations()
   const say = useSay()
+  const formats = useFormats()
 
   const [position, setPosition] = useState<Position>(positions[0] ?? 'frontLeft')
   const [texts, setTexts] = useState({ firstCelsius: '', secondCelsius: '', minutesApart: '' })
@@ -56,12 +60,22 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
         {readingFields.map((key) => (
           <Form.Group key={key} controlId={`brake-${key}`}>
             <Form.Label>{t(`conditions.brakes.${key}`)}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={texts[key]}
-              isInvalid={fixOf(key) !== undefined}
-              onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
-            />
+            {key === 'minutesApart' ? (
+              <Form.Control
+                inputMode="decimal"
+                value={texts[key]}
+                isInvalid={fixOf(key) !== undefined}
+                onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
+              />
+            ) : (
+              <QuantityInput
+                kind="temperature"
+                usual={usualBrakes}
+                value={texts[key]}
+                isInvalid={fixOf(key) !== undefined}
+                set={(text) => setTexts({ ...texts, [key]: text })}
+              />
+            )}
             <Form.Control.Feedback type="invalid">{fixOf(key)}</Form.Control.Feedback>
           </Form.Group>
         ))}
@@ -71,7 +85,7 @@ export function BrakeCooling({ conditions, positions, okCelsius, change }: Brake
           ? cooling.value.waitMinutes === 0
             ? t('conditions.brakes.cool')
             : t('conditions.brakes.coolIn', {
-                limit: okCelsius,
+                limit: formats.quantity(okCelsius, 'temperature'),
                 minutes: Math.ceil(cooling.value.waitMinutes),
               })
           : fixOf('okCelsius')}

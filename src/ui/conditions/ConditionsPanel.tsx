@@ -1,5 +1,9 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
+import { QuantityInput } from '@/ui/form/QuantityInput'
+import type { QuantityKind } from '@/core/units/unit'
+import { usualAir } from './usualTemperatures'
 import { DateField } from '../form/DateField'
 import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
@@ -50,6 +54,11 @@ const pauseMilliseconds = 450
 
 const fields = ['airCelsius', 'humidityPercent', 'windKilometresPerHour', 'cloudPercent'] as const
 
+const kinds: Partial<Record<(typeof fields)[number], QuantityKind>> = {
+  airCelsius: 'temperature',
+  windKilometresPerHour: 'speed',
+}
+
 const localTime = (instant: string | undefined): string => {
   if (!instant) return ''
   const at = new Date(instant)
@@ -61,6 +70,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
   'use memo'
   const t = useTranslations()
   const say = useSay()
+  const formats = useFormats()
 
   const { conditions, people, positions, timings, okCelsius, devices, change, setPeople } = props
   const [draft, setDraft] = useState<Record<string, string>>({})
@@ -130,7 +140,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
     setSaid(
       t('conditions.measured', {
         wheel: t(`terms.position.${position}`),
-        celsius,
+        temperature: formats.quantity(celsius, 'temperature'),
         simulated: String(isSimulated),
       }),
     )
@@ -148,13 +158,24 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
           {fields.map((key) => (
             <Form.Group key={key} controlId={`condition-${key}`}>
               <Form.Label>{t(`conditions.fields.${key}`)}</Form.Label>
-              <Form.Control
-                inputMode="decimal"
-                value={textOf(key, conditions[key])}
-                isInvalid={fixOf(key) !== undefined}
-                onChange={(event) => type(key, event.target.value)}
-                onBlur={passOn}
-              />
+              {kinds[key] ? (
+                <QuantityInput
+                  kind={kinds[key]}
+                  usual={key === 'airCelsius' ? usualAir : undefined}
+                  value={textOf(key, conditions[key])}
+                  isInvalid={fixOf(key) !== undefined}
+                  set={(text) => type(key, text)}
+                  leave={passOn}
+                />
+              ) : (
+                <Form.Control
+                  inputMode="decimal"
+                  value={textOf(key, conditions[key])}
+                  isInvalid={fixOf(key) !== undefined}
+                  onChange={(event) => type(key, event.target.value)}
+                  onBlur={passOn}
+                />
+              )}
               <Form.Control.Feedback type="invalid">{fixOf(key)}</Form.Control.Feedback>
             </Form.Group>
           ))}

@@ -1,5 +1,6 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import {
   Chart,
@@ -31,12 +32,14 @@ interface CoolingCurveProps {
 export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps) {
   const { secondCelsius, airCelsius, okCelsius, cooling } = props
   const t = useTranslations()
+  const formats = useFormats()
   useThemeRepaint()
+  const inUnit = (celsius: number): number => formats.chartValue(celsius, 'temperature')
   const until = Math.ceil(cooling.waitMinutes * 1.25)
   const ink = colourOf('--ink-soft')
   const points = Array.from({ length: 41 }, (_, at) => {
     const minutes = (until * at) / 40
-    return { x: minutes, y: coolingCelsius(secondCelsius, airCelsius, cooling.tauMinutes, minutes) }
+    return { x: minutes, y: inUnit(coolingCelsius(secondCelsius, airCelsius, cooling.tauMinutes, minutes)) }
   })
   const options: ChartOptions<'line'> = {
     maintainAspectRatio: false,
@@ -47,8 +50,8 @@ export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps)
         annotations: {
           cool: {
             type: 'line',
-            yMin: okCelsius,
-            yMax: okCelsius,
+            yMin: inUnit(okCelsius),
+            yMax: inUnit(okCelsius),
             borderColor: colourOf('--water'),
             borderWidth: 2,
             borderDash: [6, 4],
@@ -65,7 +68,7 @@ export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps)
         grid: { display: false },
       },
       y: {
-        title: { display: true, text: '°C', color: ink },
+        title: { display: true, text: formats.unitSymbol('temperature'), color: ink },
         ticks: { color: ink },
         grid: { color: colourOf('--line') },
       },
@@ -76,7 +79,7 @@ export const CoolingCurve = memo(function CoolingCurve(props: CoolingCurveProps)
       <Line
         role="img"
         aria-label={t('conditions.brakes.curve', {
-          limit: okCelsius,
+          limit: formats.quantity(okCelsius, 'temperature'),
           minutes: Math.ceil(cooling.waitMinutes),
         })}
         data={{

@@ -1,7 +1,7 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
-import { formatFullDay, formatTimeOfDay } from '@/i18n/format'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -28,6 +28,7 @@ interface CalendarPanelProps {
 
 /** The address to subscribe to, a new one for it, and a simulated calendar that shows what it gets. */
 export function CalendarPanel({ path, renew, fetchIt }: CalendarPanelProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const [got, setGot] = useState<readonly GotEvent[] | null>(null)
@@ -82,7 +83,7 @@ export function CalendarPanel({ path, renew, fetchIt }: CalendarPanelProps) {
                   <p className="soft">{description}</p>
                 </div>
                 <span className="when">
-                  {allDay ? formatFullDay(start) : `${formatFullDay(start)}, ${formatTimeOfDay(start)}`}
+                  {allDay ? formats.fullDay(start) : `${formats.fullDay(start)}, ${formats.timeOfDay(start)}`}
                 </span>
               </li>
             ))}

@@ -1,10 +1,11 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { differenceInCalendarDays } from 'date-fns'
 import { Link } from '@/ui/Link'
 import type { DueItem } from '@/core/due/dueItem'
-import { formatDay, formatMonth, formatTimeOfDay, formatWeekday } from '@/i18n/format'
 import { DueActions, type DueActionsProps } from './DueActions'
 import { monthsOnAxis, placeOnAxis } from './dueAxis'
 
@@ -28,25 +29,25 @@ export function pressing(
   return kind === 'renewal' || days < -soonDays ? 'over' : 'now'
 }
 
-const whenText = (item: DueItem, now: Date, t: Translator): string => {
+const whenText = (item: DueItem, now: Date, t: Translator, formats: Formats): string => {
   const days = differenceInCalendarDays(item.at, now)
   if (item.kind === 'cureOver')
     return days === 0
-      ? formatTimeOfDay(item.at)
-      : `${formatWeekday(item.at, 'short')} ${formatTimeOfDay(item.at)}`
+      ? formats.timeOfDay(item.at)
+      : `${formats.weekday(item.at, 'short')} ${formats.timeOfDay(item.at)}`
   if (item.isMissed) return t('due.missed')
   if (days < 0) return t('due.overdue', { days: -days })
   return days === 0
     ? t('due.today')
     : days < soonDays
-      ? formatWeekday(item.at, 'long')
-      : formatDay(item.at, now)
+      ? formats.weekday(item.at, 'long')
+      : formats.day(item.at, now)
 }
 
 /** From when to when it may fall due, and how sure that is; a date that is known says nothing more. */
-function rangeText({ band, sureness }: DueItem, now: Date, t: Translator): string {
+function rangeText({ band, sureness }: DueItem, now: Date, t: Translator, formats: Formats): string {
   if (!band) return sureness === 'sure' ? '' : t(`due.sureness.${sureness}`)
-  const [from, to] = [formatDay(band.from, now), formatDay(band.until, now)]
+  const [from, to] = [formats.day(band.from, now), formats.day(band.until, now)]
   const range = from === to ? from : t('due.range', { from, to })
   return sureness === 'sure'
     ? range
@@ -55,6 +56,7 @@ function rangeText({ band, sureness }: DueItem, now: Date, t: Translator): strin
 
 /** The bar of one due thing: what it lies between, and the day itself. */
 function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const at = placeOnAxis(item.at, now)
@@ -64,7 +66,10 @@ function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
     <div
       className={`due-bar is-${pressing(item, now)} is-${item.sureness}`}
       role="img"
-      aria-label={t('due.bar.label', { day: formatDay(item.at, now), range: rangeText(item, now, t) })}
+      aria-label={t('due.bar.label', {
+        day: formats.day(item.at, now),
+        range: rangeText(item, now, t, formats),
+      })}
     >
       <i className="due-today" style={{ left: `${placeOnAxis(now, now) * 100}%` }} />
       <i className="due-band" style={{ left: `${from * 100}%`, width: `${(until - from) * 100}%` }} />
@@ -75,6 +80,7 @@ function DueBar({ item, now }: { readonly item: DueItem; readonly now: Date }) {
 
 /** The months over the bars. */
 export function DueAxis({ now }: { readonly now: Date }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -84,7 +90,7 @@ export function DueAxis({ now }: { readonly now: Date }) {
         <b style={{ left: `${placeOnAxis(now, now) * 100}%` }}>{t('due.bar.now')}</b>
         {monthsOnAxis(now).map((month) => (
           <span key={month.getTime()} style={{ left: `${placeOnAxis(month, now) * 100}%` }}>
-            {formatMonth(month, 'short')}
+            {formats.month(month, 'short')}
           </span>
         ))}
       </div>
@@ -105,6 +111,7 @@ interface DueRowsProps {
 
 /** Rows of what is due: whose, what, why, its bar on the axis of the coming months, and what to do about it. */
 export function DueRows({ items, now, named = true, short = false, actions }: DueRowsProps) {
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
   return (
@@ -133,8 +140,8 @@ export function DueRows({ items, now, named = true, short = false, actions }: Du
           </div>
           {!short && <DueBar item={item} now={now} />}
           <div className={`when is-${pressing(item, now)}`}>
-            {whenText(item, now, t)}
-            <small>{rangeText(item, now, t)}</small>
+            {whenText(item, now, t, formats)}
+            <small>{rangeText(item, now, t, formats)}</small>
           </div>
           {actions && <DueActions item={item} actions={actions} />}
         </li>

@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -54,21 +55,11 @@ export function WaterForm({ ask, keep }: WaterFormProps) {
       </Button>
       <Form.Group controlId="before-ppm">
         <Form.Label>{t('due.water.before')}</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          required
-          value={before}
-          onChange={(event) => setBefore(event.target.value)}
-        />
+        <QuantityInput kind="hardness" required value={before} set={setBefore} />
       </Form.Group>
       <Form.Group controlId="after-ppm">
         <Form.Label>{t('due.water.after')}</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          required
-          value={after}
-          onChange={(event) => setAfter(event.target.value)}
-        />
+        <QuantityInput kind="hardness" required value={after} set={setAfter} />
       </Form.Group>
       <Button type="submit" disabled={busy}>
         {t('due.water.save')}

@@ -1,8 +1,9 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { currentTime } from '@/clock'
 import { isSameDay } from 'date-fns'
-import { formatWeekday } from '@/i18n/format'
 import { formatDuration } from '@/i18n/format'
 
 interface WeekLoadProps {
@@ -19,11 +20,16 @@ const tallest = 58
 
 /** The minutes of the coming days: planned below, what falls due above. */
 export function WeekLoad({ days }: WeekLoadProps) {
+  const formats = useFormats()
   const t = useTranslations()
   const most = Math.max(fullDay, ...days.map(({ plannedMinutes, dueMinutes }) => plannedMinutes + dueMinutes))
   const height = (minutes: number): string => `${(minutes / most) * tallest}px`
   return (
-    <div className="week-load" role="img" aria-label={days.map((day) => dayWords(day, t)).join('; ')}>
+    <div
+      className="week-load"
+      role="img"
+      aria-label={days.map((day) => dayWords(day, t, formats)).join('; ')}
+    >
       {days.map((load) => (
         <div key={load.day.getTime()} aria-hidden>
           <span className="number">
@@ -32,7 +38,7 @@ export function WeekLoad({ days }: WeekLoadProps) {
           </span>
           <i className="is-due" style={{ height: height(load.dueMinutes) }} />
           <i style={{ height: height(load.plannedMinutes) }} />
-          {isSameDay(load.day, currentTime()) ? t('today.week.today') : formatWeekday(load.day, 'short')}
+          {isSameDay(load.day, currentTime()) ? t('today.week.today') : formats.weekday(load.day, 'short')}
         </div>
       ))}
     </div>
@@ -42,5 +48,6 @@ export function WeekLoad({ days }: WeekLoadProps) {
 const dayWords = (
   { day, plannedMinutes, dueMinutes }: WeekLoadProps['days'][number],
   t: Translator,
+  formats: Formats,
 ): string =>
-  t('today.week.day', { day: formatWeekday(day, 'long'), planned: plannedMinutes, due: dueMinutes })
+  t('today.week.day', { day: formats.weekday(day, 'long'), planned: plannedMinutes, due: dueMinutes })

@@ -1,3 +1,6 @@
+import type { QuantityField } from '@/core/units/readQuantity'
+import type { QuantityKind } from '@/core/units/unit'
+import { QuantityInput } from './QuantityInput'
 import Form from 'react-bootstrap/Form'
 
 interface TextFieldProps {
@@ -9,6 +12,9 @@ interface TextFieldProps {
   readonly fix?: string | undefined
   /** Keys that a phone shows; absent: letters. */
   readonly mode?: 'numeric' | 'decimal'
+  /** A quantity, in any unit; `value` is kept as `QuantityInput` keeps it. */
+  readonly quantity?: QuantityKind
+  readonly usual?: Pick<QuantityField, 'usual' | 'others'>
   readonly placeholder?: string
   readonly maxLength?: number
   readonly hint?: string
@@ -17,20 +23,33 @@ interface TextFieldProps {
 
 /** A line of text with its label, and what is wrong with it. */
 export function TextField(props: TextFieldProps) {
-  const { id, label, value, set, fix, mode, placeholder, maxLength, hint, className } = props
+  const { id, label, value, set, fix, mode, quantity, usual, placeholder, maxLength, hint, className } = props
   return (
     <Form.Group controlId={id} className={className}>
       <Form.Label>{label}</Form.Label>
-      <Form.Control
-        value={value}
-        inputMode={mode}
-        autoComplete="off"
-        placeholder={placeholder}
-        maxLength={maxLength}
-        isInvalid={fix !== undefined}
-        onChange={(event) => set(event.target.value)}
-      />
-      <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
+      {quantity ? (
+        <QuantityInput
+          kind={quantity}
+          value={value}
+          placeholder={placeholder}
+          usual={usual}
+          isInvalid={fix !== undefined}
+          set={set}
+        />
+      ) : (
+        <Form.Control
+          value={value}
+          inputMode={mode}
+          autoComplete="off"
+          placeholder={placeholder}
+          maxLength={maxLength}
+          isInvalid={fix !== undefined}
+          onChange={(event) => set(event.target.value)}
+        />
+      )}
+      <Form.Control.Feedback type="invalid" className={quantity && fix ? 'd-block' : undefined}>
+        {fix}
+      </Form.Control.Feedback>
       {hint && <Form.Text>{hint}</Form.Text>}
     </Form.Group>
   )

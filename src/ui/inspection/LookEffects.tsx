@@ -1,14 +1,19 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import type { LookEffect } from '@/core/due/lookEffect'
-import { formatDay } from '@/i18n/format'
 
 /** Where the date has moved to, and how much more certain it is. */
-const movedText = ({ movedDays, narrowerDays, topUpAt, clog }: LookEffect, t: Translator): string =>
+const movedText = (
+  { movedDays, narrowerDays, topUpAt, clog }: LookEffect,
+  t: Translator,
+  formats: Formats,
+): string =>
   [
     t('protection.check.moved', {
-      day: formatDay(topUpAt, currentTime()),
+      day: formats.day(topUpAt, currentTime()),
       direction: movedDays === 0 ? 'same' : movedDays < 0 ? 'sooner' : 'later',
       days: Math.abs(movedDays),
     }),
@@ -20,6 +25,7 @@ const movedText = ({ movedDays, narrowerDays, topUpAt, clog }: LookEffect, t: Tr
 
 /** What a look has moved, layer by layer. */
 export function LookEffects({ effects }: { readonly effects: readonly LookEffect[] }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -31,7 +37,7 @@ export function LookEffects({ effects }: { readonly effects: readonly LookEffect
             {t('protection.check.effect', {
               product: effect.productName,
               axle: t(`terms.axle.${effect.axle}`),
-              effect: effect.isGone ? t('protection.check.clog.gone') : movedText(effect, t),
+              effect: effect.isGone ? t('protection.check.clog.gone') : movedText(effect, t, formats),
             })}
           </li>
         ))}

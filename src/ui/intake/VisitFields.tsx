@@ -1,3 +1,4 @@
+import { usualAir, usualSurface } from '@/ui/conditions/usualTemperatures'
 import { useTranslations } from 'next-intl'
 import { serviceIds } from '@/core/visit-kinds/service'
 import { capitalised } from '@/i18n/sayer'
@@ -61,7 +62,8 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
       <TextField
         className="field"
         id="air"
-        mode="decimal"
+        quantity="temperature"
+        usual={usualAir}
         label={t('intake.airCelsius')}
         value={values.airCelsius}
         set={(airCelsius) => change({ airCelsius })}
@@ -70,7 +72,8 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
       <TextField
         className="field"
         id="surface"
-        mode="decimal"
+        quantity="temperature"
+        usual={usualSurface}
         label={t('intake.wheelCelsius')}
         value={values.surfaceCelsius}
         placeholder={t('intake.notRead')}

@@ -1,3 +1,4 @@
+import { useFormats } from '@/i18n/useFormats'
 import type { Said } from '@/core/message/message'
 import { useSay } from '@/i18n/useSay'
 import type { Translator } from '@/i18n/translator'
@@ -6,7 +7,7 @@ import { CircleCheck, CircleDashed, CircleX } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import type { Leftover } from '@/core/run/leftover'
 import type { VisitResult } from '@/core/run/visitResult'
-import { formatDay, formatDuration, formatMillilitres, formatMoney } from '@/i18n/format'
+import { formatDuration } from '@/i18n/format'
 
 /** A visit as the log shows it. */
 export interface ShownVisit {
@@ -61,6 +62,7 @@ export function VisitRows({
   readonly showsCosts: boolean
   readonly named?: boolean
 }) {
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -68,7 +70,7 @@ export function VisitRows({
     <ul className="rows">
       {visits.map((visit) => (
         <li key={visit.id} className="row-item log-row">
-          <div className="number">{formatDay(visit.finishedAt, now)}</div>
+          <div className="number">{formats.day(visit.finishedAt, now)}</div>
           <div>
             {named && (
               <p>
@@ -85,8 +87,7 @@ export function VisitRows({
             <p className="soft">
               {visit.products
                 .map(
-                  ({ name, concentrateMillilitres }) =>
-                    `${name} ${formatMillilitres(concentrateMillilitres)}`,
+                  ({ name, concentrateMillilitres }) => `${name} ${formats.volume(concentrateMillilitres)}`,
                 )
                 .join(' · ')}
             </p>
@@ -96,7 +97,7 @@ export function VisitRows({
             {showsCosts && (
               <>
                 <br />
-                {formatMoney(visit.costMinor, visit.currency)}
+                {formats.money(visit.costMinor, visit.currency)}
               </>
             )}
           </div>

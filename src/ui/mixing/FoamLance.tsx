@@ -1,3 +1,5 @@
+import { QuantityInput } from '@/ui/form/QuantityInput'
+import { useFormats } from '@/i18n/useFormats'
 import { saidProblems } from '@/i18n/saidProblems'
 import { useSay } from '@/i18n/useSay'
 import { bold } from '@/i18n/rich'
@@ -5,7 +7,6 @@ import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { calibrateLance, lanceBottleFraction, writeDilution } from '@/core/dilution'
-import { formatNumber } from '@/i18n/format'
 import { numberOf } from './numberOf'
 
 interface FoamLanceProps {
@@ -17,6 +18,7 @@ interface FoamLanceProps {
 
 /** What has to be in a lance's bottle for a strength at the wheel, and how much the lance draws. */
 export function FoamLance({ washerLitresPerMinute, draw, setDraw }: FoamLanceProps) {
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
   const [surface, setSurface] = useState('2')
@@ -55,10 +57,10 @@ export function FoamLance({ washerLitresPerMinute, draw, setDraw }: FoamLancePro
         </div>
         <Form.Group controlId="calibrate-ml">
           <Form.Label>{t('mixing.lance.bottleMillilitres')}</Form.Label>
-          <Form.Control
-            inputMode="decimal"
+          <QuantityInput
+            kind="volume"
             value={calibration.millilitres}
-            onChange={(event) => setCalibration({ ...calibration, millilitres: event.target.value })}
+            set={(millilitres) => setCalibration({ ...calibration, millilitres })}
           />
         </Form.Group>
         <Form.Group controlId="calibrate-s">
@@ -73,12 +75,12 @@ export function FoamLance({ washerLitresPerMinute, draw, setDraw }: FoamLancePro
       <p className="soft" aria-live="polite">
         {t('mixing.lance.flow', {
           washer: String(washerLitresPerMinute),
-          draw: formatNumber(draw, 2),
+          draw: formats.number(draw, 2),
         })}{' '}
         {calibrated &&
           (calibrated.ok ? (
             <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
-              {t('mixing.lance.useMeasured', { litres: formatNumber(calibrated.value, 2) })}
+              {t('mixing.lance.useMeasured', { litres: formats.number(calibrated.value, 2) })}
             </button>
           ) : (
             saidProblems(calibrated.problems, say)

@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { spoken, type Spoken } from '@/i18n/spoken'
 import { saidProblems } from '@/i18n/saidProblems'
 import { useSay } from '@/i18n/useSay'
@@ -102,11 +103,7 @@ export function MixingBench(props: MixingBenchProps) {
           </Form.Group>
           <Form.Group controlId="total">
             <Form.Label>{t('mixing.totalMillilitres')}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={total}
-              onChange={(event) => setTotal(event.target.value)}
-            />
+            <QuantityInput kind="volume" value={total} set={setTotal} />
           </Form.Group>
           <Form.Group controlId="strength" className="is-wide">
             <Form.Label>{t('mixing.dilution.label')}</Form.Label>
@@ -146,11 +143,7 @@ export function MixingBench(props: MixingBenchProps) {
         {reading.kind === 'needs' && (
           <Form.Group controlId="bottle">
             <Form.Label>{t('mixing.dilution.millilitres', { question: reading.question })}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={bottle}
-              onChange={(event) => setBottle(event.target.value)}
-            />
+            <QuantityInput kind="volume" value={bottle} set={setBottle} />
           </Form.Group>
         )}
         {recipe?.ok && mix && (

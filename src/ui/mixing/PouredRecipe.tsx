@@ -1,6 +1,6 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { dilutionStyles, writeDilution, type Mix, type MixingRecipe } from '@/core/dilution'
-import { formatMillilitres, formatNumber } from '@/i18n/format'
 import { BottleDrawing } from '../plan/BottleDrawing'
 
 interface PouredRecipeProps {
@@ -13,6 +13,7 @@ interface PouredRecipeProps {
 
 /** What to pour, and the same strength as others write it. */
 export function PouredRecipe({ recipe, labelRange, atWheel }: PouredRecipeProps) {
+  const formats = useFormats()
   const t = useTranslations()
   const { concentrateMillilitres, waterMillilitres, realFraction } = recipe
   const strength = { from: realFraction, to: realFraction }
@@ -22,15 +23,15 @@ export function PouredRecipe({ recipe, labelRange, atWheel }: PouredRecipeProps)
       <BottleDrawing recipe={recipe} delivery="trigger" id="bench-bottle" />
       <div>
         <p className="bench-figure">
-          {formatMillilitres(concentrateMillilitres)}
-          {waterMillilitres > 0 && t('mixing.addWater', { water: formatMillilitres(waterMillilitres) })}
+          {formats.volume(concentrateMillilitres)}
+          {waterMillilitres > 0 && t('mixing.addWater', { water: formats.volume(waterMillilitres) })}
         </p>
         <p className="soft">{[...written].join('  ·  ')}</p>
         {labelRange.from !== labelRange.to && (
           <p className="soft">{t('mixing.labelRange', { range: writeDilution(labelRange) })}</p>
         )}
         {atWheel !== null && (
-          <p className="soft">{t('mixing.lanceShare', { percent: formatNumber(atWheel * 100, 2) })}</p>
+          <p className="soft">{t('mixing.lanceShare', { percent: formats.number(atWheel * 100, 2) })}</p>
         )}
         <p className="soft">{t('mixing.pouring', { water: String(waterMillilitres > 0) })}</p>
       </div>

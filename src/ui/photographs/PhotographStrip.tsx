@@ -1,8 +1,8 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
 import { Link } from '@/ui/Link'
 import type { Position } from '@/core/wheel/position'
-import { formatDay } from '@/i18n/format'
 
 export interface ShownPhotograph {
   readonly id: string
@@ -22,6 +22,7 @@ export const wheelsOf = ({ positions }: Pick<ShownPhotograph, 'positions'>, t: T
 
 /** Photographs side by side, each to be opened. */
 export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStripProps) {
+  const formats = useFormats()
   const t = useTranslations()
   if (photographs.length === 0) return null
   return (
@@ -31,11 +32,11 @@ export function PhotographStrip({ wheelSetId, photographs, now }: PhotographStri
           <Link href={`/wheels/${wheelSetId}/photographs/${photograph.id}`}>
             <img
               src={`/api/photographs/${photograph.id}?size=small`}
-              alt={`${wheelsOf(photograph, t)}, ${formatDay(photograph.takenAt, now)}`}
+              alt={`${wheelsOf(photograph, t)}, ${formats.day(photograph.takenAt, now)}`}
               loading="lazy"
             />
             <span>{wheelsOf(photograph, t)}</span>
-            <span className="soft">{formatDay(photograph.takenAt, now)}</span>
+            <span className="soft">{formats.day(photograph.takenAt, now)}</span>
           </Link>
         </li>
       ))}

@@ -1,5 +1,6 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
 import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
@@ -7,7 +8,6 @@ import Button from 'react-bootstrap/Button'
 import { ProblemAlert } from '../form/ProblemAlert'
 import type { FormAnswer } from '../form/formAction'
 import { useSending } from '../form/useSending'
-import { formatMegabytes } from '@/i18n/format'
 
 interface Counted {
   readonly count: number
@@ -22,6 +22,7 @@ interface RoomFormProps {
 
 /** Throws old photographs away: first it says how many that would be. */
 export function RoomForm({ look, throwAway }: RoomFormProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const [day, setDay] = useState('')
@@ -59,7 +60,7 @@ export function RoomForm({ look, throwAway }: RoomFormProps) {
         <p role="status">
           {counted.count === 0
             ? t('photos.room.none')
-            : t('photos.room.counted', { count: counted.count, size: formatMegabytes(counted.bytes) })}
+            : t('photos.room.counted', { count: counted.count, size: formats.megabytes(counted.bytes) })}
           {counted.count > 0 && (
             <Button
               variant="outline-secondary"

@@ -1,6 +1,6 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Delivery } from '@/core/chemistry/family'
-import { formatMillilitres } from '@/i18n/format'
 import type { MixingRecipe } from '@/core/dilution/recipe'
 
 /** Outlines in a field of 40 by 64. */
@@ -16,6 +16,7 @@ interface BottleDrawingProps {
 
 /** A bottle or a bucket with the concentrate drawn to its share under the water. Shares too small to see get a line. */
 export function BottleDrawing({ recipe, delivery, id }: BottleDrawingProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const glass = delivery === 'bucket' ? bucketOutline : bottleOutline
@@ -27,8 +28,8 @@ export function BottleDrawing({ recipe, delivery, id }: BottleDrawingProps) {
       viewBox="0 0 40 64"
       role="img"
       aria-label={t('plan.bottle', {
-        product: formatMillilitres(recipe.concentrateMillilitres),
-        water: formatMillilitres(recipe.waterMillilitres),
+        product: formats.volume(recipe.concentrateMillilitres),
+        water: formats.volume(recipe.waterMillilitres),
       })}
     >
       <defs>

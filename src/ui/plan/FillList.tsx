@@ -1,7 +1,7 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Fill, StageKind } from '@/core/plan/plan'
-import { formatMillilitres } from '@/i18n/format'
 import type { SpokenPlan } from '@/i18n/spoken'
 import { BottleDrawing } from './BottleDrawing'
 import { useTicks } from './useTicks'
@@ -32,6 +32,7 @@ const readyText = ({ steps }: FillListProps['plan']): string | undefined =>
 /** Bottles and buckets to make ready, in the jug's marks, with ticks. */
 export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
   'use memo'
+  const formats = useFormats()
   const t = useTranslations()
   const format = useFormatter()
 
@@ -59,9 +60,9 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                 <BottleDrawing recipe={recipe} delivery={container} id={`fill-${fill.stageIds.join('-')}`} />
                 <span className="recipe">
                   <b>
-                    {formatMillilitres(recipe.concentrateMillilitres)}
+                    {formats.volume(recipe.concentrateMillilitres)}
                     {recipe.waterMillilitres > 0 &&
-                      t('plan.fills.addWater', { water: formatMillilitres(recipe.waterMillilitres) })}
+                      t('plan.fills.addWater', { water: formats.volume(recipe.waterMillilitres) })}
                   </b>
                   <span>
                     {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}
@@ -72,7 +73,7 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                   </span>
                   {short !== undefined && short > 0 && (
                     <span className="fill-short">
-                      {t('plan.fills.short', { amount: formatMillilitres(short) })}
+                      {t('plan.fills.short', { amount: formats.volume(short) })}
                     </span>
                   )}
                 </span>

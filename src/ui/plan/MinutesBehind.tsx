@@ -1,3 +1,5 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
@@ -8,14 +10,17 @@ import { millimetresPerInch } from '@/core/tyre/tyreCode'
 import { spokeGapMillimetres, wheelGeometry } from '@/core/wheel-geometry'
 import type { Position } from '@/core/wheel/position'
 import type { JobFile } from '@/contracts/jobFile'
-import { formatNumber } from '@/i18n/format'
 import { capitalised } from '@/i18n/sayer'
 import { useSay } from '@/i18n/useSay'
 
-const times = (factor: number): string => `${formatNumber(factor, 2)} ×`
+const times = (factor: number, formats: Formats): string => `${formats.number(factor, 2)} ×`
 
 /** Wheels that ask for the same contact, in words. */
-function wheelsByContact({ corners, estimates }: Pick<JobFile, 'corners' | 'estimates'>, t: Translator) {
+function wheelsByContact(
+  { corners, estimates }: Pick<JobFile, 'corners' | 'estimates'>,
+  t: Translator,
+  formats: Formats,
+) {
   const byText = new Map<string, Position[]>()
   for (const corner of corners) {
     const wheel = wheelGeometry(corner)
@@ -29,10 +34,10 @@ function wheelsByContact({ corners, estimates }: Pick<JobFile, 'corners' | 'esti
     )
     const text = t('plan.minutes.wheel', {
       spokes: spokeCount,
-      gap: Math.round(gap),
+      gap: formats.quantity(gap, 'length'),
       open: Math.round(openness * 100),
       hardware: hardwarePieces,
-      factor: times(factor),
+      factor: times(factor, formats),
       extra: hardwareSeconds === 0 ? 'none' : hardwareSeconds > 0 ? 'more' : 'less',
       seconds: Math.abs(hardwareSeconds),
     })
@@ -44,6 +49,7 @@ function wheelsByContact({ corners, estimates }: Pick<JobFile, 'corners' | 'esti
 /** Where the minutes come from: the wheels' geometry and the person's own logged times. */
 export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 'estimates' | 'pace'> }) {
   'use memo'
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -55,7 +61,7 @@ export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 
     <details className="order">
       <summary>{t('plan.minutes.title')}</summary>
       <ul>
-        {wheelsByContact(jobFile, t).map(({ text, positions: alike }) => (
+        {wheelsByContact(jobFile, t, formats).map(({ text, positions: alike }) => (
           <li key={text}>
             <b>{capitalised(say(sayWhere(alike, positions)))}</b>: {text}
           </li>
@@ -65,7 +71,7 @@ export function MinutesBehind({ jobFile }: { jobFile: Pick<JobFile, 'corners' | 
             {t.rich('plan.minutes.own', {
               b: bold,
               act: t(`plan.minutes.acts.${act}`),
-              factor: times(factor),
+              factor: times(factor, formats),
               count,
             })}
           </li>

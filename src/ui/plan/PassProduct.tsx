@@ -1,10 +1,10 @@
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useFormatter, useTranslations } from 'next-intl'
 import { sayWhere } from '@/core/reasons/sayCorners'
 import type { Position } from '@/core/wheel/position'
 import { isFinishing, isOnRubber } from '@/core/acts/stageKind'
 import { Cost } from '../frame/CostsShown'
-import { formatMoney, formatNumber } from '@/i18n/format'
 import type { Say } from '@/i18n/sayer'
 import type { SpokenStage, SpokenTiming } from '@/i18n/spoken'
 import { useSay } from '@/i18n/useSay'
@@ -94,6 +94,7 @@ function Reasons({
   currency,
   forbid,
 }: Pick<PassProductProps, 'stages' | 'currency' | 'forbid'> & { readonly longest: SpokenStage }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const withCare = stages.flatMap(({ rules }) => rules.filter(({ verdict }) => verdict === 'withCare'))
@@ -118,14 +119,14 @@ function Reasons({
         })}{' '}
         <Cost>
           {t('plan.product.cost', {
-            money: formatMoney(
+            money: formats.money(
               stages.reduce((sum, { costMinor }) => sum + costMinor, 0),
               currency,
             ),
           })}
         </Cost>
         {longest.delivery === 'lance' &&
-          t('plan.product.lance', { percent: formatNumber(longest.surfaceFraction * 100, 1) })}
+          t('plan.product.lance', { percent: formats.number(longest.surfaceFraction * 100, 1) })}
       </p>
       {tools.length > 0 && <p className="soft">{distinct(tools).join('; ')}.</p>}
       {forbid && (

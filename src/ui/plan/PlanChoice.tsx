@@ -1,8 +1,9 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import type { PlanName } from '@/core/job/job'
 import { Cost } from '../frame/CostsShown'
-import { formatDuration, formatMoney } from '@/i18n/format'
+import { formatDuration } from '@/i18n/format'
 import type { SpokenAlternative } from '@/i18n/spoken'
 
 /** How much risk a plan takes, on the scale of the default estimates. */
@@ -19,6 +20,7 @@ interface PlanChoiceProps {
 /** The three plans side by side, on what differs and nothing else. */
 export function PlanChoice({ alternatives, chosen, currency, hasProtection, choose }: PlanChoiceProps) {
   'use memo'
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -43,7 +45,7 @@ export function PlanChoice({ alternatives, chosen, currency, hasProtection, choo
             </span>
             <Cost>
               <span>
-                {t.rich('plan.options.product', { b: bold, money: formatMoney(one.costMinor, currency) })}
+                {t.rich('plan.options.product', { b: bold, money: formats.money(one.costMinor, currency) })}
               </span>
             </Cost>
             {hasProtection && (

@@ -1,9 +1,10 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { ArrowRight } from 'lucide-react'
 import { Link } from '@/ui/Link'
 import { Cost } from '../frame/CostsShown'
-import { formatDuration, formatMoney } from '@/i18n/format'
+import { formatDuration } from '@/i18n/format'
 import { useSay } from '@/i18n/useSay'
 import { KeptLink } from './KeptLink'
 import { PlanAnswer } from './PlanAnswer'
@@ -27,6 +28,7 @@ const statusOf = ({ working, keeping }: PlanHeadProps['current']) =>
 /** The answer in a few figures, and the way into the bay. */
 export function PlanHead(props: PlanHeadProps) {
   'use memo'
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -51,10 +53,12 @@ export function PlanHead(props: PlanHeadProps) {
         <div className="plan-figures">
           <Cost>
             <span>
-              {t.rich('plan.head.product', { b: bold, money: formatMoney(plan.costMinor, plan.currency) })}
+              {t.rich('plan.head.product', { b: bold, money: formats.money(plan.costMinor, plan.currency) })}
             </span>
           </Cost>
-          <span>{t.rich('plan.head.water', { b: bold, litres: plan.waterLitres })}</span>
+          <span>
+            {t.rich('plan.head.water', { b: bold, volume: formats.volume(1000 * plan.waterLitres) })}
+          </span>
           <span>{t.rich('plan.head.hands', { b: bold, time: formatDuration(plan.operatorSeconds) })}</span>
           <span>{t(statusOf(props.current))}</span>
         </div>

@@ -1,3 +1,5 @@
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { estimate } from '@/core/estimates/houseEstimates'
@@ -21,9 +23,9 @@ interface PlanSideProps {
   readonly devices: Devices
 }
 
-const conditionsHint = ({ conditions, crew }: JobFile, t: Translator): string =>
+const conditionsHint = ({ conditions, crew }: JobFile, t: Translator, formats: Formats): string =>
   t('plan.conditionsHint', {
-    celsius: Math.round(conditions.airCelsius),
+    temperature: formats.quantity(conditions.airCelsius, 'temperature'),
     place: t(`terms.place.${placeOf(conditions)}`),
     people: crew.people,
   })
@@ -32,6 +34,7 @@ const conditionsHint = ({ conditions, crew }: JobFile, t: Translator): string =>
 export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSideProps) {
   'use memo'
   const t = useTranslations()
+  const formats = useFormats()
 
   const { plan, file, setConditions, setPeople } = current
   const positions = file.corners.map(({ position }) => position)
@@ -69,7 +72,7 @@ export function PlanSide({ wheelSetId, current, canChange, devices }: PlanSidePr
           link: (words) => <Link href={`/wheels/${wheelSetId}/intake`}>{words}</Link>,
         })}
       </p>
-      <Deeper title={t('plan.conditions')} hint={conditionsHint(file, t)}>
+      <Deeper title={t('plan.conditions')} hint={conditionsHint(file, t, formats)}>
         <ConditionsPanel
           conditions={file.conditions}
           people={file.crew.people}

@@ -1,7 +1,6 @@
 'use client'
 
-import { formatNumber } from '@/i18n/format'
-
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import {
   CategoryScale,
@@ -41,6 +40,7 @@ interface SoilChartProps {
 
 /** What is left of each soil after every stage, on the doubling scale, with the band of the estimate. */
 export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartProps) {
+  const formats = useFormats()
   const t = useTranslations()
   useThemeRepaint()
   const [first] = courses
@@ -84,7 +84,7 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
         filter: ({ dataset }) => dataset.label !== '',
         callbacks: {
           label: ({ dataset, parsed }) =>
-            t('plan.soil.point', { soil: dataset.label ?? '', amount: formatNumber(parsed.y ?? 0, 2) }),
+            t('plan.soil.point', { soil: dataset.label ?? '', amount: formats.number(parsed.y ?? 0, 2) }),
         },
       },
     },
@@ -108,13 +108,13 @@ export const SoilChart = memo(function SoilChart({ courses, stages }: SoilChartP
           const end = left.at(-1)
           return (
             <li key={soil}>
-              <b>{t(`terms.soil.${soil}`)}</b> {formatNumber(left[0]?.expected ?? 0, 0)} →{' '}
-              {formatNumber(end?.expected ?? 0, 2)}{' '}
+              <b>{t(`terms.soil.${soil}`)}</b> {formats.number(left[0]?.expected ?? 0, 0)} →{' '}
+              {formats.number(end?.expected ?? 0, 2)}{' '}
               <span className="soft">
                 {t('plan.soil.end', {
-                  low: formatNumber(end?.low ?? 0, 2),
-                  high: formatNumber(end?.high ?? 0, 2),
-                  target: target === null ? 'none' : formatNumber(target, 2),
+                  low: formats.number(end?.low ?? 0, 2),
+                  high: formats.number(end?.high ?? 0, 2),
+                  target: target === null ? 'none' : formats.number(target, 2),
                 })}
               </span>
             </li>

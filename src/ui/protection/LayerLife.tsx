@@ -1,7 +1,7 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
 import { Link } from '@/ui/Link'
-import { formatDay } from '@/i18n/format'
 import { LayerChart } from './LayerChart'
 import { WhyDueWords } from './WhyDueWords'
 
@@ -13,13 +13,14 @@ interface LayerLifeProps {
 
 /** One layer: what is left of it, when it is due and how sure that is, what it went through, and why. */
 export function LayerLife({ wheelSetId, layer, now }: LayerLifeProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const { facts, forecast, why, course, looks, washes, winters } = layer
   const { topUp, renew } = forecast
   const name = `${facts.productName}, ${t(`terms.axle.${facts.axle}`)}`
   const leftPercent = Math.round(Math.max(0, 1 - forecast.usedShare) * 100)
-  const day = (at: Date): string => formatDay(at, now)
+  const day = (at: Date): string => formats.day(at, now)
   return (
     <section className="mb-4" aria-label={name}>
       <div className="section-head">

@@ -1,9 +1,9 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { LookGrade } from '@/core/protection/record'
 import type { Position } from '@/core/wheel/position'
 import { Link } from '../Link'
 import { ActionButton, type ActionButtonProps } from '../form/ActionButton'
-import { formatDay } from '@/i18n/format'
 
 interface Look {
   readonly id: string
@@ -24,6 +24,7 @@ interface LookRowsProps {
 
 /** The last looks; each can be taken back. */
 export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -36,7 +37,7 @@ export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
         {looks.map((look) => (
           <li key={look.id} className="row-item stock-row">
             <span>
-              {formatDay(look.at, now)},{' '}
+              {formats.day(look.at, now)},{' '}
               {look.positions.map((at) => t(`terms.positionShort.${at}`)).join(', ')}:{' '}
               {t(`terms.beading.${look.beading}`)}
               {look.afterReviving && t('protection.checks.afterReviving')}
@@ -45,7 +46,7 @@ export function LookRows({ looks, now, takeBack, allAt }: LookRowsProps) {
             <ActionButton
               action={takeBack.bind(null, look.id)}
               className="btn btn-quiet"
-              label={t('protection.checks.deleteLabel', { day: formatDay(look.at, now) })}
+              label={t('protection.checks.deleteLabel', { day: formats.day(look.at, now) })}
             >
               {t('protection.checks.delete')}
             </ActionButton>

@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useState } from 'react'
@@ -32,12 +33,7 @@ export function OdometerForm({ keep }: OdometerFormProps) {
     >
       <Form.Group controlId="odometer">
         <Form.Label>{t('protection.odometer.label')}</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          value={kilometres}
-          required
-          onChange={(event) => setKilometres(event.target.value)}
-        />
+        <QuantityInput kind="distance" value={kilometres} required set={setKilometres} />
       </Form.Group>
       <Button type="submit" variant="outline-secondary" disabled={busy}>
         {t('protection.odometer.save')}

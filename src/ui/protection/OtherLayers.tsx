@@ -1,6 +1,6 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { KnownLayer } from '@/forecast/layersOfSet'
-import { formatDay } from '@/i18n/format'
 
 interface OtherLayersProps {
   readonly layers: readonly KnownLayer[]
@@ -9,6 +9,7 @@ interface OtherLayersProps {
 
 /** What is on tyres and trim, and when it is gone. */
 export function OtherLayers({ layers, now }: OtherLayersProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   if (layers.length === 0) return null
@@ -23,7 +24,7 @@ export function OtherLayers({ layers, now }: OtherLayersProps) {
             <span>
               {facts.productName}, {t(`terms.axle.${facts.axle}`)}
             </span>
-            <span className="number">{formatDay(forecast.renew.p50, now)}</span>
+            <span className="number">{formats.day(forecast.renew.p50, now)}</span>
           </li>
         ))}
       </ul>

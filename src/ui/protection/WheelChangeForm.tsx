@@ -1,5 +1,6 @@
 'use client'
 
+import { QuantityInput } from '@/ui/form/QuantityInput'
 import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
@@ -105,20 +106,12 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
         <DateField id="change-day" label={t('protection.change.when')} value={day} set={setDay} hasTime />
         <Form.Group controlId="change-torque">
           <Form.Label>{t('protection.change.torque')}</Form.Label>
-          <Form.Control
-            inputMode="decimal"
-            value={torque}
-            onChange={(event) => setTorque(event.target.value)}
-          />
+          <QuantityInput kind="torque" value={torque} set={setTorque} />
           <Form.Text>{t('protection.change.torqueNote')}</Form.Text>
         </Form.Group>
         <Form.Group controlId="change-kilometres">
           <Form.Label>{t('protection.change.odometer')}</Form.Label>
-          <Form.Control
-            inputMode="numeric"
-            value={kilometres}
-            onChange={(event) => setKilometres(event.target.value)}
-          />
+          <QuantityInput kind="distance" value={kilometres} set={setKilometres} />
         </Form.Group>
         <Form.Group controlId="change-code">
           <Form.Label>{t('protection.change.dateCode')}</Form.Label>
@@ -131,11 +124,7 @@ export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: W
         </Form.Group>
         <Form.Group controlId="change-tread">
           <Form.Label>{t('protection.change.tread')}</Form.Label>
-          <Form.Control
-            inputMode="decimal"
-            value={tread}
-            onChange={(event) => setTread(event.target.value)}
-          />
+          <QuantityInput kind="length" value={tread} set={setTread} />
         </Form.Group>
       </div>
     </form>

@@ -1,4 +1,5 @@
-import { formatNumber } from '@/i18n/format'
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { exhaustive } from '@/core/exhaustive'
@@ -7,7 +8,7 @@ import type { Weight, WhyDue } from '@/core/protection/whyDue'
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** A share as a percentage; how many times as fast, in tenths. */
-const amountOf = ({ kind, amount }: Weight): string => {
+const amountOf = ({ kind, amount }: Weight, formats: Formats): string => {
   switch (kind) {
     case 'days':
     case 'winter':
@@ -19,7 +20,7 @@ const amountOf = ({ kind, amount }: Weight): string => {
     case 'easySet':
     case 'shortProduct':
     case 'longProduct':
-      return formatNumber(amount, 1)
+      return formats.number(amount, 1)
     default:
       return exhaustive(kind)
   }
@@ -30,6 +31,7 @@ const daysText = (days: number, t: Translator): string =>
 
 /** The three things that weigh most on a date, and what a wash more or less driving would do. */
 export function WhyDueWords({ why }: { readonly why: WhyDue }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -37,7 +39,7 @@ export function WhyDueWords({ why }: { readonly why: WhyDue }) {
       {why.weights.map((weight) => (
         <li key={weight.kind}>
           {t('protection.why.weight', {
-            what: t(`protection.why.kinds.${weight.kind}`, { amount: amountOf(weight) }),
+            what: t(`protection.why.kinds.${weight.kind}`, { amount: amountOf(weight, formats) }),
             days: daysText(weight.days, t),
           })}
         </li>

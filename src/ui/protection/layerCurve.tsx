@@ -1,5 +1,6 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import {
   Chart,
@@ -12,7 +13,6 @@ import {
   type ChartOptions,
 } from 'chart.js'
 import annotation from 'chartjs-plugin-annotation'
-import { formatDay, formatFullDay, formatMonth } from '@/i18n/format'
 import { Line } from 'react-chartjs-2'
 import type { CoursePoint } from '@/core/protection/layerCourse'
 import { colourOf, useThemeRepaint } from '../chartTheme'
@@ -35,6 +35,7 @@ const percent = (share: number): number => Math.round(share * 100)
 
 /** The life of a layer: what is left with its fan, looks as they were seen, washes below, winters behind. */
 export function LayerCurve({ label, course, looks, washes, winters, now }: LayerCurveProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   useThemeRepaint()
@@ -81,8 +82,8 @@ export function LayerCurve({ label, course, looks, washes, winters, now }: Layer
         max: course.at(-1)?.at.getTime(),
         grid: { color: line },
         ticks: { color: soft, maxTicksLimit: 7, callback: (value) => isShort
-              ? formatDay(new Date(Number(value)), new Date(Number(value)))
-              : formatMonth(new Date(Number(value)), 'short', true) },
+              ? formats.day(new Date(Number(value)), new Date(Number(value)))
+              : formats.month(new Date(Number(value)), 'short', true) },
       },
       y: {
         min: 0,
@@ -95,7 +96,7 @@ export function LayerCurve({ label, course, looks, washes, winters, now }: Layer
       legend: { display: false },
       tooltip: {
         callbacks: {
-          title: ([item]) => (item ? formatFullDay(new Date(item.parsed.x ?? 0)) : ''),
+          title: ([item]) => (item ? formats.fullDay(new Date(item.parsed.x ?? 0)) : ''),
           label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} %`,
         },
       },

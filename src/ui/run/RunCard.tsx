@@ -1,3 +1,4 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { Brush, Circle } from 'lucide-react'
@@ -8,7 +9,7 @@ import type { Card, Stage, Step } from '@/core/plan/plan'
 import type { RunState } from '@/core/run/runState'
 import { passTitles } from '@/core/passes/passTitles'
 import { dwellLeftSeconds } from '@/core/run/urgentClock'
-import { formatClock, formatMillilitres } from '@/i18n/format'
+import { formatClock } from '@/i18n/format'
 import { useSay } from '@/i18n/useSay'
 import { cardTitle, sayLine } from './cardWords'
 
@@ -98,6 +99,7 @@ export function RunCard({ card, stepOf, state, sight, nowMilliseconds, lost, tic
 
 /** One act of a card: what, how, with what. */
 function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; isOnly: boolean }) {
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -117,10 +119,10 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
       {stage && recipe && step.act === 'spray' && (
         <span className="soft">
           {sayDilution(recipe.realFraction)}
-          {isOnly && t('bay.card.product', { amount: formatMillilitres(recipe.concentrateMillilitres) })}
+          {isOnly && t('bay.card.product', { amount: formats.volume(recipe.concentrateMillilitres) })}
           {isOnly &&
             recipe.waterMillilitres > 0 &&
-            t('bay.card.water', { amount: formatMillilitres(recipe.waterMillilitres) })}
+            t('bay.card.water', { amount: formats.volume(recipe.waterMillilitres) })}
           {isOnly && t('bay.card.forWheels', { count: stage.corners.length })}
         </span>
       )}

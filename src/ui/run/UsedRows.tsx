@@ -1,8 +1,8 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { SaidProblem } from '@/i18n/saidProblems'
 import type { ProductUse } from '@/core/observations/jobOutcome'
-import { formatMillilitres } from '@/i18n/format'
 import { asPlanned, type Correction } from './usedInput'
 
 interface UsedRowsProps {
@@ -14,6 +14,7 @@ interface UsedRowsProps {
 
 /** What was used: as it was planned, unless somebody knows better. */
 export function UsedRows({ used, corrections, change, problems }: UsedRowsProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const put = (id: string, changes: Partial<Correction>) =>
@@ -23,7 +24,7 @@ export function UsedRows({ used, corrections, change, problems }: UsedRowsProps)
       <summary>
         {t('bay.used.list', {
           products: used
-            .map(({ name, concentrateMillilitres }) => `${name} ${formatMillilitres(concentrateMillilitres)}`)
+            .map(({ name, concentrateMillilitres }) => `${name} ${formats.volume(concentrateMillilitres)}`)
             .join(', '),
         })}
       </summary>

@@ -1,9 +1,10 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import { planPasses } from '@/core/passes/planPasses'
 import { whoWorks } from '@/core/passes/whoWorks'
 import type { Position } from '@/core/wheel/position'
-import { formatClock, formatDwell, formatMillilitres } from '@/i18n/format'
+import { formatClock, formatDwell } from '@/i18n/format'
 import { spoken, type SpokenPass, type SpokenPlan, type SpokenStage } from '@/i18n/spoken'
 import { useSay } from '@/i18n/useSay'
 import { longestWords } from '../plan/longestWords'
@@ -129,6 +130,7 @@ function PassRow({ pass, plan, corners, startAt, utcOffsetMinutes }: PassRowProp
 
 /** Bottles and buckets to fill, each with a box. */
 function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionStyle'>) {
+  const formats = useFormats()
   const t = useTranslations()
 
   return (
@@ -136,9 +138,9 @@ function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionSt
       {plan.fills.map(({ container, productName, recipe, stageIds }) => (
         <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
           <b>
-            {formatMillilitres(recipe.concentrateMillilitres)}
+            {formats.volume(recipe.concentrateMillilitres)}
             {recipe.waterMillilitres > 0 &&
-              t('sheet.addWater', { water: formatMillilitres(recipe.waterMillilitres) })}
+              t('sheet.addWater', { water: formats.volume(recipe.waterMillilitres) })}
           </b>{' '}
           {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {t(`terms.delivery.${container}`)}
         </li>

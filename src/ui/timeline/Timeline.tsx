@@ -1,5 +1,7 @@
 'use client'
 
+import type { Formats } from '@/i18n/formats'
+import { useFormats } from '@/i18n/useFormats'
 import { bold } from '@/i18n/rich'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
@@ -16,7 +18,7 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { passTitles } from '@/core/passes/passTitles'
 import type { Step } from '@/core/plan/plan'
 import type { Position } from '@/core/wheel/position'
-import { formatClock, formatDuration, formatDwell, formatTimeOfDay } from '@/i18n/format'
+import { formatClock, formatDuration, formatDwell } from '@/i18n/format'
 import type { SpokenPlan } from '@/i18n/spoken'
 import { useSay } from '@/i18n/useSay'
 import { Deeper } from '../plan/Deeper'
@@ -52,12 +54,13 @@ const nudgeSeconds = 60
 const wheelNumber = (lanes: readonly Lane[], corner: Position): number =>
   lanes.filter(({ comings }) => comings.length === 0).findIndex(({ key }) => key === corner) % 4
 
-const clockAt = (startAt: string | undefined, seconds: number): string =>
-  startAt ? formatTimeOfDay(new Date(new Date(startAt).getTime() + 1000 * seconds)) : formatClock(seconds)
+const clockAt = (startAt: string | undefined, seconds: number, formats: Formats): string =>
+  startAt ? formats.timeOfDay(new Date(new Date(startAt).getTime() + 1000 * seconds)) : formatClock(seconds)
 
 /** The job as time drawn to length: who works at what, what dwells where, and how long it may stay. */
 export function Timeline({ plan, sequence, startAt, search, place }: TimelineProps) {
   'use memo'
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -153,7 +156,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
               <div className="timeline-clock" aria-hidden>
                 {ticks.map((seconds) => (
                   <span key={seconds} style={{ left: `${(seconds / until) * 100}%` }}>
-                    {clockAt(startAt, seconds)}
+                    {clockAt(startAt, seconds, formats)}
                   </span>
                 ))}
               </div>
@@ -175,7 +178,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
                       choose={setChosen}
                       nudge={place && bar.kind === 'hands' ? move : null}
                       canDrag={place !== null && at < sequence.people}
-                      time={clockAt(startAt, bar.startSeconds)}
+                      time={clockAt(startAt, bar.startSeconds, formats)}
                     />
                   ))}
                 </div>
@@ -187,7 +190,7 @@ export function Timeline({ plan, sequence, startAt, search, place }: TimelinePro
       {step && entry && (
         <div className="timeline-what" aria-live="polite">
           <b>
-            {clockAt(startAt, entry.startSeconds)} {step.title}
+            {clockAt(startAt, entry.startSeconds, formats)} {step.title}
           </b>{' '}
           {formatDuration(entry.endSeconds - entry.startSeconds)}
           {sequence.people > 1 && t('plan.timeline.person', { number: entry.person + 1 })}.{' '}

@@ -1,5 +1,5 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
-import { formatDayOfWeek, formatTimeOfDay } from '@/i18n/format'
 import type { Said } from '@/core/message/message'
 import { useSay } from '@/i18n/useSay'
 import { Link } from '@/ui/Link'
@@ -25,6 +25,7 @@ interface OpenJob {
 const placeOf = ({ id, startedAt }: OpenJob): string => (startedAt ? `/jobs/${id}/run` : `/jobs/${id}`)
 
 function JobRow({ job }: { readonly job: OpenJob }) {
+  const formats = useFormats()
   const t = useTranslations()
   const say = useSay()
 
@@ -47,7 +48,7 @@ function JobRow({ job }: { readonly job: OpenJob }) {
         <p className="soft">
           {job.wheelSetName}
           {job.plannedFor &&
-            `, ${formatDayOfWeek(job.plannedFor, 'short')}, ${formatTimeOfDay(job.plannedFor)}`}
+            `, ${formats.dayOfWeek(job.plannedFor, 'short')}, ${formats.timeOfDay(job.plannedFor)}`}
         </p>
         <p>{say(job.headline)}</p>
         {job.startedAt && (

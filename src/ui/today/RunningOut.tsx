@@ -1,6 +1,6 @@
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Product } from '@/core/chemistry/product'
-import { formatMillilitres } from '@/i18n/format'
 
 interface RunningOutProps {
   readonly products: readonly Pick<Product, 'id' | 'name' | 'stockMillilitres' | 'packMillilitres'>[]
@@ -8,6 +8,7 @@ interface RunningOutProps {
 
 /** Products that are worth ordering. */
 export function RunningOut({ products }: RunningOutProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   if (products.length === 0) return null
@@ -22,8 +23,8 @@ export function RunningOut({ products }: RunningOutProps) {
             <span>{product.name}</span>
             <span className="number">
               {t('today.low.left', {
-                left: formatMillilitres(product.stockMillilitres),
-                pack: formatMillilitres(product.packMillilitres),
+                left: formats.volume(product.stockMillilitres),
+                pack: formats.volume(product.packMillilitres),
               })}
             </span>
           </li>

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -10,7 +11,6 @@ import { listMovements } from '@/data/queries/stock'
 import { idOfPath, pathOfId } from '@/ui/cabinet/idPath'
 import { Movements } from '@/ui/cabinet/Movements'
 import { StockForm } from '@/ui/cabinet/StockForm'
-import { formatMillilitres } from '@/i18n/format'
 import { ProductForm } from '@/ui/cabinet/ProductForm'
 import { valuesOf } from '@/ui/cabinet/productValues'
 import type { SearchParams } from '../../pageAsked'
@@ -30,6 +30,7 @@ const movementsShown = 8
 const maxMovements = 500
 
 export default async function ProductPage({ params, searchParams }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const id = idOfPath((await params).id)
@@ -61,7 +62,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
       <section aria-labelledby="stock" className="mb-4">
         <div className="section-head">
           <h2 id="stock">{t('cabinet.stock.title')}</h2>
-          <span className="number">{formatMillilitres(product.stockMillilitres)}</span>
+          <span className="number">{formats.volume(product.stockMillilitres)}</span>
         </div>
         <StockForm packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
         <Movements movements={movements.slice(0, shown)} now={currentTime()} />

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { Plus } from 'lucide-react'
@@ -14,6 +15,7 @@ export const generateMetadata = titled('cabinet.tools.title')
 
 export default async function ToolsPage() {
   const t = await getTranslations()
+  const formats = await getFormats()
 
   const tools = await listTools(await database())
   return (
@@ -50,9 +52,9 @@ export default async function ToolsPage() {
             </div>
             <div className="number">
               {t('cabinet.tools.sizes', {
-                diameter: tool.diameterMillimetres,
-                squeezed: tool.squeezedMillimetres,
-                reach: tool.reachMillimetres,
+                diameter: formats.quantity(tool.diameterMillimetres, 'length'),
+                squeezed: formats.quantity(tool.squeezedMillimetres, 'length'),
+                reach: formats.quantity(tool.reachMillimetres, 'length'),
               })}
             </div>
             <div className="chips" role="group" aria-label={t('cabinet.tools.state', { tool: tool.name })}>

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import type { Translator } from '@/i18n/translator'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
@@ -7,7 +8,6 @@ import { capitalised } from '@/i18n/sayer'
 import { database } from '@/data/connection'
 import { readSettings } from '@/data/queries/settings'
 import { productsCompared, type RankedProduct } from '@/services/productsCompared'
-import { formatSmallMoney } from '@/i18n/format'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('due.lasting.title')
@@ -25,6 +25,7 @@ function comparedText({ beatsNext }: RankedProduct, next: RankedProduct | undefi
 }
 
 export default async function LastingPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -86,7 +87,7 @@ export default async function LastingPage() {
                         cost:
                           product.costPerMonthMinor === null
                             ? 'none'
-                            : formatSmallMoney(product.costPerMonthMinor, currency),
+                            : formats.smallMoney(product.costPerMonthMinor, currency),
                         small: (words) => <small>{words}</small>,
                       })}
                     </div>

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -8,13 +9,13 @@ import { lastWaterReading } from '@/data/queries/water'
 import { findDue } from '@/services/due'
 import { DueRows } from '@/ui/due/DueRows'
 import { WaterForm } from '@/ui/due/WaterForm'
-import { formatDay } from '@/i18n/format'
 import { askTdsMeter, keepWater, putOff, tickOff } from '../actions'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('due.water.title')
 
 export default async function WaterPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -32,9 +33,9 @@ export default async function WaterPage() {
           <p className="lead-text">
             {filter
               ? t('due.water.filter', {
-                  litres: filter.resinLitres,
-                  hardness: filter.hardnessPpm,
-                  use: filter.litresPerVisit,
+                  resin: formats.volume(1000 * filter.resinLitres),
+                  hardness: formats.quantity(filter.hardnessPpm, 'hardness'),
+                  use: formats.volume(1000 * filter.litresPerVisit),
                 })
               : t('due.water.noFilter')}{' '}
             <Link href="/due">{t('due.everything')}</Link>
@@ -49,9 +50,9 @@ export default async function WaterPage() {
         {last && (
           <p className="mt-2 mb-0">
             {t('due.water.last', {
-              day: formatDay(last.at, now),
-              before: last.beforePpm,
-              after: last.afterPpm,
+              day: formats.day(last.at, now),
+              before: formats.quantity(last.beforePpm, 'hardness'),
+              after: formats.quantity(last.afterPpm, 'hardness'),
             })}
           </p>
         )}

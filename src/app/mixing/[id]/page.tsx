@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
@@ -12,7 +13,6 @@ import { database } from '@/data/connection'
 import { findBottle } from '@/data/queries/bottles'
 import { readSettings } from '@/data/queries/settings'
 import { PrintButton } from '@/ui/PrintButton'
-import { formatFullDay, formatMillilitres } from '@/i18n/format'
 import { networkAddress } from '@/services/pairing/network'
 import { qrOf } from '../../qrOf'
 
@@ -20,6 +20,7 @@ export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('mixing.bottle.page')
 
 export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
+  const formats = await getFormats()
   const t = await getTranslations()
   const say = await getSay()
 
@@ -41,7 +42,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           <h1>{bottle.productName}</h1>
           <p className="lead-text">
             {bottle.emptiedAt
-              ? t('mixing.bottle.emptied', { day: formatFullDay(bottle.emptiedAt, 'long') })
+              ? t('mixing.bottle.emptied', { day: formats.fullDay(bottle.emptiedAt, 'long') })
               : t('mixing.bottle.printFirst')}
           </p>
         </div>
@@ -58,13 +59,13 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           <p>{t(`terms.family.${bottle.family}`)}</p>
           <p className="label-ratio">{writeDilution(mix, settings.dilutionStyle)}</p>
           <p>
-            {formatMillilitres(concentrate)}
+            {formats.volume(concentrate)}
             {bottle.fraction < 1 &&
-              t('mixing.addWater', { water: formatMillilitres(bottle.totalMillilitres - concentrate) })}
+              t('mixing.addWater', { water: formats.volume(bottle.totalMillilitres - concentrate) })}
           </p>
           <p>
             {t('mixing.bottle.mixed', {
-              day: formatFullDay(bottle.mixedAt),
+              day: formats.fullDay(bottle.mixedAt),
               by: bottle.mixedBy || 'none',
             })}
           </p>

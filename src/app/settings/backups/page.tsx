@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -10,7 +11,6 @@ import { listBackups } from '@/services/backup/backupsInFolder'
 import { photographRoom } from '@/services/photographs/photographRoom'
 import { FolderForm } from '@/ui/backup/FolderForm'
 import { RestorePanel } from '@/ui/backup/RestorePanel'
-import { formatDay, formatMegabytes } from '@/i18n/format'
 import { RoomForm } from '@/ui/photographs/RoomForm'
 import { keepFolder, lookBefore, throwAwayBefore } from './actions'
 
@@ -18,6 +18,7 @@ export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('settings.backups.title')
 
 export default async function BackupsPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -54,7 +55,7 @@ export default async function BackupsPage() {
             {kept.map(({ name, bytes }) => (
               <li key={name} className="row-item stock-row">
                 <span>{name}</span>
-                <span className="number">{formatMegabytes(bytes)}</span>
+                <span className="number">{formats.megabytes(bytes)}</span>
               </li>
             ))}
           </ul>
@@ -75,9 +76,9 @@ export default async function BackupsPage() {
           </div>
           <p className="py-2">
             {t('photos.room.used', {
-              used: formatMegabytes(room.bytes),
-              limit: formatMegabytes(room.maxBytes),
-              oldest: room.oldestAt ? formatDay(room.oldestAt, currentTime()) : 'none',
+              used: formats.megabytes(room.bytes),
+              limit: formats.megabytes(room.maxBytes),
+              oldest: room.oldestAt ? formats.day(room.oldestAt, currentTime()) : 'none',
             })}
           </p>
           {room.count > 0 && <RoomForm look={lookBefore} throwAway={throwAwayBefore} />}

@@ -1,8 +1,8 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { bold } from '@/i18n/rich'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import { formatAgo } from '@/i18n/format'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readDesk } from '@/data/queries/desk'
@@ -19,6 +19,7 @@ export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('access.phones.title')
 
 export default async function PhonesPage() {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const db = await database()
@@ -106,7 +107,7 @@ export default async function PhonesPage() {
                         ? t('access.devices.revoked')
                         : lastSeenAt
                           ? t('access.devices.seen', {
-                              ago: formatAgo(lastSeenAt, now),
+                              ago: formats.ago(lastSeenAt, now),
                             })
                           : t('access.devices.notSeen')}
                     </span>

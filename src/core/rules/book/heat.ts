@@ -17,7 +17,7 @@ export const heatRules: readonly Rule[] = [
   {
     id: 'may-be-hot', verdict: 'withCare', safety: true, surfaceAboveCelsius: 35, reckoned: true,
     reason: message('ruleBook.mayBeHot.reason'),
-    care: message('ruleBook.mayBeHot.care'), dwellCap: 'shortest',
+    care: message('ruleBook.mayBeHot.care', { limit: { celsius: 35 } }), dwellCap: 'shortest',
   },
   {
     id: 'hot-rubber', verdict: 'withCare', safety: false, zones: ['tyre'], surfaceAboveCelsius: 40, reckoned: true,

@@ -46,6 +46,6 @@ export const toolRules: readonly Rule[] = [
   },
   {
     id: 'pressure-too-high', verdict: 'no', safety: true, pressureAboveBar: 140,
-    reason: message('ruleBook.pressureTooHigh.reason'),
+    reason: message('ruleBook.pressureTooHigh.reason', { limit: { bar: 140 } }),
   },
 ] // prettier-ignore

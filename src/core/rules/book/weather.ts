@@ -14,11 +14,11 @@ export const weatherRules: readonly Rule[] = [
   },
   {
     id: 'coating-in-the-cold', verdict: 'no', safety: false, families: longLived, airBelowCelsius: 10,
-    reason: message('ruleBook.coatingInTheCold.reason'),
+    reason: message('ruleBook.coatingInTheCold.reason', { limit: { celsius: 10 } }),
   },
   {
     id: 'coating-in-heat', verdict: 'no', safety: false, families: longLived, airAboveCelsius: 30,
-    reason: message('ruleBook.coatingInHeat.reason'),
+    reason: message('ruleBook.coatingInHeat.reason', { limit: { celsius: 30 } }),
   },
   {
     id: 'coating-in-damp', verdict: 'no', safety: false, families: longLived, humidityAboveShare: 0.8,
@@ -26,7 +26,7 @@ export const weatherRules: readonly Rule[] = [
   },
   {
     id: 'sealant-in-the-cold', verdict: 'no', safety: false, families: sealants, airBelowCelsius: 5,
-    reason: message('ruleBook.sealantInTheCold.reason'),
+    reason: message('ruleBook.sealantInTheCold.reason', { limit: { celsius: 5 } }),
   },
   {
     id: 'sealant-in-damp', verdict: 'no', safety: false, families: sealants, humidityAboveShare: 0.92,

@@ -1,8 +1,8 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getSay } from '@/i18n/getSay'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
-import { formatDayOfWeek, formatFullDay, formatMonth, formatTimeOfDay } from '@/i18n/format'
 import { careAdvice } from '@/core/due/careCard'
 import { protectionFacts } from '@/core/protection/kinds'
 import { database } from '@/data/connection'
@@ -20,6 +20,7 @@ interface Props {
 }
 
 export default async function CarePage({ params }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
   const say = await getSay()
 
@@ -51,7 +52,7 @@ export default async function CarePage({ params }: Props) {
           {set.vehicleName}, {set.name}
         </h1>
         <p className="soft">
-          {shopName}, {formatFullDay(now, 'long')}
+          {shopName}, {formats.fullDay(now, 'long')}
         </p>
         <h2>{t('due.care.protection')}</h2>
         {named.length === 0 ? (
@@ -63,7 +64,7 @@ export default async function CarePage({ params }: Props) {
                 {t('due.care.layer', {
                   product: facts.productName,
                   kind: t(`terms.protection.${facts.kind}`),
-                  day: formatFullDay(facts.appliedAt, 'long'),
+                  day: formats.fullDay(facts.appliedAt, 'long'),
                 })}
               </li>
             ))}
@@ -73,7 +74,7 @@ export default async function CarePage({ params }: Props) {
           <p>
             <b>
               {t('due.care.curing', {
-                time: `${formatDayOfWeek(curing, 'long')}, ${formatTimeOfDay(curing)}`,
+                time: `${formats.dayOfWeek(curing, 'long')}, ${formats.timeOfDay(curing)}`,
               })}
             </b>
           </p>
@@ -94,7 +95,7 @@ export default async function CarePage({ params }: Props) {
           <>
             <h2>{t('due.care.next')}</h2>
             <p>
-              {t('due.care.around', { month: formatMonth(next.p50 < now ? now : next.p50, 'long', true) })}
+              {t('due.care.around', { month: formats.month(next.p50 < now ? now : next.p50, 'long', true) })}
             </p>
           </>
         )}

@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -6,7 +7,6 @@ import { database } from '@/data/connection'
 import { lastTyreReading, listWheelChanges } from '@/data/queries/wheelChanges'
 import { setsOfVehicle } from '@/data/queries/wheelSets'
 import { ActionButton } from '@/ui/form/ActionButton'
-import { formatDay } from '@/i18n/format'
 import { WheelChangeForm } from '@/ui/protection/WheelChangeForm'
 import { keepWheelChange, takeWheelChangeBack } from '../../protectionActions'
 import { wheelSetOr404 } from '../findOr404'
@@ -19,6 +19,7 @@ interface Props {
 }
 
 export default async function ChangePage({ params }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const set = await wheelSetOr404((await params).id)
@@ -54,10 +55,11 @@ export default async function ChangePage({ params }: Props) {
       {tyres && (
         <p className="soft">
           {t('protection.change.tyres', {
-            day: formatDay(tyres.at, now),
+            day: formats.day(tyres.at, now),
             dateCode: tyres.dateCode || 'none',
             both: String(Boolean(tyres.dateCode) && tyres.treadMillimetres !== null),
-            tread: tyres.treadMillimetres === null ? 'none' : String(tyres.treadMillimetres),
+            tread:
+              tyres.treadMillimetres === null ? 'none' : formats.quantity(tyres.treadMillimetres, 'length'),
           })}
         </p>
       )}
@@ -71,10 +73,13 @@ export default async function ChangePage({ params }: Props) {
             <li key={change.id} className="row-item stock-row">
               <span>
                 {t('protection.change.line', {
-                  day: formatDay(change.at, now),
+                  day: formats.day(change.at, now),
                   set: nameOf(change.mountedSetId),
                   stored: change.storedWhere || 'none',
-                  torque: change.torqueNewtonMetres === null ? 'none' : String(change.torqueNewtonMetres),
+                  torque:
+                    change.torqueNewtonMetres === null
+                      ? 'none'
+                      : formats.quantity(change.torqueNewtonMetres, 'torque'),
                 })}
               </span>
               {change.id === last?.id && (

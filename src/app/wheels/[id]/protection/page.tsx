@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -10,7 +11,6 @@ import { listProducts } from '@/data/queries/cabinet'
 import { listReadings } from '@/data/queries/driving'
 import { listLooks } from '@/data/queries/looks'
 import { askForecast } from '@/services/askForecast'
-import { formatDay } from '@/i18n/format'
 import { LayerForm } from '@/ui/protection/LayerForm'
 import { LayerLife } from '@/ui/protection/LayerLife'
 import { LookRows } from '@/ui/protection/LookRows'
@@ -34,6 +34,7 @@ const checksAtFirst = 8
 const maxChecks = 1000
 
 export default async function ProtectionPage({ params, searchParams }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const { id } = await params
@@ -96,10 +97,12 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
             <p className="mt-2 mb-0">
               {lastReading
                 ? t('protection.odometer.last', {
-                    kilometres: Math.round(lastReading.kilometres),
-                    day: formatDay(lastReading.at, now),
+                    distance: formats.quantity(lastReading.kilometres, 'distance'),
+                    day: formats.day(lastReading.at, now),
                   })
-                : t('protection.odometer.told', { kilometres: set.kilometresPerWeek })}
+                : t('protection.odometer.told', {
+                    distance: formats.quantity(set.kilometresPerWeek, 'distance'),
+                  })}
             </p>
             <OdometerForm keep={keepReading.bind(null, id)} />
           </section>

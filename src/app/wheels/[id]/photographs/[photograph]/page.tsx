@@ -1,3 +1,4 @@
+import { getFormats } from '@/i18n/getFormats'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
@@ -7,7 +8,6 @@ import { database } from '@/data/connection'
 import { findPhotograph, photographsBeside } from '@/data/queries/photographs'
 import { isOwner } from '@/app/access'
 import { ActionButton } from '@/ui/form/ActionButton'
-import { formatDay, formatTimeOfDay } from '@/i18n/format'
 import { Link } from '@/ui/Link'
 import { wheelsOf } from '@/ui/photographs/PhotographStrip'
 import { throwPhotographAway } from '../../../photographActions'
@@ -21,6 +21,7 @@ interface Props {
 }
 
 export default async function PhotographPage({ params }: Props) {
+  const formats = await getFormats()
   const t = await getTranslations()
 
   const { id, photograph: photographId } = await params
@@ -37,7 +38,7 @@ export default async function PhotographPage({ params }: Props) {
         <div>
           <h1>{wheelsOf(photograph, t)}</h1>
           <p className="lead-text">
-            {formatDay(takenAt, currentTime())}, {formatTimeOfDay(takenAt)} ·{' '}
+            {formats.day(takenAt, currentTime())}, {formats.timeOfDay(takenAt)} ·{' '}
             <Link href={`/wheels/${id}`}>
               {set.vehicleName}, {set.name}
             </Link>{' '}

@@ -1,0 +1,63 @@
+import { fromStored, type QuantityKind, type UnitName } from './unit'
+import type { Region } from './region'
+
+/** A quantity in the unit in which a person reads it. */
+export interface Displayed {
+  readonly value: number
+  readonly unit: UnitName
+  /** Digits after the point that say something; more would be false precision. */
+  readonly maxDecimals: number
+}
+
+/** From a litre or half a gallon on, the larger unit reads better. */
+const litreFromMillilitres = 1000
+const gallonFromOunces = 64
+const gallons = {
+  us: ['usFluidOunce', 'usGallon'],
+  imperial: ['imperialFluidOunce', 'imperialGallon'],
+} as const
+
+function volume(millilitres: number, system: Region['units']['volume']): Displayed {
+  if (system === 'metric')
+    return Math.abs(millilitres) >= litreFromMillilitres
+      ? { value: fromStored(millilitres, 'litre'), unit: 'litre', maxDecimals: 2 }
+      : { value: millilitres, unit: 'millilitre', maxDecimals: Math.abs(millilitres) < 20 ? 1 : 0 }
+  const [ounce, gallon] = gallons[system]
+  const ounces = fromStored(millilitres, ounce)
+  return Math.abs(ounces) >= gallonFromOunces
+    ? { value: fromStored(millilitres, gallon), unit: gallon, maxDecimals: 2 }
+    : { value: ounces, unit: ounce, maxDecimals: Math.abs(ounces) < 1 ? 2 : 1 }
+}
+
+const tenthsBelowMillimetres = 20
+
+const decimalsOf = {
+  celsius: 0,
+  fahrenheit: 0,
+  kilometre: 0,
+  mile: 0,
+  kilometrePerHour: 0,
+  milePerHour: 0,
+  metrePerSecond: 1,
+  bar: 1,
+  kilopascal: 0,
+  psi: 0,
+  newtonMetre: 0,
+  poundFoot: 0,
+  millimetre: 0,
+  inch: 2,
+  ppm: 0,
+  germanDegree: 1,
+  frenchDegree: 1,
+  grainPerGallon: 1,
+} as const
+
+/** A stored quantity in the person's unit: ml and litres, ounces and gallons by size, the chosen unit for the rest. */
+export function displayed(stored: number, kind: QuantityKind, { units }: Region): Displayed {
+  if (kind === 'volume') return volume(stored, units.volume)
+  const unit = units[kind]
+  const value = fromStored(stored, unit)
+  // Tread and small gaps are measured to tenths of a millimetre.
+  const isSmall = unit === 'millimetre' && Math.abs(value) < tenthsBelowMillimetres
+  return { value, unit, maxDecimals: isSmall ? 1 : decimalsOf[unit] }
+}

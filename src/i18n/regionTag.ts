@@ -1,0 +1,46 @@
+import { type Region, usualRegion, englishes, type English, type UnitPreferences } from '@/core/units/region'
+
+/** The short form of each choice within a language tag: at most eight letters. */
+const codes = {
+  volume: { metric: 'metric', us: 'us', imperial: 'imperial' },
+  temperature: { celsius: 'c', fahrenheit: 'f' },
+  distance: { kilometre: 'km', mile: 'mi' },
+  speed: { kilometrePerHour: 'kmh', milePerHour: 'mph', metrePerSecond: 'ms' },
+  pressure: { bar: 'bar', kilopascal: 'kpa', psi: 'psi' },
+  torque: { newtonMetre: 'nm', poundFoot: 'lbft' },
+  length: { millimetre: 'mm', inch: 'in' },
+  hardness: { ppm: 'ppm', germanDegree: 'dh', frenchDegree: 'fh', grainPerGallon: 'gpg' },
+} as const satisfies {
+  readonly [Kind in keyof UnitPreferences]: Readonly<Record<UnitPreferences[Kind], string>>
+}
+
+const kinds = Object.keys(codes) as (keyof typeof codes)[]
+
+const codeOf = (kind: keyof typeof codes, { units }: Region): string =>
+  (codes[kind] as Readonly<Record<string, string>>)[units[kind]] ?? ''
+
+/**
+ * A region as one language tag, which goes wherever the language of a page goes: `en-US`; with units chosen otherwise `en-US-x-metric-f-mi-…`.
+ */
+export function tagOfRegion(region: Region): string {
+  const usual = usualRegion(region.english)
+  return kinds.every((kind) => region.units[kind] === usual.units[kind])
+    ? region.english
+    : `${region.english}-x-${kinds.map((kind) => codeOf(kind, region)).join('-')}`
+}
+
+const englishOf = (language: string): English => englishes.find((one) => one === language) ?? 'en'
+
+/** The region of a tag; one that nobody made here is its language's usual one. */
+export function regionOfTag(tag: string): Region {
+  const [language = '', chosen] = tag.split('-x-')
+  const english = englishOf(language)
+  const usual = usualRegion(english)
+  if (chosen === undefined) return usual
+  const parts = chosen.split('-')
+  const units = kinds.map((kind, at) => {
+    const found = Object.entries(codes[kind]).find(([, code]) => code === parts[at])
+    return [kind, found?.[0] ?? usual.units[kind]]
+  })
+  return { english, units: Object.fromEntries(units) as unknown as UnitPreferences }
+}
