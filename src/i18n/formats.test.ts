@@ -1,4 +1,5 @@
 import { describe, expect, it, test } from 'vitest'
+import { usualJug } from '@/core/units/jug'
 import { usualUnits } from '@/core/units/region'
 import { formatsOf } from './formats'
 import { tagOfRegion } from './regionTag'
@@ -6,7 +7,7 @@ import { tagOfRegion } from './regionTag'
 const [plain, british, american] = [formatsOf('en'), formatsOf('en-GB'), formatsOf('en-US')]
 /** A shop in America that mixes in millilitres. */
 const mixed = formatsOf(
-  tagOfRegion({ english: 'en-US', units: { ...usualUnits['en-US'], volume: 'metric' } }),
+  tagOfRegion({ english: 'en-US', units: { ...usualUnits['en-US'], volume: 'metric' }, jug: usualJug.metric }),
 )
 /** The narrow space that some versions of the formatter set before AM and PM. */
 const spaced = (text: string): string => text.replace(/[\u202f\u00a0]/g, ' ')

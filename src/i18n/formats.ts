@@ -1,7 +1,8 @@
 import { minorPerUnit } from '@/core/quantity/money'
 import { displayed } from '@/core/units/displayed'
+import { pourOnMarks, type PouredOnMarks } from '@/core/units/pourOnMarks'
 import { bareUnit, type English } from '@/core/units/region'
-import { fromStored, type QuantityKind, type UnitName } from '@/core/units/unit'
+import { fromStored, toStored, type QuantityKind, type UnitName } from '@/core/units/unit'
 import { regionOfTag } from './regionTag'
 
 /** Symbols are the same in every language; a litre has a capital one in America. */
@@ -37,6 +38,12 @@ const symbols: Readonly<Record<UnitName, string>> = {
   grainPerGallon: 'gpg',
 }
 const americanSymbols: Partial<Record<UnitName, string>> = { millilitre: 'mL', litre: 'L' }
+
+const millilitresPerLitre = 1000
+const ouncesAndGallon = {
+  us: ['usFluidOunce', 'usGallon'],
+  imperial: ['imperialFluidOunce', 'imperialGallon'],
+} as const
 
 /** How days are written: everywhere but in America the day comes first. */
 const dateLocales: Readonly<Record<English, string>> = { en: 'en-GB', 'en-GB': 'en-GB', 'en-US': 'en-US' }
@@ -90,6 +97,31 @@ export class Formats {
 
   volume(millilitres: number): string {
     return this.quantity(millilitres, 'volume')
+  }
+
+  /** A volume that is measured with the jug, as its marks say it: 450 ml, 10.335 l, 2 gal 93.5 fl oz. */
+  poured(millilitres: number): string {
+    const { system } = regionOfTag(this.tag).jug
+    if (system === 'metric')
+      return millilitres < millilitresPerLitre
+        ? `${this.number(millilitres, 1)} ${this.symbol('millilitre')}`
+        : `${this.number(millilitres / millilitresPerLitre, 3)} ${this.symbol('litre')}`
+    const [ounce, gallon] = ouncesAndGallon[system]
+    const all = Math.round(fromStored(millilitres, ounce) * 2) / 2
+    const perGallon = Math.round(fromStored(toStored(1, gallon), ounce))
+    const parts = [
+      [Math.floor(all / perGallon), gallon],
+      [all % perGallon, ounce],
+    ] as const
+    const said = parts
+      .filter(([count]) => count > 0)
+      .map(([count, unit]) => `${this.number(count, 1)} ${this.symbol(unit)}`)
+    return said.length > 0 ? said.join(' ') : `0 ${this.symbol(ounce)}`
+  }
+
+  /** A strength and an amount on the marks of the person's jug. */
+  onMarks(fraction: number, totalMillilitres: number): PouredOnMarks {
+    return pourOnMarks(fraction, totalMillilitres, regionOfTag(this.tag).jug)
   }
 
   money(minor: number, currency: string): string {

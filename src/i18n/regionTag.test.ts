@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { englishes, unitChoices, usualRegion, volumeSystems, type Region } from '@/core/units/region'
+import { usualJug, volumeSystems } from '@/core/units/jug'
+import { englishes, unitChoices, usualRegion, type Region } from '@/core/units/region'
 import { regionOfTag, tagOfRegion } from './regionTag'
 
 const anyRegion: fc.Arbitrary<Region> = fc.record({
@@ -15,6 +16,12 @@ const anyRegion: fc.Arbitrary<Region> = fc.record({
     length: fc.constantFrom(...unitChoices.length),
     hardness: fc.constantFrom(...unitChoices.hardness),
   }),
+  jug: fc.oneof(
+    fc.constantFrom(usualJug.us, usualJug.imperial),
+    fc
+      .integer({ min: 1, max: 1000 })
+      .map((tenths) => ({ system: 'metric' as const, stepMillilitres: tenths / 10 })),
+  ),
 })
 
 it('keeps every region in a tag that every formatter takes', () => {

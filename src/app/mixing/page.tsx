@@ -52,7 +52,6 @@ export default async function BenchPage({
         products={products.map(({ id, name, strength }) => ({ id, name, strength }))}
         chosenId={typeof product === 'string' && products.some(({ id }) => id === product) ? product : null}
         ounces={settings.ounces}
-        smallestMeasureMillilitres={settings.equipment.smallestMeasureMillilitres}
         lance={settings.equipment.lance}
         keep={keepBottle}
       />

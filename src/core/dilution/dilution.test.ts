@@ -8,7 +8,6 @@ import {
   fractionFromRatio,
   lanceBottleFraction,
   lanceSurfaceFraction,
-  mixingRecipe,
   readDilution,
   sayDilution,
   waterPartsOf,
@@ -206,44 +205,6 @@ test('any text at all gets an answer, never an exception', () => {
     }),
     { numRuns: 3000 },
   )
-})
-
-describe('recipes', () => {
-  test('amounts add up to the total and the real strength is what is poured', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0.001, max: 1, noNaN: true }),
-        fc.integer({ min: 50, max: 25_000 }),
-        fc.constantFrom(0.5, 1, 5, 10),
-        (fraction, total, measure) => {
-          const recipe = mixingRecipe(fraction, total, measure)
-          if (!recipe.ok) return fraction * total < measure
-          const { concentrateMillilitres, waterMillilitres, totalMillilitres, realFraction } = recipe.value
-          return (
-            Math.abs(concentrateMillilitres + waterMillilitres - totalMillilitres) < 1e-6 &&
-            totalMillilitres === total &&
-            Math.abs(concentrateMillilitres - fraction * total) <= measure / 2 + 1e-6 &&
-            Math.abs(realFraction - concentrateMillilitres / total) < 1e-12
-          )
-        },
-      ),
-    )
-  })
-
-  it('says from which amount on a small dose can be measured', () => {
-    const recipe = mixingRecipe(1 / 667, 500, 5)
-    expect(inEnglish(recipe)).toMatchObject({
-      ok: false,
-      problems: [{ fix: expect.stringContaining('at least 1,668 ml') }],
-    })
-  })
-
-  it('pours neat product whatever the measure', () => {
-    expect(mixingRecipe(1, 333, 50)).toMatchObject({
-      ok: true,
-      value: { concentrateMillilitres: 333, waterMillilitres: 0 },
-    })
-  })
 })
 
 describe('foam lance', () => {

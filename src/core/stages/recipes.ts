@@ -1,5 +1,5 @@
 import { waterPartsOf } from '@/core/dilution/mix'
-import { mixingRecipe, type MixingRecipe } from '@/core/dilution/recipe'
+import type { MixingRecipe } from '@/core/dilution/recipe'
 import { roundToStep } from '@/core/quantity/rounding'
 
 /** From here on it is a bucket: filled with water to a mark, then the dose, ml. */
@@ -7,17 +7,14 @@ const bucketMillilitres = 5000
 /** Marks of a bucket, ml. */
 const bucketStep = 50
 /** So far from the label's strength a dose in a bucket may be. */
-const bucketTolerance = 0.2
+const bucketTolerance = 0.1
 
 const stepsUp = (millilitres: number, step: number, slack = 1e-9): number =>
   Math.ceil(millilitres / step - slack) * step
 
 /** What is used neat comes straight from its bottle, and is not rounded up to another. */
-function neatRecipe(wantedMillilitres: number, measure: number): MixingRecipe {
-  const recipe = mixingRecipe(1, Math.max(1, Math.ceil(wantedMillilitres)), measure)
-  if (!recipe.ok) throw new Error('No workable recipe for a neat product')
-  return recipe.value
-}
+const neatRecipe = (wantedMillilitres: number): MixingRecipe =>
+  recipeOf(Math.max(1, Math.ceil(wantedMillilitres)), 0)
 
 /**
  * The least recipe for an amount that a jug can measure: concentrate in whole marks, water so many times that the strength is the
@@ -28,7 +25,7 @@ function neatRecipe(wantedMillilitres: number, measure: number): MixingRecipe {
  * @param measure finest step the person can measure, ml
  */
 export function workableRecipe(fraction: number, wantedMillilitres: number, measure: number): MixingRecipe {
-  if (fraction === 1) return neatRecipe(wantedMillilitres, measure)
+  if (fraction === 1) return neatRecipe(wantedMillilitres)
   const waterParts = waterPartsOf(fraction)
   const filled = bucket(waterParts, wantedMillilitres, measure)
   if (filled) return filled

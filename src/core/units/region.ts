@@ -1,12 +1,9 @@
-import { quantityKinds, kindOfUnit, type QuantityKind, type UnitName } from './unit'
+import { usualJug, type Jug, type VolumeSystem } from './jug'
+import type { QuantityKind, UnitName } from './unit'
 
 /** The Englishes there are: international, British, American. */
 export const englishes = ['en', 'en-GB', 'en-US'] as const
 export type English = (typeof englishes)[number]
-
-/** Which bottles, ounces and gallons a person thinks in. */
-export const volumeSystems = ['metric', 'us', 'imperial'] as const
-export type VolumeSystem = (typeof volumeSystems)[number]
 
 /** Units that a shop can choose for each kind but volume. */
 export const unitChoices = {
@@ -28,6 +25,8 @@ export type UnitPreferences = { readonly [Kind in keyof Choices]: Choices[Kind][
 export interface Region {
   readonly english: English
   readonly units: UnitPreferences
+  /** What concentrate and water are measured with. */
+  readonly jug: Jug
 }
 
 const metric: UnitPreferences = {
@@ -57,7 +56,11 @@ export const usualUnits: Readonly<Record<English, UnitPreferences>> = {
   },
 }
 
-export const usualRegion = (english: English): Region => ({ english, units: usualUnits[english] })
+export const usualRegion = (english: English): Region => ({
+  english,
+  units: usualUnits[english],
+  jug: usualJug[usualUnits[english].volume],
+})
 
 /** Languages and how much each is wanted, in the order of the header. */
 const wantedLanguages = (acceptLanguage: string): string[] =>
@@ -102,12 +105,3 @@ export function bareUnit(kind: QuantityKind, { units }: Region): UnitName {
       return 'imperialFluidOunce'
   }
 }
-
-/** Whether every preference is one there is. */
-export const isRegion = ({ english, units }: { english: string; units: Record<string, string> }): boolean =>
-  englishes.some((one) => one === english) &&
-  quantityKinds.every((kind) =>
-    kind === 'volume'
-      ? volumeSystems.some((system) => system === units.volume)
-      : unitChoices[kind].some((unit) => unit === units[kind] && kindOfUnit(unit) === kind),
-  )

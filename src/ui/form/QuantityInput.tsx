@@ -43,7 +43,7 @@ export function QuantityInput({
   required,
   leave,
 }: QuantityInputProps) {
-  const t = useTranslations('common.quantity')
+  const t = useTranslations()
   const formats = useFormats()
   const region = regionOfTag(useLocale())
   /** What was typed, as long as the form keeps what came of it. */
@@ -62,7 +62,7 @@ export function QuantityInput({
     set(keptText(stored))
   }
   const sayChoice = (choice: QuantityChoice): string =>
-    t('choice', {
+    t('common.quantity.choice', {
       typed: `${formats.number(choice.value, 3)} ${formats.symbol(choice.unit)}`,
       country: countryOf(choice.unit),
       quantity: formats.quantity(choice.stored, kind),
@@ -85,12 +85,12 @@ export function QuantityInput({
       </InputGroup>
       {reading.kind === 'quantity' && reading.unit !== own && (
         <Form.Text role="status">
-          {t('reads', { quantity: formats.quantity(reading.stored, kind) })}
+          {t('common.quantity.reads', { quantity: formats.quantity(reading.stored, kind) })}
         </Form.Text>
       )}
       {reading.kind === 'question' && (
-        <div className="quantity-choices" role="group" aria-label={t('which')}>
-          <Form.Text>{t('which')}</Form.Text>
+        <div className="quantity-choices" role="group" aria-label={t('common.quantity.which')}>
+          <Form.Text>{t('common.quantity.which')}</Form.Text>
           {reading.choices.map((choice) => (
             <button
               key={`${choice.unit} ${choice.value}`}

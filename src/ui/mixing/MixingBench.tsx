@@ -2,7 +2,7 @@
 
 import { QuantityInput } from '@/ui/form/QuantityInput'
 import { spoken, type Spoken } from '@/i18n/spoken'
-import { saidProblems } from '@/i18n/saidProblems'
+import { useFormats } from '@/i18n/useFormats'
 import { useSay } from '@/i18n/useSay'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
@@ -10,7 +10,6 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   lanceSurfaceFraction,
-  mixingRecipe,
   readDilution,
   writeDilution,
   type DilutionChoice,
@@ -29,7 +28,6 @@ interface MixingBenchProps {
   readonly products: readonly { readonly id: string; readonly name: string; readonly strength: Mix }[]
   readonly chosenId: string | null
   readonly ounces: OunceSystem | null
-  readonly smallestMeasureMillilitres: number
   readonly lance: { readonly washerLitresPerMinute: number; readonly drawLitresPerMinute: number }
   readonly keep: FormAction<unknown>
 }
@@ -38,8 +36,9 @@ interface MixingBenchProps {
 export function MixingBench(props: MixingBenchProps) {
   const t = useTranslations()
   const say = useSay()
+  const formats = useFormats()
 
-  const { products, ounces, smallestMeasureMillilitres, lance } = props
+  const { products, ounces, lance } = props
   const [productId, setProductId] = useState(props.chosenId ?? products[0]?.id ?? '')
   const product = products.find(({ id }) => id === productId)
   const [said, setSaid] = useState(product ? writeDilution(product.strength) : '1:10')
@@ -62,7 +61,7 @@ export function MixingBench(props: MixingBenchProps) {
   // Of a range the middle is mixed; the ends are said.
   const fraction = mix && Math.sqrt(mix.from * mix.to)
   const wanted = numberOf(total)
-  const recipe = fraction && wanted > 0 ? mixingRecipe(fraction, wanted, smallestMeasureMillilitres) : null
+  const recipe = fraction && wanted > 0 ? formats.onMarks(fraction, wanted) : null
   const flow = { washerLitresPerMinute: lance.washerLitresPerMinute, drawLitresPerMinute: draw }
   const type = (text: string) => {
     setSaid(text)
@@ -75,8 +74,8 @@ export function MixingBench(props: MixingBenchProps) {
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
-          if (recipe?.ok) {
-            const { realFraction, totalMillilitres } = recipe.value
+          if (recipe) {
+            const { realFraction, totalMillilitres } = recipe
             send(() =>
               props.keep({ requestId, productId, fraction: realFraction, totalMillilitres, mixedBy }),
             )
@@ -146,18 +145,18 @@ export function MixingBench(props: MixingBenchProps) {
             <QuantityInput kind="volume" value={bottle} set={setBottle} />
           </Form.Group>
         )}
-        {recipe?.ok && mix && (
+        {recipe && mix && (
           <PouredRecipe
-            recipe={recipe.value}
+            recipe={recipe}
+            wantedMillilitres={wanted}
             labelRange={mix}
             atWheel={
               reading.kind === 'mix' && reading.inLanceBottle
-                ? lanceSurfaceFraction(recipe.value.realFraction, flow)
+                ? lanceSurfaceFraction(recipe.realFraction, flow)
                 : null
             }
           />
         )}
-        {recipe && !recipe.ok && <ProblemAlert problems={saidProblems(recipe.problems, say)} />}
         <div className="bench-keep">
           <Form.Group controlId="mixedBy">
             <Form.Label>{t('mixing.mixedBy')}</Form.Label>
@@ -167,7 +166,7 @@ export function MixingBench(props: MixingBenchProps) {
               onChange={(event) => setMixedBy(event.target.value)}
             />
           </Form.Group>
-          <Button type="submit" disabled={busy || !recipe?.ok || productId === ''}>
+          <Button type="submit" disabled={busy || !recipe || productId === ''}>
             {busy ? t('common.saving') : t('mixing.save')}
           </Button>
         </div>

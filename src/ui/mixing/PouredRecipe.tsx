@@ -3,8 +3,12 @@ import { useTranslations } from 'next-intl'
 import { dilutionStyles, writeDilution, type Mix, type MixingRecipe } from '@/core/dilution'
 import { BottleDrawing } from '../plan/BottleDrawing'
 
+/** From here on it is said that the jug measures no less. */
+const muchMore = 1.15
+
 interface PouredRecipeProps {
   readonly recipe: MixingRecipe
+  readonly wantedMillilitres: number
   /** What the label allows; the middle of it is mixed. */
   readonly labelRange: Mix
   /** Share of concentrate that a foam lance leaves at the wheel; null: it is not for a lance. */
@@ -12,7 +16,7 @@ interface PouredRecipeProps {
 }
 
 /** What to pour, and the same strength as others write it. */
-export function PouredRecipe({ recipe, labelRange, atWheel }: PouredRecipeProps) {
+export function PouredRecipe({ recipe, wantedMillilitres, labelRange, atWheel }: PouredRecipeProps) {
   const formats = useFormats()
   const t = useTranslations()
   const { concentrateMillilitres, waterMillilitres, realFraction } = recipe
@@ -23,10 +27,13 @@ export function PouredRecipe({ recipe, labelRange, atWheel }: PouredRecipeProps)
       <BottleDrawing recipe={recipe} delivery="trigger" id="bench-bottle" />
       <div>
         <p className="bench-figure">
-          {formats.volume(concentrateMillilitres)}
-          {waterMillilitres > 0 && t('mixing.addWater', { water: formats.volume(waterMillilitres) })}
+          {formats.poured(concentrateMillilitres)}
+          {waterMillilitres > 0 && t('mixing.addWater', { water: formats.poured(waterMillilitres) })}
         </p>
         <p className="soft">{[...written].join('  ·  ')}</p>
+        {recipe.totalMillilitres > muchMore * wantedMillilitres && (
+          <p className="soft">{t('mixing.leastMix', { total: formats.poured(recipe.totalMillilitres) })}</p>
+        )}
         {labelRange.from !== labelRange.to && (
           <p className="soft">{t('mixing.labelRange', { range: writeDilution(labelRange) })}</p>
         )}

@@ -1,7 +1,6 @@
 import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import type { Delivery } from '@/core/chemistry/family'
-import type { MixingRecipe } from '@/core/dilution/recipe'
 
 /** Outlines in a field of 40 by 64. */
 const bottleOutline = 'M 12 2 h 16 v 9 q 8 4 8 13 v 34 q 0 4 -4 4 h -24 q -4 0 -4 -4 v -34 q 0 -9 8 -13 z'
@@ -9,7 +8,11 @@ const bucketOutline = 'M 3 18 h 34 l -4 40 q -0.5 4 -4 4 h -18 q -3.5 0 -4 -4 z'
 const [top, bottom] = [14, 61]
 
 interface BottleDrawingProps {
-  readonly recipe: MixingRecipe
+  readonly recipe: {
+    readonly concentrateMillilitres: number
+    readonly waterMillilitres: number
+    readonly totalMillilitres: number
+  }
   readonly delivery: Delivery
   readonly id: string
 }
@@ -28,8 +31,8 @@ export function BottleDrawing({ recipe, delivery, id }: BottleDrawingProps) {
       viewBox="0 0 40 64"
       role="img"
       aria-label={t('plan.bottle', {
-        product: formats.volume(recipe.concentrateMillilitres),
-        water: formats.volume(recipe.waterMillilitres),
+        product: formats.poured(recipe.concentrateMillilitres),
+        water: formats.poured(recipe.waterMillilitres),
       })}
     >
       <defs>

@@ -2,6 +2,7 @@ import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution'
 import type { Fill, StageKind } from '@/core/plan/plan'
+import { strengthOf } from './strengthOf'
 import type { SpokenPlan } from '@/i18n/spoken'
 import { BottleDrawing } from './BottleDrawing'
 import { useTicks } from './useTicks'
@@ -45,6 +46,7 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
       <ul className="fills">
         {plan.fills.map((fill) => {
           const { container, productName, recipe } = fill
+          const poured = formats.onMarks(strengthOf(fill, plan), recipe.totalMillilitres)
           const id = idOf(fill)
           const short = plan.amounts.find((amount) => amount.productName === productName)?.shortMillilitres
           return (
@@ -57,12 +59,12 @@ export function FillList({ jobId, plan, dilutionStyle }: FillListProps) {
                   onChange={() => toggle(id)}
                   aria-label={t('plan.fills.filled', { product: productName })}
                 />
-                <BottleDrawing recipe={recipe} delivery={container} id={`fill-${fill.stageIds.join('-')}`} />
+                <BottleDrawing recipe={poured} delivery={container} id={`fill-${fill.stageIds.join('-')}`} />
                 <span className="recipe">
                   <b>
-                    {formats.volume(recipe.concentrateMillilitres)}
-                    {recipe.waterMillilitres > 0 &&
-                      t('plan.fills.addWater', { water: formats.volume(recipe.waterMillilitres) })}
+                    {formats.poured(poured.concentrateMillilitres)}
+                    {poured.waterMillilitres > 0 &&
+                      t('plan.fills.addWater', { water: formats.poured(poured.waterMillilitres) })}
                   </b>
                   <span>
                     {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}

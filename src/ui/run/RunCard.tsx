@@ -104,6 +104,7 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
   const say = useSay()
 
   const { recipe } = stage ?? {}
+  const poured = stage && formats.onMarks(stage.strength.from, stage.recipe.totalMillilitres)
   return (
     <div className="run-line">
       <b>
@@ -116,13 +117,13 @@ function Line({ step, stage, isOnly }: { step: Step; stage: Stage | undefined; i
           <Brush aria-hidden size={17} /> {step.tools.join(', ')}
         </span>
       )}
-      {stage && recipe && step.act === 'spray' && (
+      {stage && recipe && poured && step.act === 'spray' && (
         <span className="soft">
           {sayDilution(recipe.realFraction)}
-          {isOnly && t('bay.card.product', { amount: formats.volume(recipe.concentrateMillilitres) })}
+          {isOnly && t('bay.card.product', { amount: formats.poured(poured.concentrateMillilitres) })}
           {isOnly &&
-            recipe.waterMillilitres > 0 &&
-            t('bay.card.water', { amount: formats.volume(recipe.waterMillilitres) })}
+            poured.waterMillilitres > 0 &&
+            t('bay.card.water', { amount: formats.poured(poured.waterMillilitres) })}
           {isOnly && t('bay.card.forWheels', { count: stage.corners.length })}
         </span>
       )}

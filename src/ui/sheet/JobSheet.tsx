@@ -8,6 +8,7 @@ import { formatClock, formatDwell } from '@/i18n/format'
 import { spoken, type SpokenPass, type SpokenPlan, type SpokenStage } from '@/i18n/spoken'
 import { useSay } from '@/i18n/useSay'
 import { longestWords } from '../plan/longestWords'
+import { strengthOf } from '../plan/strengthOf'
 
 interface JobSheetProps {
   readonly title: string
@@ -135,16 +136,21 @@ function Fills({ plan, dilutionStyle }: Pick<JobSheetProps, 'plan' | 'dilutionSt
 
   return (
     <ul className="sheet-fills">
-      {plan.fills.map(({ container, productName, recipe, stageIds }) => (
-        <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
-          <b>
-            {formats.volume(recipe.concentrateMillilitres)}
-            {recipe.waterMillilitres > 0 &&
-              t('sheet.addWater', { water: formats.volume(recipe.waterMillilitres) })}
-          </b>{' '}
-          {productName}, {sayDilution(recipe.realFraction, dilutionStyle)}, {t(`terms.delivery.${container}`)}
-        </li>
-      ))}
+      {plan.fills.map((fill) => {
+        const { container, productName, recipe, stageIds } = fill
+        const poured = formats.onMarks(strengthOf(fill, plan), recipe.totalMillilitres)
+        return (
+          <li key={`${productName}.${container}.${stageIds.join()}`} className="sheet-box">
+            <b>
+              {formats.poured(poured.concentrateMillilitres)}
+              {poured.waterMillilitres > 0 &&
+                t('sheet.addWater', { water: formats.poured(poured.waterMillilitres) })}
+            </b>{' '}
+            {productName}, {sayDilution(recipe.realFraction, dilutionStyle)},{' '}
+            {t(`terms.delivery.${container}`)}
+          </li>
+        )
+      })}
     </ul>
   )
 }

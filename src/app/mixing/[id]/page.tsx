@@ -59,9 +59,9 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
           <p>{t(`terms.family.${bottle.family}`)}</p>
           <p className="label-ratio">{writeDilution(mix, settings.dilutionStyle)}</p>
           <p>
-            {formats.volume(concentrate)}
+            {formats.poured(concentrate)}
             {bottle.fraction < 1 &&
-              t('mixing.addWater', { water: formats.volume(bottle.totalMillilitres - concentrate) })}
+              t('mixing.addWater', { water: formats.poured(bottle.totalMillilitres - concentrate) })}
           </p>
           <p>
             {t('mixing.bottle.mixed', {
