@@ -33,7 +33,7 @@ const config: NextConfig = {
  * page carries a parser.
  */
 const withMessages = createNextIntlPlugin({
-  requestConfig: './src/i18n/request.ts',
+  requestConfig: './src/app/pageLanguage.ts',
   experimental: {
     createMessagesDeclaration: readdirSync('messages/en')
       .filter((name) => name.endsWith('.json'))

@@ -12,7 +12,8 @@ export default defineConfig({
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
-    locale: 'en-GB',
+    // English of no country: metric units.
+    locale: 'en',
     timezoneId: process.env.TZ || undefined,
     launchOptions: {
       executablePath: chromiumPath() ?? undefined,

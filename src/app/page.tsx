@@ -1,7 +1,10 @@
 import { getFormats } from '@/i18n/getFormats'
+import { headers } from 'next/headers'
+import { after } from 'next/server'
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
+import { guessRegion } from '@/core/units/region'
 import { Plus } from 'lucide-react'
 import { isOwner } from '@/app/access'
 import { Live } from '@/app/_parts/Live'
@@ -11,6 +14,7 @@ import { listOpenJobs } from '@/data/queries/jobs'
 import { hasWheelSets } from '@/data/queries/wheelSets'
 import { lowStock } from '@/services/readCabinet'
 import { backupTrouble } from '@/services/backup/dailyBackup'
+import { keepGuessedRegion } from '@/services/region/keepGuessedRegion'
 import { weekDue } from '@/services/due'
 import { weekLoad } from '@/services/weekLoad'
 import { DueRows } from '@/ui/due/DueRows'
@@ -31,7 +35,11 @@ export default async function TodayPage() {
   const t = await getTranslations()
 
   const db = await database()
-  if (!(await hasWheelSets(db))) return <Welcome />
+  if (!(await hasWheelSets(db))) {
+    const guess = guessRegion((await headers()).get('accept-language'))
+    if (await isOwner()) after(() => keepGuessedRegion(db, guess))
+    return <Welcome />
+  }
   const now = currentTime()
   const [jobs, due, low] = await Promise.all([listOpenJobs(db), weekDue(db, now, dueShown), lowStock(db)])
   const load = await weekLoad(db, jobs, due.visits, now)

@@ -3,13 +3,17 @@ import { dilutionStyles } from '@/core/dilution'
 import { saltLevels } from '@/core/protection/houseWear'
 import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { placeFile } from './conditions'
+import { regionSetting } from './region'
 import { currencyCode, equipmentFile, estimatesFile, schoolsFile } from './jobFile'
 
 /** Everything a shop sets once. Absent parts have the defaults of the job file. */
 export const settings = v.strictObject({
   shopName: v.optional(shortText('shopName'), 'My shop'),
+  /** Units and spelling; null: a new shop, as its browser has it. */
+  region: v.optional(v.nullable(regionSetting), null),
   currency: v.optional(currencyCode, 'EUR'),
   dilutionStyle: v.optional(oneOf(dilutionStyles), 'ratio'),
+  /** What ounces on a label are where the shop measures in millilitres; null: asked. */
   ounces: v.optional(v.nullable(oneOf(['us', 'imperial'])), null),
   schools: v.optional(schoolsFile, {}),
   equipment: v.optional(equipmentFile, {}),

@@ -1,3 +1,4 @@
+import { usualRegion } from '@/core/units/region'
 import { productOf, toolOf } from '@/contracts/cabinet'
 import { defaultSettings } from '@/contracts/settings'
 import type { Database } from '@/data/database'
@@ -26,6 +27,7 @@ export async function fillDemo(database: Database, now: Date, say: (text: string
   const { products, tools, wear } = files
   await writeSettings(database, {
     ...defaultSettings,
+    region: usualRegion('en'),
     shopName: 'Saltmarsh Wheel Care',
     place: { latitude: 50, longitude: 0 },
     filter: { resinLitres: 8, hardnessPpm: 260, litresPerVisit: 15 },

@@ -7,7 +7,11 @@ import { tagOfRegion } from './regionTag'
 const [plain, british, american] = [formatsOf('en'), formatsOf('en-GB'), formatsOf('en-US')]
 /** A shop in America that mixes in millilitres. */
 const mixed = formatsOf(
-  tagOfRegion({ english: 'en-US', units: { ...usualUnits['en-US'], volume: 'metric' }, jug: usualJug.metric }),
+  tagOfRegion({
+    english: 'en-US',
+    units: { ...usualUnits['en-US'], volume: 'metric' },
+    jug: usualJug.metric,
+  }),
 )
 /** The narrow space that some versions of the formatter set before AM and PM. */
 const spaced = (text: string): string => text.replace(/[\u202f\u00a0]/g, ' ')

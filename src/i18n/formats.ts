@@ -1,7 +1,7 @@
 import { minorPerUnit } from '@/core/quantity/money'
 import { displayed } from '@/core/units/displayed'
 import { pourOnMarks, type PouredOnMarks } from '@/core/units/pourOnMarks'
-import { bareUnit, type English } from '@/core/units/region'
+import { bareLargeUnit, bareUnit, type English } from '@/core/units/region'
 import { fromStored, toStored, type QuantityKind, type UnitName } from '@/core/units/unit'
 import { regionOfTag } from './regionTag'
 
@@ -17,6 +17,9 @@ const symbols: Readonly<Record<UnitName, string>> = {
   imperialPint: 'pt',
   imperialQuart: 'qt',
   imperialGallon: 'gal',
+  litrePerMinute: 'l/min',
+  usGallonPerMinute: 'gal/min',
+  imperialGallonPerMinute: 'gal/min',
   celsius: '°C',
   fahrenheit: '°F',
   kilometre: 'km',
@@ -37,7 +40,11 @@ const symbols: Readonly<Record<UnitName, string>> = {
   frenchDegree: '°fH',
   grainPerGallon: 'gpg',
 }
-const americanSymbols: Partial<Record<UnitName, string>> = { millilitre: 'mL', litre: 'L' }
+const americanSymbols: Partial<Record<UnitName, string>> = {
+  millilitre: 'mL',
+  litre: 'L',
+  litrePerMinute: 'L/min',
+}
 
 const millilitresPerLitre = 1000
 const ouncesAndGallon = {
@@ -84,6 +91,11 @@ export class Formats {
   /** A stored quantity as a number in the unit of `unitSymbol`, for charts. */
   chartValue(stored: number, kind: QuantityKind): number {
     return fromStored(stored, bareUnit(kind, regionOfTag(this.tag)))
+  }
+
+  /** Litres in the unit of large volumes. */
+  largeVolumeValue(litres: number): number {
+    return fromStored(toStored(litres, 'litre'), bareLargeUnit(regionOfTag(this.tag)))
   }
 
   /** The unit in which the person writes a kind. */

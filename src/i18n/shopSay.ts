@@ -1,6 +1,10 @@
 import { currentTime } from '@/clock'
-import { english } from './messages'
+import { messagesOf } from './messagesOf'
 import { sayerOf, type Say } from './sayer'
+import { shopLanguage } from './shopLanguage'
 
 /** Says messages in the language of the shop, outside of pages: for files, the calendar and what is stored. */
-export const shopSay = (): Say => sayerOf('en', english, currentTime())
+export function shopSay(): Say {
+  const language = shopLanguage()
+  return sayerOf(language, messagesOf(language), currentTime())
+}

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto'
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
 import { message, type Said } from '@/core/message/message'
 import { sayerOf, type Say } from '@/i18n/sayer'
-import { english } from '@/i18n/messages'
+import type { Language } from '@/i18n/language'
+import { messagesOf } from '@/i18n/messagesOf'
 import type { NamedDue } from '@/forecast/shopDue'
 
 const hour = 3_600_000
@@ -39,6 +40,7 @@ export interface CalendarJob {
 
 export interface CalendarContents {
   readonly shopName: string
+  readonly language: Language
   readonly now: Date
   readonly due: readonly NamedDue[]
   readonly jobs: readonly CalendarJob[]
@@ -48,8 +50,8 @@ export interface CalendarContents {
  * A calendar (RFC 5545): a whole day for everything that falls due, an hour for planned jobs. Instants are written in UTC, so that no
  * change of clocks moves them; days have no time zone at all.
  */
-export function writeCalendar({ shopName, now, due, jobs }: CalendarContents): string {
-  const say = sayerOf('en', english, now)
+export function writeCalendar({ shopName, language, now, due, jobs }: CalendarContents): string {
+  const say = sayerOf(language, messagesOf(language), now)
   const calendar = ical({
     name: say(message('due.calendar.name', { shop: shopName })),
     prodId: { company: 'even-spoke', product: 'due', language: 'EN' },

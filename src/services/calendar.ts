@@ -1,6 +1,7 @@
 import type { Database } from '@/data/database'
 import { listOpenJobs } from '@/data/queries/jobs'
 import { readSettings } from '@/data/queries/settings'
+import { shopLanguage } from '@/i18n/shopLanguage'
 import { inPool } from '@/pool/pool'
 import { listDue } from './due'
 
@@ -20,6 +21,7 @@ export async function shopCalendar(database: Database, now: Date): Promise<strin
   const until = new Date(now.getTime() + farthestDays * day)
   return inPool('writeCalendar', {
     shopName,
+    language: shopLanguage(),
     now,
     due: due.filter(({ at }) => at <= until).slice(0, maxDue),
     jobs: open.flatMap(({ id, vehicleName, wheelSetName, headline, operatorSeconds, plannedFor }) =>

@@ -1,5 +1,5 @@
 import { getFormats } from '@/i18n/getFormats'
-import { getTranslations } from 'next-intl/server'
+import { getLocale, getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { differenceInCalendarDays } from 'date-fns'
@@ -9,6 +9,8 @@ import { estimate } from '@/core/estimates/houseEstimates'
 import { database } from '@/data/connection'
 import { listFullBottles } from '@/data/queries/bottles'
 import { listProducts } from '@/data/queries/cabinet'
+import { ounceSystem } from '@/core/units/region'
+import { regionOfTag } from '@/i18n/regionTag'
 import { readSettings } from '@/data/queries/settings'
 import { MixingBench } from '@/ui/mixing/MixingBench'
 import { keepBottle, markEmpty } from './actions'
@@ -51,7 +53,7 @@ export default async function BenchPage({
       <MixingBench
         products={products.map(({ id, name, strength }) => ({ id, name, strength }))}
         chosenId={typeof product === 'string' && products.some(({ id }) => id === product) ? product : null}
-        ounces={settings.ounces}
+        ounces={ounceSystem(regionOfTag(await getLocale())) ?? settings.ounces}
         lance={settings.equipment.lance}
         keep={keepBottle}
       />

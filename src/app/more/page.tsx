@@ -1,6 +1,9 @@
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
+import { Words } from '@/i18n/Words'
+import { DeviceRegion } from '@/ui/settings/DeviceRegion'
+import { hasOwnLanguage } from '../pageLanguage'
 import { caller } from '../access'
 import { mayOpen } from '@/access-control/roles'
 import { morePlaces } from '@/ui/frame/places'
@@ -27,6 +30,9 @@ export default async function MorePage() {
             </li>
           ))}
       </ul>
+      <Words of={['settings']}>
+        <DeviceRegion hasOwn={await hasOwnLanguage()} />
+      </Words>
     </>
   )
 }

@@ -4,7 +4,9 @@ import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
 import { readStoredSettings } from '@/data/queries/settings'
 import { ProblemAlert } from '@/ui/form/ProblemAlert'
+import { DeviceRegion } from '@/ui/settings/DeviceRegion'
 import { SettingsForm } from '@/ui/settings/SettingsForm'
+import { hasOwnLanguage } from '../pageLanguage'
 import { keepSettings } from './actions'
 
 export const dynamic = 'force-dynamic'
@@ -38,6 +40,7 @@ export default async function SettingsPage() {
         }))}
       />
       <SettingsForm initial={settings} version={version} save={keepSettings} />
+      <DeviceRegion hasOwn={await hasOwnLanguage()} />
     </>
   )
 }

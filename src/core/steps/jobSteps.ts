@@ -121,7 +121,10 @@ const refit = (job: Job): Step => ({
     'getReady',
     {
       title: message('steps.afterWheels.refit.title'),
-      detail: message('steps.afterWheels.refit.detail', { from: { kilometres: 50 }, until: { kilometres: 100 } }),
+      detail: message('steps.afterWheels.refit.detail', {
+        from: { kilometres: 50 },
+        until: { kilometres: 100 },
+      }),
       why: message('steps.afterWheels.refit.why'),
     },
     [stepCautions.torque, stepCautions.seats],

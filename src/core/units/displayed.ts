@@ -1,5 +1,5 @@
 import { fromStored, type QuantityKind, type UnitName } from './unit'
-import type { Region } from './region'
+import { bareUnit, type Region } from './region'
 
 /** A quantity in the unit in which a person reads it. */
 export interface Displayed {
@@ -31,33 +31,29 @@ function volume(millilitres: number, system: Region['units']['volume']): Display
 
 const tenthsBelowMillimetres = 20
 
-const decimalsOf = {
-  celsius: 0,
-  fahrenheit: 0,
-  kilometre: 0,
-  mile: 0,
-  kilometrePerHour: 0,
-  milePerHour: 0,
-  metrePerSecond: 1,
-  bar: 1,
-  kilopascal: 0,
-  psi: 0,
-  newtonMetre: 0,
-  poundFoot: 0,
-  millimetre: 0,
-  inch: 2,
-  ppm: 0,
-  germanDegree: 1,
-  frenchDegree: 1,
-  grainPerGallon: 1,
-} as const
+/** Units whose halves nobody tells apart; the others are said to a tenth. */
+const wholeUnits: ReadonlySet<UnitName> = new Set<UnitName>([
+  'celsius',
+  'fahrenheit',
+  'kilometre',
+  'mile',
+  'kilometrePerHour',
+  'milePerHour',
+  'kilopascal',
+  'psi',
+  'newtonMetre',
+  'poundFoot',
+  'millimetre',
+  'ppm',
+])
 
 /** A stored quantity in the person's unit: ml and litres, ounces and gallons by size, the chosen unit for the rest. */
-export function displayed(stored: number, kind: QuantityKind, { units }: Region): Displayed {
-  if (kind === 'volume') return volume(stored, units.volume)
-  const unit = units[kind]
+export function displayed(stored: number, kind: QuantityKind, region: Region): Displayed {
+  if (kind === 'volume') return volume(stored, region.units.volume)
+  const unit = bareUnit(kind, region)
   const value = fromStored(stored, unit)
   // Tread and small gaps are measured to tenths of a millimetre.
   const isSmall = unit === 'millimetre' && Math.abs(value) < tenthsBelowMillimetres
-  return { value, unit, maxDecimals: isSmall ? 1 : decimalsOf[unit] }
+  const hundredths = unit === 'inch' || kind === 'flow'
+  return { value, unit, maxDecimals: hundredths ? 2 : wholeUnits.has(unit) && !isSmall ? 0 : 1 }
 }

@@ -5,7 +5,7 @@ import type { QuantityKind, UnitName } from './unit'
 export const englishes = ['en', 'en-GB', 'en-US'] as const
 export type English = (typeof englishes)[number]
 
-/** Units that a shop can choose for each kind but volume. */
+/** Units that a shop can choose for each kind but volume and flow, which follow the system of volumes. */
 export const unitChoices = {
   temperature: ['celsius', 'fahrenheit'],
   distance: ['kilometre', 'mile'],
@@ -14,7 +14,7 @@ export const unitChoices = {
   torque: ['newtonMetre', 'poundFoot'],
   length: ['millimetre', 'inch'],
   hardness: ['ppm', 'germanDegree', 'frenchDegree', 'grainPerGallon'],
-} as const satisfies Record<Exclude<QuantityKind, 'volume'>, readonly UnitName[]>
+} as const satisfies Record<Exclude<QuantityKind, 'volume' | 'flow'>, readonly UnitName[]>
 
 type Choices = typeof unitChoices
 export type UnitPreferences = { readonly [Kind in keyof Choices]: Choices[Kind][number] } & {
@@ -93,15 +93,19 @@ export function guessRegion(acceptLanguage: string | null): Region {
 export const ounceSystem = ({ units }: Region): 'us' | 'imperial' | null =>
   units.volume === 'metric' ? null : units.volume
 
+const bareVolume = { metric: 'millilitre', us: 'usFluidOunce', imperial: 'imperialFluidOunce' } as const
+const largeVolume = { metric: 'litre', us: 'usGallon', imperial: 'imperialGallon' } as const
+const flowUnit = {
+  metric: 'litrePerMinute',
+  us: 'usGallonPerMinute',
+  imperial: 'imperialGallonPerMinute',
+} as const
+
 /** The unit in which a person writes a bare number of a kind. */
 export function bareUnit(kind: QuantityKind, { units }: Region): UnitName {
-  if (kind !== 'volume') return units[kind]
-  switch (units.volume) {
-    case 'metric':
-      return 'millilitre'
-    case 'us':
-      return 'usFluidOunce'
-    case 'imperial':
-      return 'imperialFluidOunce'
-  }
+  if (kind === 'volume') return bareVolume[units.volume]
+  return kind === 'flow' ? flowUnit[units.volume] : units[kind]
 }
+
+/** The unit of a bare number where a volume is a bucketful, or what a resin lasts for. */
+export const bareLargeUnit = ({ units }: Region): UnitName => largeVolume[units.volume]

@@ -3,6 +3,7 @@ import { millilitresPerUnit } from '@/core/quantity/volume'
 /** What can be measured. The core keeps each kind in one unit: see `storedUnit`. */
 export const quantityKinds = [
   'volume',
+  'flow',
   'temperature',
   'distance',
   'speed',
@@ -43,6 +44,9 @@ export const units = {
   imperialPint: { kind: 'volume', factor: imperial.pint },
   imperialQuart: { kind: 'volume', factor: imperial.quart },
   imperialGallon: { kind: 'volume', factor: imperial.gallon },
+  litrePerMinute: { kind: 'flow', factor: 1 },
+  usGallonPerMinute: { kind: 'flow', factor: us.gallon / 1000 },
+  imperialGallonPerMinute: { kind: 'flow', factor: imperial.gallon / 1000 },
   celsius: { kind: 'temperature', factor: 1 },
   fahrenheit: { kind: 'temperature', factor: 5 / 9, offset: -160 / 9 },
   kilometre: { kind: 'distance', factor: 1 },
@@ -67,9 +71,10 @@ export const units = {
 export type UnitName = keyof typeof units
 export const unitNames = Object.keys(units) as UnitName[]
 
-/** The unit each kind is kept in: ml, °C, km, km/h, bar, N·m, mm, ppm. */
+/** The unit each kind is kept in: ml, l/min, °C, km, km/h, bar, N·m, mm, ppm. */
 export const storedUnit = {
   volume: 'millilitre',
+  flow: 'litrePerMinute',
   temperature: 'celsius',
   distance: 'kilometre',
   speed: 'kilometrePerHour',

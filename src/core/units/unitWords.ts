@@ -10,6 +10,8 @@ const entries: readonly (readonly [pattern: string, ...meanings: Meaning])[] = [
   ['pints?|pts?\\.?', 'usPint', 'imperialPint'],
   ['quarts?|qts?\\.?', 'usQuart', 'imperialQuart'],
   ['gallons?|gals?\\.?', 'usGallon', 'imperialGallon'],
+  ['l ?/ ?min|lpm|lit(?:er|re)s? (?:per|a) minute', 'litrePerMinute'],
+  ['gpm|gal(?:lons?)?\\.? ?(?:/|per|a) ?min(?:ute)?', 'usGallonPerMinute', 'imperialGallonPerMinute'],
   ['°? ?c|celsius|degrees? (?:c|celsius)', 'celsius'],
   ['°? ?f|fahrenheit|degrees? (?:f|fahrenheit)', 'fahrenheit'],
   ['km|kms|kilomet(?:er|re)s?', 'kilometre'],

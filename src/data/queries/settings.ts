@@ -1,6 +1,8 @@
 import * as v from 'valibot'
 import { parse } from '@/contracts/problems'
 import { defaultSettings, settings, type Settings } from '@/contracts/settings'
+import { languageOfRegion } from '@/i18n/language'
+import { rememberShopLanguage } from '@/i18n/shopLanguage'
 import type { Queryable } from '../database'
 import { readRow } from '../rows'
 
@@ -38,7 +40,10 @@ export async function readStoredSettings(database: Queryable): Promise<StoredSet
     v.object({ value: v.unknown(), version: v.number() }),
     "select value, version from setting where name = 'shop'",
   )
-  return { ...readPart(row?.value), version: row?.version ?? 0 }
+  const stored = { ...readPart(row?.value), version: row?.version ?? 0 }
+  const { region } = stored.settings
+  rememberShopLanguage(region && languageOfRegion(region))
+  return stored
 }
 
 /** The shop's settings; defaults until something was saved, and for what cannot be read. */

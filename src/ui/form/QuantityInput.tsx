@@ -5,17 +5,18 @@ import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import InputGroup from 'react-bootstrap/InputGroup'
 import type { QuantityChoice, QuantityField } from '@/core/units/readQuantity'
-import { bareUnit } from '@/core/units/region'
 import type { QuantityKind, UnitName } from '@/core/units/unit'
 import { regionOfTag } from '@/i18n/regionTag'
 import { useFormats } from '@/i18n/useFormats'
-import { fieldOf, keptText, shownText, storedText, type StoredText } from './quantityText'
+import { fieldOf, keptText, shownText, storedText, type KeptIn, type StoredText } from './quantityText'
 
 interface QuantityInputProps {
   readonly kind: QuantityKind
   /** As the form keeps it: a number in the stored unit, or what was typed and is none. */
   readonly value: StoredText
   readonly set: (stored: StoredText) => void
+  /** Of a large volume: it is kept in litres, and a bare number is in litres or gallons. */
+  readonly keptIn?: KeptIn
   readonly isInvalid?: boolean | undefined
   /** Usual values, stored: a bare number that is usual only in one of the other units is asked about. */
   readonly usual?: Pick<QuantityField, 'usual' | 'others'> | undefined
@@ -36,6 +37,7 @@ export function QuantityInput({
   kind,
   value,
   set,
+  keptIn,
   isInvalid,
   usual,
   placeholder,
@@ -48,18 +50,18 @@ export function QuantityInput({
   const region = regionOfTag(useLocale())
   /** What was typed, as long as the form keeps what came of it. */
   const [typed, setTyped] = useState<{ text: string; stored: StoredText } | null>(null)
-  const text = typed?.stored === value ? typed.text : shownText(value, kind, region)
-  const field = fieldOf(kind, region, usual)
-  const { reading } = storedText(text, field)
-  const own = bareUnit(kind, region)
+  const text = typed?.stored === value ? typed.text : shownText(value, kind, region, keptIn)
+  const field = fieldOf(kind, region, usual, keptIn)
+  const { reading } = storedText(text, field, keptIn)
+  const own = field.unit
   const type = (next: string) => {
-    const { stored } = storedText(next, field)
+    const { stored } = storedText(next, field, keptIn)
     setTyped({ text: next, stored })
     set(stored)
   }
   const choose = ({ stored }: QuantityChoice) => {
     setTyped(null)
-    set(keptText(stored))
+    set(keptText(stored, keptIn))
   }
   const sayChoice = (choice: QuantityChoice): string =>
     t('common.quantity.choice', {

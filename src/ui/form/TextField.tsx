@@ -1,5 +1,6 @@
 import type { QuantityField } from '@/core/units/readQuantity'
 import type { QuantityKind } from '@/core/units/unit'
+import type { KeptIn } from './quantityText'
 import { QuantityInput } from './QuantityInput'
 import Form from 'react-bootstrap/Form'
 
@@ -14,6 +15,7 @@ interface TextFieldProps {
   readonly mode?: 'numeric' | 'decimal'
   /** A quantity, in any unit; `value` is kept as `QuantityInput` keeps it. */
   readonly quantity?: QuantityKind
+  readonly keptIn?: KeptIn
   readonly usual?: Pick<QuantityField, 'usual' | 'others'>
   readonly placeholder?: string
   readonly maxLength?: number
@@ -23,13 +25,28 @@ interface TextFieldProps {
 
 /** A line of text with its label, and what is wrong with it. */
 export function TextField(props: TextFieldProps) {
-  const { id, label, value, set, fix, mode, quantity, usual, placeholder, maxLength, hint, className } = props
+  const {
+    id,
+    label,
+    value,
+    set,
+    fix,
+    mode,
+    quantity,
+    keptIn,
+    usual,
+    placeholder,
+    maxLength,
+    hint,
+    className,
+  } = props
   return (
     <Form.Group controlId={id} className={className}>
       <Form.Label>{label}</Form.Label>
       {quantity ? (
         <QuantityInput
           kind={quantity}
+          keptIn={keptIn}
           value={value}
           placeholder={placeholder}
           usual={usual}

@@ -1,9 +1,10 @@
 'use client'
 
-import { useTranslations } from 'next-intl'
+import { useLocale, useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { estimateIds } from '@/core/estimates/houseEstimates'
+import { regionOfTag } from '@/i18n/regionTag'
 import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Settings } from '@/contracts/settings'
 import { DraftNote } from '../form/DraftNote'
@@ -13,6 +14,7 @@ import { useSending } from '../form/useSending'
 import { EstimateRows } from './EstimateRows'
 import { MethodRows } from './MethodRows'
 import { equipmentFields, inputOf, valuesOf, type SettingsValues } from './settingsValues'
+import { RegionFields } from './RegionFields'
 import { ShopFields } from './ShopFields'
 import { WearFields, wearFieldPaths } from './WearFields'
 
@@ -39,7 +41,8 @@ const shown = new Set([
 export function SettingsForm({ initial, version, save }: SettingsFormProps) {
   const t = useTranslations()
 
-  const [values, setValues] = useState(() => valuesOf(initial))
+  const region = regionOfTag(useLocale())
+  const [values, setValues] = useState(() => valuesOf(initial, region))
   /** What is typed here was typed over this; after a save, over what was saved. */
   const [from, setFrom] = useState<unknown>(initial)
   const [saved, setSaved] = useState(false)
@@ -75,6 +78,13 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
         <MethodRows value={values.schools} change={(schools) => change({ schools })} />
       </section>
       <div>
+        <section aria-labelledby="units">
+          <div className="section-head">
+            <h2 id="units">{t('settings.region.title')}</h2>
+          </div>
+          <p className="soft">{t('settings.region.explained')}</p>
+          <RegionFields value={values.region} change={(region) => change({ region })} />
+        </section>
         <ShopFields value={values} change={change} fixOf={fixOf} />
         <WearFields value={values.wear} onChange={(wear) => change({ wear })} fixOf={fixOf} />
         <EstimateRows value={values.estimates} change={(estimates) => change({ estimates })} fixOf={fixOf} />

@@ -4,7 +4,7 @@ import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
 import { equipmentFields, type SettingsValues } from './settingsValues'
 
-type ShopValues = Pick<SettingsValues, 'shop' | 'place' | 'equipment'>
+type ShopValues = Pick<SettingsValues, 'region' | 'shop' | 'place' | 'equipment'>
 
 interface ShopFieldsProps {
   readonly value: ShopValues
@@ -18,7 +18,7 @@ const ounces = ['', 'us', 'imperial'] as const
 const halves = ['north', 'south'] as const
 
 /** What the shop is called, how it writes and measures, where it stands, and what it works with. */
-export function ShopFields({ value: { shop, place, equipment }, change, fixOf }: ShopFieldsProps) {
+export function ShopFields({ value: { region, shop, place, equipment }, change, fixOf }: ShopFieldsProps) {
   const t = useTranslations()
 
   const setShop = (part: Partial<ShopValues['shop']>) => change({ shop: { ...shop, ...part } })
@@ -50,13 +50,15 @@ export function ShopFields({ value: { shop, place, equipment }, change, fixOf }:
           choices={styles}
           set={(dilutionStyle) => setShop({ dilutionStyle })}
         />
-        <ChoiceField
-          id="ounces"
-          label={t('settings.shop.ounces')}
-          value={shop.ounces}
-          choices={ounces.map((unit) => [unit, t(`settings.shop.ounceChoices.${unit || 'ask'}`)] as const)}
-          set={(unit) => setShop({ ounces: unit })}
-        />
+        {region.units.volume === 'metric' && (
+          <ChoiceField
+            id="ounces"
+            label={t('settings.shop.ounces')}
+            value={shop.ounces}
+            choices={ounces.map((unit) => [unit, t(`settings.shop.ounceChoices.${unit || 'ask'}`)] as const)}
+            set={(unit) => setShop({ ounces: unit })}
+          />
+        )}
         <ChoiceField
           id="northern"
           label={t('settings.shop.winter')}
@@ -76,12 +78,13 @@ export function ShopFields({ value: { shop, place, equipment }, change, fixOf }:
             set={(text) => change({ place: { ...place, [key]: text } })}
           />
         ))}
-        {equipmentFields.map(({ path, key }) => (
+        {equipmentFields.map(({ path, key, quantity, keptIn }) => (
           <TextField
             key={path}
             id={path}
             label={t(`settings.equipment.${key}`)}
-            mode="decimal"
+            quantity={quantity}
+            keptIn={keptIn}
             value={equipment[path]}
             fix={fixOf(`equipment.${path}`)}
             set={(text) => change({ equipment: { ...equipment, [path]: text } })}

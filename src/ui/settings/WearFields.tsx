@@ -1,5 +1,7 @@
 import { useFormatter, useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
+import { useFormats } from '@/i18n/useFormats'
+import { TextField } from '../form/TextField'
 import { saltLevels, type SaltLevel } from '@/core/protection/houseWear'
 
 /** What protection and water depend on where the shop stands, as a form holds it. */
@@ -22,6 +24,8 @@ interface WearFieldsProps {
 }
 
 const months = Array.from({ length: 12 }, (_, month) => new Date(Date.UTC(2001, month, 15)))
+/** What the contract takes where nothing is said, l. */
+const usualLitresPerVisit = 15
 const filterFields = ['resinLitres', 'hardnessPpm', 'litresPerVisit'] as const
 
 /** Paths of the fields, for problems that are shown at them. */
@@ -31,6 +35,7 @@ export const wearFieldPaths = filterFields.map((key) => `filter.${key}`)
 export function WearFields({ value, onChange, fixOf }: WearFieldsProps) {
   const t = useTranslations()
   const format = useFormatter()
+  const formats = useFormats()
 
   const toggled = (month: number): number[] =>
     value.winterMonths.includes(month)
@@ -72,19 +77,21 @@ export function WearFields({ value, onChange, fixOf }: WearFieldsProps) {
           </Form.Select>
         </Form.Group>
         {filterFields.map((key) => (
-          <Form.Group key={key} controlId={`filter-${key}`}>
-            <Form.Label>{t(`settings.wear.${key}`)}</Form.Label>
-            <Form.Control
-              inputMode="decimal"
-              value={value.filter[key]}
-              placeholder={key === 'litresPerVisit' ? '15' : t('settings.wear.noFilter')}
-              isInvalid={fixOf(`filter.${key}`) !== undefined}
-              onChange={(event) =>
-                onChange({ ...value, filter: { ...value.filter, [key]: event.target.value } })
-              }
-            />
-            <Form.Control.Feedback type="invalid">{fixOf(`filter.${key}`)}</Form.Control.Feedback>
-          </Form.Group>
+          <TextField
+            key={key}
+            id={`filter-${key}`}
+            label={t(`settings.wear.${key}`)}
+            quantity={key === 'hardnessPpm' ? 'hardness' : 'volume'}
+            keptIn={key === 'hardnessPpm' ? undefined : 'litre'}
+            value={value.filter[key]}
+            placeholder={
+              key === 'litresPerVisit'
+                ? formats.number(formats.largeVolumeValue(usualLitresPerVisit), 1)
+                : t('settings.wear.noFilter')
+            }
+            fix={fixOf(`filter.${key}`)}
+            set={(text) => onChange({ ...value, filter: { ...value.filter, [key]: text } })}
+          />
         ))}
       </div>
     </section>

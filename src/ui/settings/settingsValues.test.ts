@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import * as v from 'valibot'
+import { usualRegion } from '@/core/units/region'
 import { defaultSettings, settings, type Settings } from '@/contracts/settings'
 import { inputOf, valuesOf } from './settingsValues'
 
@@ -20,11 +21,14 @@ describe('the settings in their form', () => {
     ['as they come', defaultSettings],
     ['all set', full],
   ])('%s are sent as they were read', (_, given) => {
-    expect(read(valuesOf(given))).toMatchObject({ success: true, output: given })
+    expect(read(valuesOf(given, usualRegion('en')))).toMatchObject({
+      success: true,
+      output: { ...given, region: usualRegion('en') },
+    })
   })
 
   it('a field that is emptied says that nothing is set, and a comma is a decimal mark', () => {
-    const values = valuesOf(full)
+    const values = valuesOf(full, usualRegion('en'))
     const sent = read({
       ...values,
       place: { latitude: ' ', longitude: '' },
@@ -36,7 +40,7 @@ describe('the settings in their form', () => {
   })
 
   it('what is no number is refused as it was typed', () => {
-    const values = valuesOf(full)
+    const values = valuesOf(full, usualRegion('en'))
     const sent = read({ ...values, equipment: { ...values.equipment, pressureBar: 'much' } })
     expect(sent.success).toBe(false)
     expect(sent.issues?.[0]?.path?.map(({ key }) => key)).toEqual(['equipment', 'pressureBar'])

@@ -1,20 +1,23 @@
 import type { EstimateId } from '@/core/estimates/houseEstimates'
 import type { Methods } from '@/core/methods/methods'
+import type { Region } from '@/core/units/region'
 import type { Settings } from '@/contracts/settings'
 import type { WearSettings } from './WearFields'
 
 /** Each with the key of its name in `settings.equipment`. */
 export const equipmentFields = [
-  { path: 'smallestMeasureMillilitres', key: 'smallestMeasure' },
-  { path: 'bucketLitres', key: 'bucket' },
-  { path: 'pressureBar', key: 'pressure' },
-  { path: 'lance.washerLitresPerMinute', key: 'washerFlow' },
-  { path: 'lance.drawLitresPerMinute', key: 'lanceDraw' },
+  { path: 'bucketLitres', key: 'bucket', quantity: 'volume', keptIn: 'litre' },
+  { path: 'pressureBar', key: 'pressure', quantity: 'pressure', keptIn: undefined },
+  { path: 'lance.washerLitresPerMinute', key: 'washerFlow', quantity: 'flow', keptIn: undefined },
+  { path: 'lance.drawLitresPerMinute', key: 'lanceDraw', quantity: 'flow', keptIn: undefined },
 ] as const
 export type EquipmentPath = (typeof equipmentFields)[number]['path']
 
 /** The settings as the form holds them: numbers as they were typed. */
 export interface SettingsValues {
+  readonly region: Region
+  /** Of the shop as it was; a metric jug has its own. */
+  readonly smallestMeasureMillilitres: number
   readonly shop: {
     readonly shopName: string
     readonly currency: string
@@ -33,9 +36,12 @@ export interface SettingsValues {
 /** As a field shows a number. */
 export const plain = (value: number): string => String(Number(value.toPrecision(4)))
 
-export function valuesOf(settings: Settings): SettingsValues {
+/** @param region of a shop that has chosen none yet */
+export function valuesOf(settings: Settings, region: Region): SettingsValues {
   const { equipment, filter, place } = settings
   return {
+    region: settings.region ?? region,
+    smallestMeasureMillilitres: equipment.smallestMeasureMillilitres,
     shop: {
       shopName: settings.shopName,
       currency: settings.currency,
@@ -49,7 +55,6 @@ export function valuesOf(settings: Settings): SettingsValues {
     },
     schools: settings.schools,
     equipment: {
-      smallestMeasureMillilitres: plain(equipment.smallestMeasureMillilitres),
       bucketLitres: plain(equipment.bucketLitres),
       pressureBar: plain(equipment.pressureBar),
       'lance.washerLitresPerMinute': plain(equipment.lance.washerLitresPerMinute),
@@ -81,10 +86,12 @@ const isEmpty = (fields: Readonly<Record<string, string>>): boolean =>
   Object.values(fields).every((text) => text.trim() === '')
 
 /** What the form sends; the contract reads it. */
-export function inputOf({ shop, place, schools, equipment, estimates, wear }: SettingsValues) {
+export function inputOf(values: SettingsValues) {
+  const { region, smallestMeasureMillilitres, shop, place, schools, equipment, estimates, wear } = values
   const { filter } = wear
   return {
     ...shop,
+    region,
     ounces: shop.ounces || null,
     place: isEmpty(place) ? null : { latitude: number(place.latitude), longitude: number(place.longitude) },
     schools,
@@ -98,7 +105,8 @@ export function inputOf({ shop, place, schools, equipment, estimates, wear }: Se
           ...(filter.litresPerVisit.trim() === '' ? {} : { litresPerVisit: number(filter.litresPerVisit) }),
         },
     equipment: {
-      smallestMeasureMillilitres: number(equipment.smallestMeasureMillilitres),
+      smallestMeasureMillilitres:
+        region.jug.system === 'metric' ? region.jug.stepMillilitres : smallestMeasureMillilitres,
       bucketLitres: number(equipment.bucketLitres),
       pressureBar: number(equipment.pressureBar),
       lance: {

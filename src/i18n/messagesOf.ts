@@ -3,6 +3,8 @@ import { join } from 'node:path'
 import compile from 'icu-minify/compile'
 import type { AbstractIntlMessages } from 'next-intl'
 import { americanMessage } from './american'
+import { plainLanguage, pseudoLanguage, type Language } from './language'
+import { english, type Messages } from './messages'
 import { pseudoMessage } from './pseudo'
 
 /** What the build makes of a message. */
@@ -10,20 +12,31 @@ type Compiled = AbstractIntlMessages[string]
 
 /** Languages that are made from the English catalogue, message by message. */
 const changes = { american: americanMessage, pseudo: pseudoMessage } as const
-export type OtherMessages = keyof typeof changes
+type OtherMessages = keyof typeof changes
+
+/** The build compiles messages for its pages; commands and threads read them as they are written. */
+const isCompiled = typeof english.common.quantity.reads !== 'string'
+const made = (message: string): Compiled => (isCompiled ? (compile(message) as unknown as Compiled) : message)
 
 const changed = (messages: AbstractIntlMessages, change: (message: string) => string): AbstractIntlMessages =>
   Object.fromEntries(
     Object.entries(messages).map(([key, value]) => [
       key,
-      typeof value === 'string' ? (compile(change(value)) as unknown as Compiled) : changed(value, change),
+      typeof value === 'string' ? made(change(value)) : changed(value, change),
     ]),
   )
 
 const known = new Map<OtherMessages, AbstractIntlMessages>()
 
-/** All messages in another language, compiled as the build compiles those of a page. Reads the catalogue of the working folder once. */
-export function readOtherMessages(which: OtherMessages): AbstractIntlMessages {
+/** All messages of a language. */
+export function messagesOf(language: Language): Messages {
+  const spelling = plainLanguage(language)
+  if (spelling === pseudoLanguage) return readOtherMessages('pseudo') as unknown as Messages
+  return spelling === 'en-US' ? (readOtherMessages('american') as unknown as Messages) : english
+}
+
+/** Reads the catalogue of the working folder once. */
+function readOtherMessages(which: OtherMessages): AbstractIntlMessages {
   const messages = known.get(which) ?? readAll(changes[which])
   known.set(which, messages)
   return messages
