@@ -171,7 +171,7 @@ test('lance: what the bottle needs, what no bottle can do, and the calibration',
   await expect(page.locator('.bench-answer')).toContainText('reaches at most')
   await page.getByLabel(say('mixing.lance.bottleMillilitres')).fill('1000')
   await page.getByLabel(say('mixing.lance.emptySeconds')).fill('60')
-  await page.getByRole('button', { name: say('mixing.lance.useMeasured', { litres: '1' }) }).click()
+  await page.getByRole('button', { name: say('mixing.lance.useMeasured', { flow: '1 l/min' }) }).click()
   await expect(page.getByText('draw 1 l/min')).toBeVisible()
 })
 

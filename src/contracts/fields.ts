@@ -3,6 +3,7 @@ import * as v from 'valibot'
 import { readDilution, type DilutionReading } from '@/core/dilution'
 import { exhaustive } from '@/core/exhaustive'
 import { message, type Message } from '@/core/message/message'
+import { quantityIn } from '@/core/message/quantityIn'
 import { term } from '@/core/message/term'
 import type { Unit } from '@/core/message/unit'
 import type { Messages } from '@/i18n/messages'
@@ -15,12 +16,17 @@ export type Things = keyof Messages['fields']['things']
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
   v.picklist(values, issueText('fields.oneOf', { values: values.join(', ') }))
 
+function rangeText(low: number, high: number, unit: Unit | null): string {
+  if (unit === null) return issueText('fields.range', { low, high })
+  const [least, most] = [quantityIn(low, unit), quantityIn(high, unit)]
+  return least && most
+    ? issueText('fields.between', { low: least, high: most })
+    : issueText('fields.rangeIn', { low, high, unit: term('unit', unit) })
+}
+
 /** A finite number in a range that includes both ends. */
 export const numberFrom = (low: number, high: number, unit: Unit | null = null) => {
-  const text =
-    unit === null
-      ? issueText('fields.range', { low, high })
-      : issueText('fields.rangeIn', { low, high, unit: term('unit', unit) })
+  const text = rangeText(low, high, unit)
   return v.pipe(v.number(), v.finite(text), v.minValue(low, text), v.maxValue(high, text))
 }
 

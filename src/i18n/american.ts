@@ -1,4 +1,5 @@
 import spelling from '../../messages/en-US/spelling.json'
+import wording from '../../messages/en-US/wording.json'
 import { withLiterals } from './literals'
 
 const words: ReadonlyMap<string, string> = new Map(Object.entries(spelling))
@@ -17,6 +18,11 @@ function inCaseOf(word: string, other: string): string {
 export const americanText = (text: string): string =>
   text.replace(everyWord, (word) => inCaseOf(word, words.get(word.toLowerCase()) ?? word))
 
-/** A message of the catalogue in American spelling; names of values and choices stay as they are. */
-export const americanMessage = (message: string): string =>
-  anyWord.test(message) ? withLiterals(message, americanText) : message
+/** Messages whose examples are of another country. */
+const otherWords: ReadonlyMap<string, string> = new Map(Object.entries(wording))
+
+/** A message of the catalogue as America says it; names of values and choices stay as they are. */
+export function americanMessage(message: string, key: string): string {
+  const here = otherWords.get(key) ?? message
+  return anyWord.test(here) ? withLiterals(here, americanText) : here
+}

@@ -17,6 +17,16 @@ const symbols: Readonly<Record<UnitName, string>> = {
   imperialPint: 'pt',
   imperialQuart: 'qt',
   imperialGallon: 'gal',
+  millilitrePerSquareMetre: 'ml/m²',
+  usFluidOuncePerSquareFoot: 'fl oz/ft²',
+  imperialFluidOuncePerSquareFoot: 'fl oz/ft²',
+  gramPerSquareMetre: 'g/m²',
+  ouncePerSquareFoot: 'oz/ft²',
+  gramPerLitre: 'g/l',
+  ouncePerUsGallon: 'oz/gal',
+  ouncePerImperialGallon: 'oz/gal',
+  perThousandKilometres: '/1000 km',
+  perThousandMiles: '/1000 mi',
   litrePerMinute: 'l/min',
   usGallonPerMinute: 'gal/min',
   imperialGallonPerMinute: 'gal/min',
@@ -163,6 +173,11 @@ export class Formats {
       hour: this.#english === 'en-US' ? 'numeric' : '2-digit',
       minute: '2-digit',
     })
+  }
+
+  /** Sunday begins the week in America, Monday elsewhere. */
+  get weekStartsOn(): 0 | 1 {
+    return this.#english === 'en-US' ? 0 : 1
   }
 
   /** 3 May; of another year 3 May 2027. */

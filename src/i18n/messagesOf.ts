@@ -18,12 +18,15 @@ type OtherMessages = keyof typeof changes
 const isCompiled = typeof english.common.quantity.reads !== 'string'
 const made = (message: string): Compiled => (isCompiled ? (compile(message) as unknown as Compiled) : message)
 
-const changed = (messages: AbstractIntlMessages, change: (message: string) => string): AbstractIntlMessages =>
+/** A message of the catalogue in another language. */
+type Change = (message: string, key: string) => string
+
+const changed = (messages: AbstractIntlMessages, change: Change, above = ''): AbstractIntlMessages =>
   Object.fromEntries(
-    Object.entries(messages).map(([key, value]) => [
-      key,
-      typeof value === 'string' ? made(change(value)) : changed(value, change),
-    ]),
+    Object.entries(messages).map(([name, value]) => {
+      const key = `${above}${name}`
+      return [name, typeof value === 'string' ? made(change(value, key)) : changed(value, change, `${key}.`)]
+    }),
   )
 
 const known = new Map<OtherMessages, AbstractIntlMessages>()
@@ -42,14 +45,21 @@ function readOtherMessages(which: OtherMessages): AbstractIntlMessages {
   return messages
 }
 
-function readAll(change: (message: string) => string): AbstractIntlMessages {
+function readAll(change: Change): AbstractIntlMessages {
   const folder = join(process.cwd(), 'messages', 'en')
   const places = readdirSync(folder).filter((name) => /^\w+\.json$/.test(name))
   const messages = Object.fromEntries(
-    places.map((name) => [
-      name.replace('.json', ''),
-      changed(JSON.parse(readFileSync(join(folder, name), 'utf8')) as AbstractIntlMessages, change),
-    ]),
+    places.map((file) => {
+      const place = file.replace('.json', '')
+      return [
+        place,
+        changed(
+          JSON.parse(readFileSync(join(folder, file), 'utf8')) as AbstractIntlMessages,
+          change,
+          `${place}.`,
+        ),
+      ]
+    }),
   )
   // As the build writes them: plain values that cross to the browser.
   return JSON.parse(JSON.stringify(messages)) as AbstractIntlMessages

@@ -12,9 +12,9 @@ describe('a message of the core', () => {
     expect(say(message('due.items.topUp.what', { product: 'Seal', where: 'front' }))).toBe(
       'Top up Seal, front',
     )
-    expect(say(message('due.items.torque.what', { known: 'true', newtonMetres: 1200 }))).toBe(
-      'Re-torque wheel nuts, 1,200 N·m',
-    )
+    expect(
+      say(message('due.items.torque.what', { known: 'true', newtonMetres: { newtonMetres: 1200 } })),
+    ).toBe('Re-torque wheel nuts, 1,200 N·m')
   })
 
   it('is said with messages, lists and quantities inside it', () => {

@@ -28,6 +28,9 @@ function quantityText(quantity: Quantity, { now, formats }: Speech): string {
   if ('kilometres' in quantity) return formats.quantity(quantity.kilometres, 'distance')
   if ('bar' in quantity) return formats.quantity(quantity.bar, 'pressure')
   if ('newtonMetres' in quantity) return formats.quantity(quantity.newtonMetres, 'torque')
+  if ('kilometresPerHour' in quantity) return formats.quantity(quantity.kilometresPerHour, 'speed')
+  if ('ppm' in quantity) return formats.quantity(quantity.ppm, 'hardness')
+  if ('litresPerMinute' in quantity) return formats.quantity(quantity.litresPerMinute, 'flow')
   if ('share' in quantity) return `${Math.round(quantity.share * 100)} %`
   if ('dilution' in quantity) return sayDilution(quantity.dilution)
   if ('minor' in quantity) return formats.money(quantity.minor, quantity.currency)

@@ -187,7 +187,7 @@ describe('changes of wheels', () => {
     const check = due.find(({ kind }) => kind === 'torqueCheck')!
     expect(check).toMatchObject({
       wheelSetId: setId,
-      what: message('due.items.torque.what', { known: 'true', newtonMetres: 130 }),
+      what: message('due.items.torque.what', { known: 'true', newtonMetres: { newtonMetres: 130 } }),
     })
     await must(markDone(database, check.key, now))
     expect((await listDue(database, now)).some(({ kind }) => kind === 'torqueCheck')).toBe(false)

@@ -55,7 +55,7 @@ function groupTitle(item: NamedDue, { by }: DueQuery, now: Date, t: Translator, 
   if (by === 'vehicle') return item.setName ? `${item.vehicleName}, ${item.setName}` : item.vehicleName
   const how = pressing(item, now)
   if (how === 'over' || how === 'now' || how === 'missed') return t('due.groups.now')
-  if (item.at <= endOfWeek(now, { weekStartsOn: 1 })) return t('due.groups.thisWeek')
+  if (item.at <= endOfWeek(now, { weekStartsOn: formats.weekStartsOn })) return t('due.groups.thisWeek')
   return isSameMonth(item.at, now) ? t('due.groups.thisMonth') : formats.month(item.at, 'long', true)
 }
 

@@ -35,7 +35,10 @@ export function calibrateLance(bottleMillilitres: number, emptiedSeconds: number
           {
             path: 'bottleMillilitres',
             found: showFound(bottleMillilitres),
-            fix: message('measures.lance.bottle'),
+            fix: message('measures.lance.bottle', {
+              least: { millilitres: 50 },
+              most: { millilitres: 5000 },
+            }),
           },
         ]),
     ...(emptiedSeconds >= 5 && emptiedSeconds <= 3600

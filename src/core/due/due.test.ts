@@ -162,7 +162,7 @@ describe('what else falls due', () => {
     const [check] = due(shopOf([set()]))
     expect(check).toMatchObject({
       kind: 'torqueCheck',
-      what: message('due.items.torque.what', { known: 'true', newtonMetres: 120 }),
+      what: message('due.items.torque.what', { known: 'true', newtonMetres: { newtonMetres: 120 } }),
     })
     expect(check!.at).toEqual(addDays(fitting.at, 1.4))
     const readings = [

@@ -90,18 +90,21 @@ export function resinDue(filter: DueFilter | null, { now, overrides }: DueContex
       wheelSetId: null,
       what: message('due.items.resin.what'),
       why: isSpent
-        ? message('due.items.resin.spent', { ppm: reading.ppm, limit: spentPpm })
+        ? message('due.items.resin.spent', {
+            ppm: { ppm: reading.ppm },
+            limit: { ppm: spentPpm },
+          })
         : filledAt === null
           ? message('due.items.resin.unknown', {
-              treats: Math.round(treats),
-              resin: filter.resinLitres,
-              hardness: filter.hardnessPpm,
+              treats: { litres: Math.round(treats) },
+              resin: { litres: filter.resinLitres },
+              hardness: { ppm: filter.hardnessPpm },
             })
           : message('due.items.resin.used', {
-              used: Math.round(used),
-              treats: Math.round(treats),
-              resin: filter.resinLitres,
-              hardness: filter.hardnessPpm,
+              used: { litres: Math.round(used) },
+              treats: { litres: Math.round(treats) },
+              resin: { litres: filter.resinLitres },
+              hardness: { ppm: filter.hardnessPpm },
             }),
       at: isSpent ? now : addDays(now, days),
       band: isSpent ? null : { from: addDays(now, days * 0.7), until: addDays(now, days * 1.4) },

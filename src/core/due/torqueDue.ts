@@ -37,9 +37,12 @@ export function torqueDue(set: DueSet, marks: DueMarks, { now, overrides }: DueC
       wheelSetId: facts.id,
       what: message('due.items.torque.what', {
         known: String(fitting.torqueNewtonMetres !== null),
-        newtonMetres: fitting.torqueNewtonMetres ?? 0,
+        newtonMetres: { newtonMetres: fitting.torqueNewtonMetres ?? 0 },
       }),
-      why: message(isMissed ? 'due.items.torque.missed' : 'due.items.torque.why', { from, until }),
+      why: message(isMissed ? 'due.items.torque.missed' : 'due.items.torque.why', {
+        from: { kilometres: from },
+        until: { kilometres: until },
+      }),
       at: reached(from),
       band: { from: reached(from), until: reached(until) },
       sureness: 'sure',

@@ -164,9 +164,9 @@ export const houseEstimates = {
   riskValueMinor: one(250, 'minor', 0, 10_000),
 
   // Dirt expected since the last clean, per 1000 km on a front wheel with ordinary pads.
-  dustPer1000Km: one(1.6, 'amount', 0, 10),
-  bondedPer1000Km: one(0.55, 'amount', 0, 10),
-  filmPer1000Km: one(0.9, 'amount', 0, 10),
+  dustPer1000Km: one(1.6, 'perThousandKilometres', 0, 10),
+  bondedPer1000Km: one(0.55, 'perThousandKilometres', 0, 10),
+  filmPer1000Km: one(0.9, 'perThousandKilometres', 0, 10),
   rearDustShare: one(0.45, 'share', 0, 2),
   winterFilmFactor: one(1.8, 'factor', 1, 5),
   reorderShare: one(0.25, 'share', 0, 1),

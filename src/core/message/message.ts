@@ -12,6 +12,9 @@ export type Quantity =
   | { readonly kilometres: number }
   | { readonly bar: number }
   | { readonly newtonMetres: number }
+  | { readonly kilometresPerHour: number }
+  | { readonly ppm: number }
+  | { readonly litresPerMinute: number }
   /** 0 to 1; said in percent. */
   | { readonly share: number }
   /** Share of concentrate, 0 to 1; said as a ratio. */

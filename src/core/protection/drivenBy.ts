@@ -71,16 +71,16 @@ export function checkReading(
   const before = readings.filter((one) => one.at <= at).at(-1)
   const after = readings.find((one) => one.at > at)
   if (before && kilometres < before.kilometres)
-    return refuse(message('measures.odometer.back', { km: Math.round(before.kilometres) }))
+    return refuse(message('measures.odometer.back', { reading: { kilometres: before.kilometres } }))
   if (after && kilometres > after.kilometres)
-    return refuse(message('measures.odometer.ahead', { km: Math.round(after.kilometres) }))
+    return refuse(message('measures.odometer.ahead', { reading: { kilometres: after.kilometres } }))
   if (before) {
     const days = Math.max(1, (at.getTime() - before.at.getTime()) / millisecondsPerDay)
     if ((kilometres - before.kilometres) / days > maxKilometresPerDay)
       return refuse(
         message('measures.odometer.tooFar', {
-          perDay: Math.round((kilometres - before.kilometres) / days),
-          km: Math.round(before.kilometres),
+          perDay: { kilometres: (kilometres - before.kilometres) / days },
+          reading: { kilometres: before.kilometres },
         }),
       )
   }

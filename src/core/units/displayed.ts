@@ -26,9 +26,11 @@ function volume(millilitres: number, system: Region['units']['volume']): Display
   const ounces = fromStored(millilitres, ounce)
   return Math.abs(ounces) >= gallonFromOunces
     ? { value: fromStored(millilitres, gallon), unit: gallon, maxDecimals: 2 }
-    : { value: ounces, unit: ounce, maxDecimals: Math.abs(ounces) < 1 ? 2 : 1 }
+    : { value: ounces, unit: ounce, maxDecimals: Math.abs(ounces) >= 1 ? 1 : Math.abs(ounces) < 0.05 ? 4 : 2 }
 }
 
+/** What is said in small numbers in America. */
+const small: ReadonlySet<QuantityKind> = new Set<QuantityKind>(['coverage', 'film', 'load', 'perDistance'])
 const tenthsBelowMillimetres = 20
 
 /** Units whose halves nobody tells apart; the others are said to a tenth. */
@@ -54,6 +56,6 @@ export function displayed(stored: number, kind: QuantityKind, region: Region): D
   const value = fromStored(stored, unit)
   // Tread and small gaps are measured to tenths of a millimetre.
   const isSmall = unit === 'millimetre' && Math.abs(value) < tenthsBelowMillimetres
-  const hundredths = unit === 'inch' || kind === 'flow'
+  const hundredths = unit === 'inch' || kind === 'flow' || (small.has(kind) && Math.abs(value) < 10)
   return { value, unit, maxDecimals: hundredths ? 2 : wholeUnits.has(unit) && !isSmall ? 0 : 1 }
 }

@@ -5,7 +5,19 @@ import type { QuantityKind, UnitName } from './unit'
 export const englishes = ['en', 'en-GB', 'en-US'] as const
 export type English = (typeof englishes)[number]
 
-/** Units that a shop can choose for each kind but volume and flow, which follow the system of volumes. */
+/** Kinds that are measured as volumes are. */
+const following = {
+  flow: { metric: 'litrePerMinute', us: 'usGallonPerMinute', imperial: 'imperialGallonPerMinute' },
+  coverage: {
+    metric: 'millilitrePerSquareMetre',
+    us: 'usFluidOuncePerSquareFoot',
+    imperial: 'imperialFluidOuncePerSquareFoot',
+  },
+  film: { metric: 'gramPerSquareMetre', us: 'ouncePerSquareFoot', imperial: 'ouncePerSquareFoot' },
+  load: { metric: 'gramPerLitre', us: 'ouncePerUsGallon', imperial: 'ouncePerImperialGallon' },
+} as const satisfies Partial<Record<QuantityKind, Readonly<Record<VolumeSystem, UnitName>>>>
+
+/** Units that a shop can choose for each kind that does not follow another. */
 export const unitChoices = {
   temperature: ['celsius', 'fahrenheit'],
   distance: ['kilometre', 'mile'],
@@ -14,7 +26,10 @@ export const unitChoices = {
   torque: ['newtonMetre', 'poundFoot'],
   length: ['millimetre', 'inch'],
   hardness: ['ppm', 'germanDegree', 'frenchDegree', 'grainPerGallon'],
-} as const satisfies Record<Exclude<QuantityKind, 'volume' | 'flow'>, readonly UnitName[]>
+} as const satisfies Record<
+  Exclude<QuantityKind, 'volume' | keyof typeof following | 'perDistance'>,
+  readonly UnitName[]
+>
 
 type Choices = typeof unitChoices
 export type UnitPreferences = { readonly [Kind in keyof Choices]: Choices[Kind][number] } & {
@@ -95,16 +110,22 @@ export const ounceSystem = ({ units }: Region): 'us' | 'imperial' | null =>
 
 const bareVolume = { metric: 'millilitre', us: 'usFluidOunce', imperial: 'imperialFluidOunce' } as const
 const largeVolume = { metric: 'litre', us: 'usGallon', imperial: 'imperialGallon' } as const
-const flowUnit = {
-  metric: 'litrePerMinute',
-  us: 'usGallonPerMinute',
-  imperial: 'imperialGallonPerMinute',
-} as const
 
 /** The unit in which a person writes a bare number of a kind. */
 export function bareUnit(kind: QuantityKind, { units }: Region): UnitName {
-  if (kind === 'volume') return bareVolume[units.volume]
-  return kind === 'flow' ? flowUnit[units.volume] : units[kind]
+  switch (kind) {
+    case 'volume':
+      return bareVolume[units.volume]
+    case 'flow':
+    case 'coverage':
+    case 'film':
+    case 'load':
+      return following[kind][units.volume]
+    case 'perDistance':
+      return units.distance === 'mile' ? 'perThousandMiles' : 'perThousandKilometres'
+    default:
+      return units[kind]
+  }
 }
 
 /** The unit of a bare number where a volume is a bucketful, or what a resin lasts for. */

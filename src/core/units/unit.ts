@@ -4,6 +4,10 @@ import { millilitresPerUnit } from '@/core/quantity/volume'
 export const quantityKinds = [
   'volume',
   'flow',
+  'coverage',
+  'film',
+  'load',
+  'perDistance',
   'temperature',
   'distance',
   'speed',
@@ -23,6 +27,8 @@ interface UnitDefinition {
 
 const { us, imperial } = millilitresPerUnit
 const millimetresPerInch = 25.4
+const squareMetresPerSquareFoot = 0.09290304
+const gramsPerOunce = 28.349523125
 const kilometresPerMile = 1.609344
 /** The pound-force on a square inch, in bar; the pound-force foot, in newton metres. International pound, standard gravity. */
 const barPerPsi = 0.0689475729
@@ -47,6 +53,16 @@ export const units = {
   litrePerMinute: { kind: 'flow', factor: 1 },
   usGallonPerMinute: { kind: 'flow', factor: us.gallon / 1000 },
   imperialGallonPerMinute: { kind: 'flow', factor: imperial.gallon / 1000 },
+  millilitrePerSquareMetre: { kind: 'coverage', factor: 1 },
+  usFluidOuncePerSquareFoot: { kind: 'coverage', factor: us.ounce / squareMetresPerSquareFoot },
+  imperialFluidOuncePerSquareFoot: { kind: 'coverage', factor: imperial.ounce / squareMetresPerSquareFoot },
+  gramPerSquareMetre: { kind: 'film', factor: 1 },
+  ouncePerSquareFoot: { kind: 'film', factor: gramsPerOunce / squareMetresPerSquareFoot },
+  gramPerLitre: { kind: 'load', factor: 1 },
+  ouncePerUsGallon: { kind: 'load', factor: (gramsPerOunce * 1000) / us.gallon },
+  ouncePerImperialGallon: { kind: 'load', factor: (gramsPerOunce * 1000) / imperial.gallon },
+  perThousandKilometres: { kind: 'perDistance', factor: 1 },
+  perThousandMiles: { kind: 'perDistance', factor: 1 / kilometresPerMile },
   celsius: { kind: 'temperature', factor: 1 },
   fahrenheit: { kind: 'temperature', factor: 5 / 9, offset: -160 / 9 },
   kilometre: { kind: 'distance', factor: 1 },
@@ -71,10 +87,14 @@ export const units = {
 export type UnitName = keyof typeof units
 export const unitNames = Object.keys(units) as UnitName[]
 
-/** The unit each kind is kept in: ml, l/min, °C, km, km/h, bar, N·m, mm, ppm. */
+/** The unit each kind is kept in: ml, l/min, ml/m², g/m², g/l, 1/1000 km, °C, km, km/h, bar, N·m, mm, ppm. */
 export const storedUnit = {
   volume: 'millilitre',
   flow: 'litrePerMinute',
+  coverage: 'millilitrePerSquareMetre',
+  film: 'gramPerSquareMetre',
+  load: 'gramPerLitre',
+  perDistance: 'perThousandKilometres',
   temperature: 'celsius',
   distance: 'kilometre',
   speed: 'kilometrePerHour',

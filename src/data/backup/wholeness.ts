@@ -89,7 +89,9 @@ async function unbalanced(database: Queryable): Promise<Message[]> {
      from product p left join stock_movement m on m.product_id = p.id
      group by p.id having abs(p.stock_millilitres - coalesce(sum(m.millilitres), 0)) > 1e-3 order by p.id`,
   )
-  return rows.map(({ id, stock, moved }) => message('data.check.stock', { id, stock, moved }))
+  return rows.map(({ id, stock, moved }) =>
+    message('data.check.stock', { id, stock: { millilitres: stock }, moved: { millilitres: moved } }),
+  )
 }
 
 /** What is wrong with the data by its own counts, rules and ledger, a line each; none where all is well. */

@@ -107,6 +107,7 @@ const maxMinutes = 12
 
 /** Surface temperature and wet limit by the hour, for the warmer and the cooler side; good hours are shaded. */
 export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds }: DayCurvesProps) {
+  const formats = useFormats()
   const t = useTranslations()
   useThemeRepaint()
   const ink = colourOf('--ink-soft')
@@ -165,7 +166,11 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
       },
       celsius: {
         position: 'left',
-        title: { display: true, text: t('conditions.day.surface'), color: ink },
+        title: {
+          display: true,
+          text: t('conditions.day.surface', { unit: formats.unitSymbol('temperature') }),
+          color: ink,
+        },
         ticks: { color: ink },
         grid: { color: colourOf('--line') },
       },
@@ -193,9 +198,12 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
         data={{
           datasets: sides.flatMap(({ name, hours }, at) => [
             {
-              label: t('conditions.day.sideSurface', { side: name }),
+              label: t('conditions.day.sideSurface', { side: name, unit: formats.unitSymbol('temperature') }),
               yAxisID: 'celsius',
-              data: hours.map(({ hour, surfaceCelsius }) => ({ x: hour, y: surfaceCelsius })),
+              data: hours.map(({ hour, surfaceCelsius }) => ({
+                x: hour,
+                y: formats.chartValue(surfaceCelsius, 'temperature'),
+              })),
               borderColor: tones[at],
               borderWidth: 2,
               borderDash: dashes[at],

@@ -1,13 +1,15 @@
 'use client'
 
-import { format, isValid, parse, parseISO } from 'date-fns'
+import { format, isValid, parse, parseISO, type Locale } from 'date-fns'
 import { enGB } from 'date-fns/locale/en-GB'
-import { useTranslations } from 'next-intl'
+import { enUS } from 'date-fns/locale/en-US'
+import { useLocale, useTranslations } from 'next-intl'
 import { useRef, useState } from 'react'
 import { DatePicker } from 'react-datepicker'
 import 'react-datepicker/dist/react-datepicker.min.css'
 import Form from 'react-bootstrap/Form'
 import { currentTime } from '@/clock'
+import { regionOfTag } from '@/i18n/regionTag'
 
 interface DateFieldProps {
   readonly id: string
@@ -25,14 +27,27 @@ interface DateFieldProps {
 const minutesApart = 15
 
 /** How a day is shown first, then the other ways in which it may be typed. */
-const dayFormats = ['d MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'd/M/yyyy', 'yyyy-MM-dd', 'd MMM', 'd.M.']
-const timeFormats = dayFormats.flatMap((day) => [`${day} HH:mm`, `${day}, HH:mm`, `${day}'T'HH:mm`])
+const dayFirst = ['d MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'd/M/yyyy', 'yyyy-MM-dd', 'd MMM', 'd.M.']
+const monthFirst = ['MMM d, yyyy', 'MMMM d, yyyy', 'MMM d yyyy', 'M/d/yyyy', 'yyyy-MM-dd', 'MMM d', 'M/d']
+const withTimes = (days: readonly string[], times: readonly string[]): string[] =>
+  days.flatMap((day) => times.flatMap((time) => [`${day} ${time}`, `${day}, ${time}`, `${day}'T'${time}`]))
+
+/** How a region writes days and times; its week begins as its locale says. */
+const ways = {
+  dayFirst: { locale: enGB, days: dayFirst, times: withTimes(dayFirst, ['HH:mm']), time: 'HH:mm' },
+  monthFirst: {
+    locale: enUS,
+    days: monthFirst,
+    times: withTimes(monthFirst, ['h:mm aa', 'h:mmaa', 'HH:mm']),
+    time: 'h:mm aa',
+  },
+}
 
 const written = (at: Date, hasTime: boolean): string =>
   format(at, hasTime ? "yyyy-MM-dd'T'HH:mm" : 'yyyy-MM-dd')
 
-const isReadable = (text: string, formats: readonly string[]): boolean =>
-  formats.some((one) => isValid(parse(text.trim(), one, currentTime(), { locale: enGB })))
+const isReadable = (text: string, formats: readonly string[], locale: Locale): boolean =>
+  formats.some((one) => isValid(parse(text.trim(), one, currentTime(), { locale })))
 
 /** A day, or a day and a time, typed or chosen; it looks the same in every browser. */
 export function DateField({
@@ -46,7 +61,8 @@ export function DateField({
   className,
 }: DateFieldProps) {
   const t = useTranslations()
-  const formats = hasTime ? timeFormats : dayFormats
+  const way = ways[regionOfTag(useLocale()).english === 'en-US' ? 'monthFirst' : 'dayFirst']
+  const formats = hasTime ? way.times : way.days
   /** What was typed and is no day; null: nothing is wrong. */
   const [wrong, setWrong] = useState<string | null>(null)
   const typed = useRef('')
@@ -54,7 +70,9 @@ export function DateField({
   /** What cannot be read is not kept: it is said, beside the day that stays. */
   const check = () =>
     setWrong(
-      typed.current.trim() === '' || isReadable(typed.current, formats) ? null : typed.current.slice(0, 40),
+      typed.current.trim() === '' || isReadable(typed.current, formats, way.locale)
+        ? null
+        : typed.current.slice(0, 40),
     )
   const at = value === '' ? null : parseISO(value)
   return (
@@ -65,7 +83,7 @@ export function DateField({
         id={id}
         className={`form-control${wrong === null ? '' : ' is-invalid'}`}
         wrapperClassName="date-field"
-        locale={enGB}
+        locale={way.locale}
         dateFormat={[...formats]}
         selected={at && isValid(at) ? at : null}
         onChange={(date: Date | null) => {
@@ -82,7 +100,7 @@ export function DateField({
         onBlur={check}
         onCalendarClose={check}
         showTimeSelect={hasTime}
-        timeFormat="HH:mm"
+        timeFormat={way.time}
         timeIntervals={minutesApart}
         timeCaption={t('common.date.time')}
         placeholderText={t('common.date.example', { time: String(hasTime) })}

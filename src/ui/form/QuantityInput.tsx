@@ -11,6 +11,8 @@ import { useFormats } from '@/i18n/useFormats'
 import { fieldOf, keptText, shownText, storedText, type KeptIn, type StoredText } from './quantityText'
 
 interface QuantityInputProps {
+  /** Where no form group gives one. */
+  readonly id?: string
   readonly kind: QuantityKind
   /** As the form keeps it: a number in the stored unit, or what was typed and is none. */
   readonly value: StoredText
@@ -34,6 +36,7 @@ const countryOf = (unit: UnitName): 'us' | 'imperial' | 'other' =>
  * another unit was read, and asks where it can be meant in several ways.
  */
 export function QuantityInput({
+  id,
   kind,
   value,
   set,
@@ -73,6 +76,7 @@ export function QuantityInput({
     <>
       <InputGroup hasValidation={isInvalid === true}>
         <Form.Control
+          id={id}
           autoComplete="off"
           inputMode="decimal"
           aria-label={label}

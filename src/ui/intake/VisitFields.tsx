@@ -1,4 +1,5 @@
 import { usualAir, usualSurface } from '@/ui/conditions/usualTemperatures'
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { serviceIds } from '@/core/visit-kinds/service'
 import { capitalised } from '@/i18n/sayer'
@@ -19,6 +20,7 @@ interface VisitFieldsProps {
 
 /** What the visit is for, how far was driven, and the weather at the wheels. */
 export function VisitFields({ values, change, drive, lastReadingKilometres, problemAt }: VisitFieldsProps) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const readOdometer = (text: string) => {
@@ -40,7 +42,7 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         className="field"
         id="kilometres"
         label={t('intake.kilometres')}
-        mode="numeric"
+        quantity="distance"
         value={values.kilometres}
         set={drive}
         fix={problemAt('kilometres')}
@@ -49,12 +51,12 @@ export function VisitFields({ values, change, drive, lastReadingKilometres, prob
         className="field"
         id="odometer"
         label={t('intake.odometer')}
-        mode="numeric"
+        quantity="distance"
         value={values.odometer}
         placeholder={
           lastReadingKilometres === null
             ? t('intake.notRead')
-            : t('intake.lastReading', { kilometres: lastReadingKilometres })
+            : t('intake.lastReading', { reading: formats.quantity(lastReadingKilometres, 'distance') })
         }
         set={readOdometer}
         fix={problemAt('odometerKilometres')}

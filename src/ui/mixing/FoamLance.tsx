@@ -74,13 +74,13 @@ export function FoamLance({ washerLitresPerMinute, draw, setDraw }: FoamLancePro
       </div>
       <p className="soft" aria-live="polite">
         {t('mixing.lance.flow', {
-          washer: String(washerLitresPerMinute),
-          draw: formats.number(draw, 2),
+          washer: formats.quantity(washerLitresPerMinute, 'flow'),
+          draw: formats.quantity(draw, 'flow'),
         })}{' '}
         {calibrated &&
           (calibrated.ok ? (
             <button type="button" className="link-button" onClick={() => setDraw(calibrated.value)}>
-              {t('mixing.lance.useMeasured', { litres: formats.number(calibrated.value, 2) })}
+              {t('mixing.lance.useMeasured', { flow: formats.quantity(calibrated.value, 'flow') })}
             </button>
           ) : (
             saidProblems(calibrated.problems, say)

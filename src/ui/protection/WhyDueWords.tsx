@@ -46,6 +46,7 @@ export function WhyDueWords({ why }: { readonly why: WhyDue }) {
       ))}
       <li>
         {t('protection.why.effects', {
+          distance: formats.quantity(1000, 'distance'),
           wash: why.washDays === 0 ? t('protection.why.notSooner') : daysText(why.washDays, t),
           kilometres: why.kilometreDays === 0 ? t('protection.why.notLater') : daysText(why.kilometreDays, t),
         })}

@@ -1,8 +1,11 @@
 import { useFormats } from '@/i18n/useFormats'
-import { useTranslations } from 'next-intl'
+import { regionOfTag } from '@/i18n/regionTag'
+import { useLocale, useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import type { SaidProblem } from '@/i18n/saidProblems'
 import type { ProductUse } from '@/core/observations/jobOutcome'
+import { QuantityInput } from '../form/QuantityInput'
+import { shownText } from '../form/quantityText'
 import { asPlanned, type Correction } from './usedInput'
 
 interface UsedRowsProps {
@@ -16,6 +19,7 @@ interface UsedRowsProps {
 export function UsedRows({ used, corrections, change, problems }: UsedRowsProps) {
   const formats = useFormats()
   const t = useTranslations()
+  const region = regionOfTag(useLocale())
 
   const put = (id: string, changes: Partial<Correction>) =>
     change({ ...corrections, [id]: { ...asPlanned, ...corrections[id], ...changes } })
@@ -35,14 +39,13 @@ export function UsedRows({ used, corrections, change, problems }: UsedRowsProps)
             <li key={id}>
               <Form.Label htmlFor={`used-${id}`}>{name}</Form.Label>
               <span className="used-amount">
-                <Form.Control
+                <QuantityInput
                   id={`used-${id}`}
-                  inputMode="decimal"
-                  placeholder={String(Math.round(concentrateMillilitres))}
+                  kind="volume"
+                  placeholder={shownText(String(Math.round(concentrateMillilitres)), 'volume', region)}
                   value={own.millilitres}
-                  onChange={(event) => put(id, { millilitres: event.target.value })}
-                />{' '}
-                {t('common.millilitres')}
+                  set={(millilitres) => put(id, { millilitres })}
+                />
               </span>
               <button
                 type="button"

@@ -1,7 +1,24 @@
-import { useTranslations } from 'next-intl'
+import { useLocale, useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { estimateIds, houseEstimates } from '@/core/estimates/houseEstimates'
+import type { Unit } from '@/core/message/unit'
+import type { QuantityKind } from '@/core/units/unit'
+import { regionOfTag } from '@/i18n/regionTag'
+import { QuantityInput } from '../form/QuantityInput'
+import { shownText } from '../form/quantityText'
 import { plain, type SettingsValues } from './settingsValues'
+
+/** Estimates that everybody reads in their own unit. */
+const kindOf: Partial<Record<Unit, QuantityKind>> = {
+  ml: 'volume',
+  mm: 'length',
+  km: 'distance',
+  celsius: 'temperature',
+  mlPerSquareMetre: 'coverage',
+  gramsPerSquareMetre: 'film',
+  gramsPerLitre: 'load',
+  perThousandKilometres: 'perDistance',
+}
 
 type Estimates = SettingsValues['estimates']
 
@@ -14,6 +31,7 @@ interface EstimateRowsProps {
 /** Every house estimate with its reason, open to be changed. */
 export function EstimateRows({ value, change, fixOf }: EstimateRowsProps) {
   const t = useTranslations()
+  const region = regionOfTag(useLocale())
 
   return (
     <section aria-labelledby="estimates">
@@ -26,6 +44,7 @@ export function EstimateRows({ value, change, fixOf }: EstimateRowsProps) {
         <ul className="rows">
           {estimateIds.map((id) => {
             const house = houseEstimates[id]
+            const kind = house.unit && kindOf[house.unit]
             const fix = fixOf(`estimates.${id}`)
             return (
               <li key={id} className="row-item estimate-row">
@@ -35,15 +54,28 @@ export function EstimateRows({ value, change, fixOf }: EstimateRowsProps) {
                   <span className="soft">{t(`estimates.${id}.reason`)}</span>
                 </label>
                 <span>
-                  <Form.Control
-                    id={`estimate-${id}`}
-                    inputMode="decimal"
-                    placeholder={plain(house.value)}
-                    value={value[id] ?? ''}
-                    isInvalid={fix !== undefined}
-                    onChange={(event) => change({ ...value, [id]: event.target.value })}
-                  />
-                  <span className="soft">{house.unit && t(`terms.unit.${house.unit}`)}</span>
+                  {kind ? (
+                    <QuantityInput
+                      id={`estimate-${id}`}
+                      kind={kind}
+                      placeholder={shownText(plain(house.value), kind, region)}
+                      value={value[id] ?? ''}
+                      isInvalid={fix !== undefined}
+                      set={(text) => change({ ...value, [id]: text })}
+                    />
+                  ) : (
+                    <>
+                      <Form.Control
+                        id={`estimate-${id}`}
+                        inputMode="decimal"
+                        placeholder={plain(house.value)}
+                        value={value[id] ?? ''}
+                        isInvalid={fix !== undefined}
+                        onChange={(event) => change({ ...value, [id]: event.target.value })}
+                      />
+                      <span className="soft">{house.unit && t(`terms.unit.${house.unit}`)}</span>
+                    </>
+                  )}
                   {fix && <span className="invalid-feedback is-said">{fix}</span>}
                 </span>
               </li>

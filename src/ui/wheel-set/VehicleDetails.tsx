@@ -1,9 +1,12 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
-import type { UseFormReturn } from 'react-hook-form'
+import { useState } from 'react'
+import { Controller, type UseFormReturn } from 'react-hook-form'
 import type { InferInput } from 'valibot'
 import { discKinds, padKinds } from '@/core/wheel/brakes'
 import { archLiners } from '@/core/wheel/position'
+import { QuantityInput } from '../form/QuantityInput'
+import { textOf } from './wheelValues'
 import type { wheelSetInput, WheelSetInput } from '@/contracts/wheelSet'
 
 type FormValues = InferInput<typeof wheelSetInput>
@@ -19,6 +22,8 @@ export function VehicleDetails({
 }) {
   const t = useTranslations()
 
+  /** What was typed and is no number yet. */
+  const [typed, setTyped] = useState<{ text: string; value: number } | null>(null)
   const error = form.formState.errors.vehicle?.kilometresPerWeek?.message
   return (
     <div className="field-grid">
@@ -46,12 +51,26 @@ export function VehicleDetails({
       ])}
       <Form.Group controlId="kilometres-week">
         <Form.Label>{t('wheelSet.kilometresPerWeek')}</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          {...form.register('vehicle.kilometresPerWeek', { valueAsNumber: true })}
-          isInvalid={error !== undefined}
+        <Controller
+          control={form.control}
+          name="vehicle.kilometresPerWeek"
+          render={({ field }) => (
+            <QuantityInput
+              kind="distance"
+              value={typed && Object.is(typed.value, field.value) ? typed.text : textOf(field.value)}
+              isInvalid={error !== undefined}
+              leave={field.onBlur}
+              set={(text) => {
+                const value = text.trim() === '' ? NaN : Number(text.replace(',', '.'))
+                setTyped({ text, value })
+                field.onChange(value)
+              }}
+            />
+          )}
         />
-        <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
+        <Form.Control.Feedback type="invalid" className={error ? 'd-block' : undefined}>
+          {error}
+        </Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="parked">
         <Form.Label>{t('wheelSet.parked.label')}</Form.Label>

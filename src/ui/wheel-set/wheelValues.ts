@@ -8,12 +8,12 @@ export type WheelValues = FormValues['wheels'][number]
 
 /** Named and explained by `wheelSet.measures`. */
 export const measureFields = [
-  { name: 'tyreCode', numeric: false },
-  { name: 'rimWidthInches', numeric: true },
-  { name: 'spokeCount', numeric: true },
-  { name: 'spokeWidthMillimetres', numeric: true },
-  { name: 'spokeDepthMillimetres', numeric: true },
-  { name: 'hardwarePieces', numeric: true },
+  { name: 'tyreCode', numeric: false, quantity: null },
+  { name: 'rimWidthInches', numeric: true, quantity: null },
+  { name: 'spokeCount', numeric: true, quantity: null },
+  { name: 'spokeWidthMillimetres', numeric: true, quantity: 'length' },
+  { name: 'spokeDepthMillimetres', numeric: true, quantity: 'length' },
+  { name: 'hardwarePieces', numeric: true, quantity: null },
 ] as const
 export type MeasureField = (typeof measureFields)[number]['name']
 

@@ -38,7 +38,10 @@ export default async function LastingPage() {
         <div>
           <h1>{t('due.lasting.title')}</h1>
           <p className="lead-text">
-            {t.rich('due.lasting.lead', { link: (words) => <Link href="/due">{words}</Link> })}
+            {t.rich('due.lasting.lead', {
+              distance: formats.quantity(250, 'distance'),
+              link: (words) => <Link href="/due">{words}</Link>,
+            })}
           </p>
         </div>
       </header>

@@ -19,7 +19,7 @@ export const GET = route('anyone', async (request) => {
       {
         path: 'hardness',
         found: text,
-        fix: message('fields.rangeIn', { low: 0, high: maxHardnessPpm, unit: term('unit', 'ppm') }),
+        fix: message('fields.between', { low: { ppm: 0 }, high: { ppm: maxHardnessPpm } }),
       },
     ])
   return answerAs('tds', simulatedWater(currentTime(), hardness))

@@ -4,6 +4,8 @@ import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Link } from '@/ui/Link'
 import { database } from '@/data/connection'
+import { estimate } from '@/core/estimates/houseEstimates'
+import { readSettings } from '@/data/queries/settings'
 import { lastTyreReading, listWheelChanges } from '@/data/queries/wheelChanges'
 import { setsOfVehicle } from '@/data/queries/wheelSets'
 import { ActionButton } from '@/ui/form/ActionButton'
@@ -24,6 +26,7 @@ export default async function ChangePage({ params }: Props) {
 
   const set = await wheelSetOr404((await params).id)
   const db = await database()
+  const { estimates } = await readSettings(db)
   const now = currentTime()
   const [sets, changes, tyres] = await Promise.all([
     setsOfVehicle(db, set.vehicleId),
@@ -40,6 +43,8 @@ export default async function ChangePage({ params }: Props) {
           <p className="lead-text">
             {t.rich('protection.change.lead', {
               vehicle: set.vehicleName,
+              from: formats.quantity(estimate('torqueFirstKilometres', estimates), 'distance'),
+              until: formats.quantity(estimate('torqueLastKilometres', estimates), 'distance'),
               link: (words) => <Link href={`/wheels/${set.id}`}>{words}</Link>,
             })}
           </p>
