@@ -41,14 +41,14 @@ describe('conditions', () => {
 
   it.each([
     ['humidity over 100 %', { humidityPercent: 101 }, 'humidityPercent', /0 to 100/],
-    ['wind below zero', { windKilometresPerHour: -1 }, 'windKilometresPerHour', /0 to 120/],
+    ['wind below zero', { windKilometresPerHour: -1 }, 'windKilometresPerHour', /0 km\/h to 120/],
     ['latitude 200', { place: { latitude: 200, longitude: 0 } }, 'place.latitude', /-90 to 90/],
-    ['air of 80 °C', { airCelsius: 80 }, 'airCelsius', /-20 to 50/],
+    ['air of 80 °C', { airCelsius: 80 }, 'airCelsius', /-20 °C to 50/],
     [
       'a thermometer at 900 °C',
       { readings: [{ position: 'frontLeft', celsius: 900 }] },
       'readings[0].celsius',
-      /-20 to 120/,
+      /-20 °C to 120/,
     ],
     ['an instant of nonsense', { startAt: 'noon' }, 'startAt', /Write the time as/],
   ])('refuse %s at its field', (_, input, path, fix) => {

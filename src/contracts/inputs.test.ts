@@ -118,7 +118,7 @@ it.each([
   ['settings', { currency: 'euro' }, 'currency', /three-letter/],
   ['settings', { place: { latitude: 200, longitude: 0 } }, 'place.latitude', /-90 to 90/],
   ['settings', { place: { latitude: 0 } }, 'place.longitude', /missing/],
-  ['settings', { equipment: { bucketLitres: 0 } }, 'equipment.bucketLitres', /litres/],
+  ['settings', { equipment: { bucketLitres: 0 } }, 'equipment.bucketLitres', /1 l to 50 l/],
   ['settings', { shopName: '   ' }, 'shopName', /Enter the shop name/],
   ['settings', { shopName: 'a\tb' }, 'shopName', /tabs/],
   ['settings', { estimates: { wetMargin: 40 } }, 'estimates.wetMargin', /Enter a number/],

@@ -87,7 +87,7 @@ describe('a job file', () => {
     ],
     ['an empty cabinet', { ...least, cabinet: [] }, 'cabinet', /empty/],
     ['no people', { ...least, crew: { people: 0 } }, 'crew.people', /from 1 to 2/],
-    ['air of 80 °C', { ...least, conditions: { airCelsius: 80 } }, 'conditions.airCelsius', /-20 to 50/],
+    ['air of 80 °C', { ...least, conditions: { airCelsius: 80 } }, 'conditions.airCelsius', /-20 °C to 50/],
     ['a currency in words', { ...least, currency: 'euros' }, 'currency', /three-letter/],
   ]
   it.each(cases)('%s is refused at its path with the fix', (_, input, path, fix) => {

@@ -20,17 +20,17 @@ function keep(region: Region | null): void {
 
 /** Units and language of this device alone. */
 export function DeviceRegion({ hasOwn }: { hasOwn: boolean }) {
-  const t = useTranslations('settings.region.device')
+  const t = useTranslations()
   const [region, setRegion] = useState(regionOfTag(useLocale()))
   return (
     <section aria-labelledby="device-units" className="device-region">
-      <h2 id="device-units">{t('title')}</h2>
-      <p className="soft">{t('explained')}</p>
+      <h2 id="device-units">{t('settings.region.device.title')}</h2>
+      <p className="soft">{t('settings.region.device.explained')}</p>
       <ChoiceField
         id="device-own"
-        label={t('own')}
+        label={t('settings.region.device.own')}
         value={hasOwn ? 'own' : 'shop'}
-        choices={ways.map((way) => [way, t(`ways.${way}`)] as const)}
+        choices={ways.map((way) => [way, t(`settings.region.device.ways.${way}`)] as const)}
         set={(way) => keep(way === 'own' ? region : null)}
       />
       {hasOwn && (

@@ -17,31 +17,34 @@ const kinds = Object.keys(unitChoices) as UnitKind[]
 
 /** An English with its usual units, and each kind of quantity as it is wanted otherwise. */
 export function RegionFields({ value, change, prefix = '' }: RegionFieldsProps) {
-  const t = useTranslations('settings.region')
+  const t = useTranslations()
   const formats = useFormats()
   return (
     <div className="field-grid">
       <ChoiceField
         id={`${prefix}english`}
-        label={t('english')}
+        label={t('settings.region.english')}
         value={value.english}
-        choices={englishes.map((english) => [english, t(`englishes.${english}`)] as const)}
+        choices={englishes.map((english) => [english, t(`settings.region.englishes.${english}`)] as const)}
         set={(english) => change(withEnglish(english))}
       />
       <ChoiceField
         id={`${prefix}volume`}
-        label={t('kinds.volume')}
+        label={t('settings.region.kinds.volume')}
         value={value.units.volume}
-        choices={volumeSystems.map((system) => [system, t(`systems.${system}`)] as const)}
+        choices={volumeSystems.map((system) => [system, t(`settings.region.systems.${system}`)] as const)}
         set={(system) => change(withUnit(value, 'volume', system))}
       />
       <ChoiceField
         id={`${prefix}jug`}
-        label={t('jug')}
+        label={t('settings.region.jug')}
         value={jugChoiceOf(value.jug)}
         choices={jugChoices(value.jug).map(
           (choice) =>
-            [choice, t(`jugs.${choice}`, { step: formats.number(value.jug.stepMillilitres, 1) })] as const,
+            [
+              choice,
+              t(`settings.region.jugs.${choice}`, { step: formats.number(value.jug.stepMillilitres, 1) }),
+            ] as const,
         )}
         set={(choice) => change(withJug(value, choice))}
       />
@@ -49,7 +52,7 @@ export function RegionFields({ value, change, prefix = '' }: RegionFieldsProps) 
         <ChoiceField
           key={kind}
           id={`${prefix}${kind}`}
-          label={t(`kinds.${kind}`)}
+          label={t(`settings.region.kinds.${kind}`)}
           value={value.units[kind]}
           choices={unitChoices[kind].map((unit) => [unit, formats.symbol(unit)] as const)}
           set={(unit) => change(withUnit(value, kind, unit))}
