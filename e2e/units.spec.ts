@@ -20,7 +20,7 @@ const foreign = {
     'i',
   ),
   international: new RegExp(
-    `${number}(?:fl oz|oz|gal|qt|°F|mi|mph|psi|lb-ft|gpg|gal/min|in)(?![\\w/])|` +
+    `${number}(?:fl oz|oz|gal|qt|°F|mi|mph|psi|lb-ft|gpg|gal/min|in(?! \\d))(?![\\w/])|` +
       String.raw`\b(?:tires?|colors?|gray|curb\w*|liters?|aluminum|centers?)\b`,
     'i',
   ),
@@ -42,7 +42,9 @@ async function foreignLines(page: Page, path: string, pattern: RegExp): Promise<
   })
   return text.split('\n').flatMap((line) => {
     const found = pattern.exec(line)?.[0]
-    return found === undefined || entered.includes(line.trim()) || entered.includes(found)
+    // A word can be part of a name; a quantity is nobody's name.
+    const isEntered = entered.includes(line.trim()) || (!/^\d/.test(found ?? '') && entered.includes(found ?? ''))
+    return found === undefined || isEntered
       ? []
       : [`${path}: ${found} in “${line.trim().slice(0, 120)}”`]
   })

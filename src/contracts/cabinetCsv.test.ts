@@ -34,6 +34,36 @@ describe('a cabinet as a table', () => {
     })
   })
 
+  it.each(['us', 'imperial'] as const)(
+    'in %s ounces is read back by a shop that measures in millilitres',
+    (system) => {
+      const text = writeCabinetCsv(demo, 'USD', system)
+      expect(text).not.toMatch(/\bml\b/)
+      const read = readCabinetCsv(text)
+      if (!read.ok) throw new Error(JSON.stringify(read.problems))
+      const volumes = (product: (typeof demo)[number]) => [
+        product.packMillilitres,
+        product.stockMillilitres,
+        ...product.otherPacks.map(({ millilitres }) => millilitres),
+      ]
+      expect(read.value.map(productOf).map(volumes)).toEqual(demo.map(volumes))
+    },
+  )
+
+  it.each([
+    ['pack US gal', '1', 3785.412],
+    ['Pack l', '0,5', 500],
+    ['PACK UK PT', '1', 568.261],
+  ])('reads %s', (column, cell, millilitres) => {
+    const read = readCabinetCsv(`id;name;family;${column}\nsoap;Soap;wheelShampoo;${cell}`)
+    expect(read.ok && read.value[0]?.packMillilitres).toBe(millilitres)
+  })
+
+  it('asks whose ounces a column means', () =>
+    expect(problems('id,name,family,pack fl oz\nsoap,Soap,wheelShampoo,16')).toEqual([
+      'row 1: Say whose ounces or gallons these are: “pack US fl oz” or “pack imperial fl oz”.',
+    ]))
+
   it('takes semicolons, decimal commas, a byte order mark and Windows line ends', () => {
     const text = `\uFEFFID;Name;Family;Pack ml;Pack price;rating film\r\nsoap;"Tallow; soap";wheelShampoo;1.000;17,90;2\r\n`
     const read = readCabinetCsv(text)

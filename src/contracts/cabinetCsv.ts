@@ -7,6 +7,9 @@ import { minorPerUnit } from '@/core/quantity/money'
 import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'
 import { soils } from '@/core/soils/soil'
 import { idsOnce, productFile, type ProductFile, type ToolFile } from './cabinet'
+import type { VolumeSystem } from '@/core/units/jug'
+import { fromStored, kindOfUnit, toStored, type UnitName } from '@/core/units/unit'
+import { meaningsOf } from '@/core/units/unitWords'
 import { cabinetFile } from './formats'
 import { readJsonText } from './jsonText'
 import { parse } from './problems'
@@ -28,8 +31,35 @@ const columns = [
 ] as const // prettier-ignore
 const needed = ['id', 'name', 'family'] as const
 
-/** The cabinet as a table: prices in whole units of the currency, strengths as people write them. */
-export function writeCabinetCsv(products: readonly Product[], currency: string): string {
+/** The columns of volumes; a table may have them in another unit, which stands in their name: `pack US fl oz`. */
+const volumeColumns = ['pack ml', 'stock ml'] as const
+type VolumeColumn = (typeof volumeColumns)[number]
+const isVolumeColumn = (column: string): column is VolumeColumn => volumeColumns.some((one) => one === column)
+
+/** Units of volumes in a table, with the name that says them everywhere. */
+const tableUnits = {
+  metric: ['millilitre', 'ml'],
+  us: ['usFluidOunce', 'US fl oz'],
+  imperial: ['imperialFluidOunce', 'imperial fl oz'],
+} as const satisfies Record<VolumeSystem, readonly [UnitName, string]>
+
+/** Enough that no volume changes on its way there and back. */
+const tableDecimals = 6
+const keptDecimals = 3
+const rounded = (value: number, decimals: number): number => Number(value.toFixed(decimals))
+
+/**
+ * The cabinet as a table: prices in whole units of the currency, strengths as people write them.
+ * @param system of the volumes; their unit stands in the name of the column
+ */
+export function writeCabinetCsv(
+  products: readonly Product[],
+  currency: string,
+  system: VolumeSystem = 'metric',
+): string {
+  const [unit, unitName] = tableUnits[system]
+  const volume = (millilitres: number): string =>
+    writeTableNumber(rounded(fromStored(millilitres, unit), tableDecimals))
   const rows = products.map((product) => [
     writeTableText(product.id),
     writeTableText(product.name),
@@ -39,13 +69,13 @@ export function writeCabinetCsv(products: readonly Product[], currency: string):
     product.dwellSeconds.max,
     product.longest ?? '',
     product.delivery,
-    writeTableNumber(product.packMillilitres),
+    volume(product.packMillilitres),
     writeTableNumber(product.packPriceMinor / minorPerUnit(currency)),
-    writeTableNumber(product.stockMillilitres),
+    volume(product.stockMillilitres),
     product.otherPacks
       .map(
         ({ millilitres, priceMinor }) =>
-          `${writeTableNumber(millilitres)} ml ${writeTableNumber(priceMinor / minorPerUnit(currency))}`,
+          `${volume(millilitres)} ${unitName} ${writeTableNumber(priceMinor / minorPerUnit(currency))}`,
       )
       .join('; '),
     product.wear ?? '',
@@ -55,12 +85,28 @@ export function writeCabinetCsv(products: readonly Product[], currency: string):
     product.archived ? 'yes' : '',
     ...soils.map((soil) => product.ratings[soil] ?? ''),
   ])
-  return Papa.unparse({ fields: [...columns], data: rows })
+  const fields = columns.map((column) => (isVolumeColumn(column) ? column.replace(/ml$/, unitName) : column))
+  return Papa.unparse({ fields, data: rows })
 }
 
-/** Columns are found whatever their capitals. */
-const canonical = (name: string): string =>
-  columns.find((column) => column.toLowerCase() === name.trim().toLowerCase()) ?? name.trim()
+const volumeUnits = (word: string): UnitName[] =>
+  meaningsOf(word).filter((unit) => kindOfUnit(unit) === 'volume')
+
+/** A column by its name, whatever its capitals, and the unit of its numbers if it is one of volumes. */
+function columnNamed(name: string): { readonly column: string; readonly unit?: UnitName } {
+  const plain = name.trim().toLowerCase()
+  const [, what, word] = /^(pack|stock) (?!price)(.+)$/.exec(plain) ?? []
+  const [unit, another] = word === undefined ? [] : volumeUnits(word)
+  if (unit && !another) return { column: `${what} ml`, unit }
+  return { column: columns.find((column) => column.toLowerCase() === plain) ?? name.trim() }
+}
+
+/** How the cells of a table are read. */
+interface Cells {
+  readonly currency: string
+  readonly decimal: DecimalMark | null
+  readonly units: ReadonlyMap<string, UnitName>
+}
 
 const yes = (text: string): boolean => /^(yes|true|1|x|ja)$/i.test(text)
 
@@ -92,24 +138,35 @@ const minorIn = (text: string, currency: string, decimal: DecimalMark | null): n
   return typeof price === 'number' ? Math.round(price * minorPerUnit(currency)) : price
 }
 
-/** Other packs as a cell has them: `5000 ml 40; 10000 ml 75.50`. */
-const packsIn = (text: string, currency: string, decimal: DecimalMark | null): unknown =>
+/** A volume of a table in millilitres; what is no number as it stands. */
+function millilitresIn(text: string, unit: UnitName, decimal: DecimalMark | null): number | string {
+  const value = numberIn(text, decimal)
+  return typeof value === 'number' ? rounded(toStored(value, unit), keptDecimals) : value
+}
+
+/** Other packs as a cell has them: `5000 ml 40; 10000 ml 75.50`, or in another unit `1 US gal 24.99`. */
+const packsIn = (text: string, { currency, decimal }: Cells): unknown =>
   text
     .split(';')
     .filter((pack) => pack.trim() !== '')
     .map((pack) => {
-      const [, millilitres = '', price = ''] = /^\s*(\S.*?)\s*ml\s+(\S.*?)\s*$/i.exec(pack) ?? []
+      const [, amount = '', word = '', price = ''] =
+        /^\s*(\S[^a-z]*?)\s*([a-z][a-z. ]*?)\s+([^a-z]*\S)\s*$/i.exec(pack) ?? []
+      const [unit, another] = volumeUnits(word)
       return {
-        millilitres: numberIn(millilitres, decimal),
+        millilitres: unit && !another ? millilitresIn(amount, unit, decimal) : pack,
         priceMinor: minorIn(price, currency, decimal),
       }
     })
 
-function productOfRow(row: Record<string, string>, currency: string, decimal: DecimalMark | null): unknown {
+function productOfRow(row: Record<string, string>, cells: Cells): unknown {
+  const { currency, decimal, units } = cells
   const cell = (column: (typeof columns)[number]) => (row[column] ?? '').trim()
   const text = (column: (typeof columns)[number]) => readTableText(cell(column))
   const number = (column: (typeof columns)[number]) =>
     cell(column) === '' ? undefined : numberIn(cell(column), decimal)
+  const volume = (column: VolumeColumn) =>
+    cell(column) === '' ? undefined : millilitresIn(cell(column), units.get(column) ?? 'millilitre', decimal)
   const optional = (column: (typeof columns)[number]) => cell(column) || undefined
   const [min, max] = [number('shortest dwell s'), number('longest dwell s')]
   const ratings = Object.fromEntries(
@@ -128,10 +185,10 @@ function productOfRow(row: Record<string, string>, currency: string, decimal: De
     ...(min !== undefined || max !== undefined ? { dwellSeconds: { min: min ?? 0, max: max ?? min } } : {}),
     longest: optional('longest means'),
     delivery: optional('delivery'),
-    packMillilitres: number('pack ml'),
+    packMillilitres: volume('pack ml'),
     packPriceMinor: price === '' ? undefined : minorIn(price, currency, decimal),
-    stockMillilitres: number('stock ml'),
-    ...(packs === '' ? {} : { otherPacks: packsIn(packs, currency, decimal) }),
+    stockMillilitres: volume('stock ml'),
+    ...(packs === '' ? {} : { otherPacks: packsIn(packs, cells) }),
     wear: optional('wear'),
     note: text('note'),
     containsFluoride: yes(text('contains fluoride')),
@@ -199,10 +256,15 @@ export interface ReadProduct {
  * problem names its row (the head is row 1) and its column; one problem and nothing is taken.
  */
 function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
+  const units = new Map<string, UnitName>()
   const table = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
     header: true,
     skipEmptyLines: 'greedy',
-    transformHeader: canonical,
+    transformHeader: (name) => {
+      const { column, unit } = columnNamed(name)
+      if (unit) units.set(column, unit)
+      return column
+    },
   })
   const fields = table.meta.fields ?? []
   const missing = needed.filter((column) => !fields.includes(column))
@@ -214,6 +276,18 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
     })
   }
   const known: readonly string[] = columns
+  const unclear = fields.find(
+    (field) => /^(pack|stock) /i.test(field) && volumeUnits(field.replace(/^\S+ /, '')).length > 1,
+  )
+  if (unclear !== undefined)
+    return fail({
+      path: 'row 1',
+      found: showFound(unclear),
+      fix: message('problems.table.whichOunces', {
+        us: unclear.replace(' ', ' US '),
+        imperial: unclear.replace(' ', ' imperial '),
+      }),
+    })
   const unknown = fields.filter((field) => field !== '' && !known.includes(field))
   if (unknown.length > 0) {
     return fail({
@@ -242,7 +316,7 @@ function readCabinetCsv(text: string, currency: string): Result<ReadProduct[]> {
     if (problems.length >= maxProblems) break
     const line = index + 2
     const unclear = unclearIn(row, line, decimal)
-    const read = parse(productFile, productOfRow(row, currency, decimal))
+    const read = parse(productFile, productOfRow(row, { currency, decimal, units }))
     if (unclear.length > 0) problems.push(...unclear)
     else if (!read.ok)
       problems.push(

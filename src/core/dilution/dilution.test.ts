@@ -127,10 +127,28 @@ describe('what is open is asked', () => {
     )
   })
 
+  it.each([
+    ['2 capfuls per bucket', { capful: 20, bucket: 10_000 }, 250],
+    ['two caps to a bucket of water', { capful: 25, bucket: 10_000 }, 200],
+    ['a capful per litre', { capful: 20 }, 50],
+    ['30 ml in a 20 litre bucket', {}, 666.67],
+  ])('%s', (said, holdsMillilitres, parts) => {
+    const reading = readDilution(said, { holdsMillilitres })
+    expect(reading.kind === 'mix' && waterPartsOf(reading.mix.from)).toBeCloseTo(parts, 1)
+  })
+
+  it('asks what a cap holds, then what is in the bucket', () => {
+    expect(readDilution('2 capfuls per bucket')).toMatchObject({ kind: 'needs', need: 'capful' })
+    expect(readDilution('2 capfuls per bucket', { holdsMillilitres: { capful: 20 } })).toMatchObject({
+      kind: 'needs',
+      need: 'bucket',
+    })
+  })
+
   it('asks for the size of the lance bottle and then reads on', () => {
     const said = 'half a lance bottle of water topped up with 5 to 7 ounces'
-    expect(readDilution(said, { ounces: 'us' })).toMatchObject({ kind: 'needs', need: 'bottleMillilitres' })
-    const reading = readDilution(said, { ounces: 'us', bottleMillilitres: 1000 })
+    expect(readDilution(said, { ounces: 'us' })).toMatchObject({ kind: 'needs', need: 'bottle' })
+    const reading = readDilution(said, { ounces: 'us', holdsMillilitres: { bottle: 1000 } })
     expect(reading.kind).toBe('mix')
     if (reading.kind !== 'mix') return
     expect(reading.mix.from).toBeCloseTo(147.8675 / 647.8675, 6)

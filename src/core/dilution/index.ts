@@ -1,4 +1,5 @@
 export * from './mix'
+export { containers, type Container } from './tokens'
 export * from './readDilution'
 export * from './writeDilution'
 export * from './recipe'

@@ -2,7 +2,7 @@ import { message, type Message, type Said } from '@/core/message/message'
 import { millilitresPerUnit, type OunceSystem } from '@/core/quantity/volume'
 import { showFound } from '@/core/result'
 import { combineStages, fractionOfDoseAdded, fractionOfDoseMadeUp, fractionFromRatio, type Mix } from './mix'
-import { tokenize, type Token, type VolumeUnit } from './tokens'
+import { tokenize, type Container, type Token, type VolumeUnit } from './tokens'
 import { writeDilution } from './writeDilution'
 
 /** One way an open phrase can be meant. */
@@ -20,15 +20,15 @@ export type DilutionReading =
       readonly inLanceBottle: boolean
     }
   | { readonly kind: 'open'; readonly question: Message; readonly choices: readonly DilutionChoice[] }
-  | { readonly kind: 'needs'; readonly need: 'bottleMillilitres'; readonly question: Message }
+  | { readonly kind: 'needs'; readonly need: Container; readonly question: Message }
   | { readonly kind: 'unreadable'; readonly found: string; readonly fix: Message }
 
 /** What is known beside the words. */
 export interface DilutionContext {
   /** Which ounces and gallons this shop means; absent: asked where it matters. */
   readonly ounces?: OunceSystem
-  /** Volume of the lance bottle in ml, for "half a lance bottle". */
-  readonly bottleMillilitres?: number
+  /** What bottle, cap and bucket hold, ml: for "half a lance bottle" and "2 capfuls per bucket". */
+  readonly holdsMillilitres?: Readonly<Partial<Record<Container, number>>>
 }
 
 interface Quantity {
@@ -152,8 +152,8 @@ function millilitresOf(unit: VolumeUnit, ounces: OunceSystem, context: DilutionC
       return unit.millilitres
     case 'customary':
       return millilitresPerUnit[unit.system ?? ounces][unit.unit]
-    case 'bottle':
-      return context.bottleMillilitres ?? null
+    case 'container':
+      return context.holdsMillilitres?.[unit.of] ?? null
   }
 }
 
@@ -165,10 +165,9 @@ function readVolumes(
   roles: [Role, Role],
   context: DilutionContext,
 ): DilutionReading | null {
-  const bottles = first.unit.kind === 'bottle' || second.unit.kind === 'bottle'
-  if (bottles && context.bottleMillilitres === undefined) {
-    return { kind: 'needs', need: 'bottleMillilitres', question: message('measures.dilution.bottle') }
-  }
+  for (const { unit } of [first, second])
+    if (unit.kind === 'container' && context.holdsMillilitres?.[unit.of] === undefined)
+      return { kind: 'needs', need: unit.of, question: message(`measures.dilution.holds.${unit.of}`) }
   const waterFirst =
     roles[0] === 'water' || roles[1] === 'product' || (by === 'toppedWith' && roles[0] !== 'product')
   const [dose, base] = waterFirst ? [second, first] : [first, second]

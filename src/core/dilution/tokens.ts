@@ -1,11 +1,16 @@
 import type { CustomaryUnit, OunceSystem } from '@/core/quantity/volume'
 import { readNumberWords } from './numberWords'
 
+/** What people measure with that is no unit. */
+export const containers = ['bottle', 'capful', 'bucket'] as const
+export type Container = (typeof containers)[number]
+
 /** A unit of volume as said; `system` is absent where the words leave the country open. */
 export type VolumeUnit =
   | { readonly kind: 'metric'; readonly millilitres: number }
   | { readonly kind: 'customary'; readonly unit: CustomaryUnit; readonly system?: OunceSystem }
-  | { readonly kind: 'bottle' }
+  /** How much it holds, only the person knows. */
+  | { readonly kind: 'container'; readonly of: Container }
 
 /** What a phrase is made of, after spelling and filler words are gone. */
 export type Token =
@@ -18,6 +23,7 @@ export type Token =
     } // prettier-ignore
 
 const metric = (millilitres: number): Token => ({ kind: 'unit', unit: { kind: 'metric', millilitres } })
+const container = (of: Container): Token => ({ kind: 'unit', unit: { kind: 'container', of } })
 const customary = (unit: CustomaryUnit): Token => ({ kind: 'unit', unit: { kind: 'customary', unit } })
 
 /** Phrases of several words come before their parts. */
@@ -27,7 +33,9 @@ const vocabulary: readonly (readonly [RegExp, Token | null])[] = [
   [/^((topped|filled)( up)? with|plus|with)\b/, { kind: 'toppedWith' }],
   [/^\+/, { kind: 'toppedWith' }],
   [/^(added to|mixed into|per|for every|for each|into|on)\b/, { kind: 'added' }],
-  [/^(foam )?lance bottles?\b/, { kind: 'unit', unit: { kind: 'bottle' } }],
+  [/^(foam )?lance bottles?\b/, container('bottle')],
+  [/^(cap ?fuls?|caps?)\b/, container('capful')],
+  [/^buckets?\b/, container('bucket')],
   [/^(in|through|for|via) (a |the )?(foam )?(lance|cannon)\b/, { kind: 'lance' }],
   [/^(millilit(er|re)s?|mls?|cc)\b/, metric(1)],
   [/^(centilit(er|re)s?|cl)\b/, metric(10)],
@@ -48,7 +56,7 @@ const vocabulary: readonly (readonly [RegExp, Token | null])[] = [
   [/^(and )?then\b/, { kind: 'then' }],
   [/^to\b/, { kind: 'to' }],
   [/^in\b/, { kind: 'in' }],
-  [/^(buckets?|bottles?|sprayers?|tanks?|of|the|an?|about|some|roughly|approx\.?|mix(ed)?|ratio|dilut(ed|ion)|strength|at|clean|solution|and)\b/, null],
+  [/^(bottles?|sprayers?|tanks?|of|the|an?|about|some|roughly|approx\.?|mix(ed)?|ratio|dilut(ed|ion)|strength|at|clean|solution|and)\b/, null],
   [/^[,.;~]/, null],
 ] // prettier-ignore
 
@@ -97,12 +105,17 @@ export function tokenize(phrase: string): { tokens: Token[] } | { unknown: strin
     const entry = vocabulary.find(([pattern]) => pattern.test(rest))
     if (!entry) return { unknown: words[0] ?? rest }
     const [pattern, token] = entry
-    if (token?.kind === 'unit' && token.unit.kind === 'customary' && pendingSystem) {
+    if (/^bucket/.test(rest) && tokens.at(-1)?.kind === 'unit') {
+      // "A 20 litre bucket" has said how much it holds.
+    } else if (token?.kind === 'unit' && token.unit.kind === 'customary' && pendingSystem) {
       tokens.push({ kind: 'unit', unit: { ...token.unit, system: pendingSystem } })
       pendingSystem = undefined
     } else if (token) {
       tokens.push(token)
-    } else if (/^an?\b/.test(rest) && /^an? (fl|ounce|oz|lit|gal|quart|pint|part|(foam )?lance)/.test(rest)) {
+    } else if (
+      /^an?\b/.test(rest) &&
+      /^an? (fl|ounce|oz|lit|gal|quart|pint|part|cap|bucket|(foam )?lance)/.test(rest)
+    ) {
       // "a litre" is one litre; "a 20 litre bucket" is not.
       if (tokens.at(-1)?.kind !== 'number') tokens.push({ kind: 'number', value: 1 })
     }

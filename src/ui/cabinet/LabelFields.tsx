@@ -5,6 +5,7 @@ import { deliveries, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf, type FamilyId } from '@/core/chemistry/families'
 import { capitalised } from '@/i18n/sayer'
 import { ChoiceField } from '../form/ChoiceField'
+import { StrengthField } from '../form/StrengthField'
 import { TextField } from '../form/TextField'
 import { valuesOfFamily, type ProductValues } from './productValues'
 
@@ -68,7 +69,7 @@ export function LabelFields({ values, isNew, currency, change, fixOf }: LabelFie
         set={(id) => change({ ...valuesOfFamily(id), ...kept(values) })}
         hint={familyHint(values.family, t)}
       />
-      <TextField
+      <StrengthField
         id="strength"
         label={t('cabinet.product.dilution.label')}
         value={values.strength}

@@ -256,7 +256,7 @@ export function ConditionsPanel(props: ConditionsPanelProps) {
               <li key={position} className="row-item">
                 <b>{t(`terms.positionShort.${position}`)}</b>
                 <span>
-                  {timing ? `${Math.round(timing.surfaceCelsius)} °C` : '–'}{' '}
+                  {timing ? formats.quantity(timing.surfaceCelsius, 'temperature') : '–'}{' '}
                   <span className="soft">
                     {t(timing?.isMeasured ? 'conditions.isMeasured' : 'conditions.isEstimated')}
                   </span>

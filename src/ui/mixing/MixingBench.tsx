@@ -17,6 +17,7 @@ import {
 } from '@/core/dilution'
 import type { OunceSystem } from '@/core/quantity/volume'
 import type { FormAction } from '../form/formAction'
+import { ContainerQuestion, holdsOf, type HoldsText } from '../form/ContainerQuestion'
 import { useSending } from '../form/useSending'
 import { newId } from '../newId'
 import { ProblemAlert } from '../form/ProblemAlert'
@@ -44,7 +45,7 @@ export function MixingBench(props: MixingBenchProps) {
   const [said, setSaid] = useState(product ? writeDilution(product.strength) : '1:10')
   const [answer, setAnswer] = useState<Spoken<DilutionChoice> | null>(null)
   const [total, setTotal] = useState('500')
-  const [bottle, setBottle] = useState('1000')
+  const [holds, setHolds] = useState<HoldsText>({})
   const [mixedBy, setMixedBy] = useState('')
   const [draw, setDraw] = useState(lance.drawLitresPerMinute)
   const { problems, busy, send } = useSending()
@@ -53,7 +54,7 @@ export function MixingBench(props: MixingBenchProps) {
   const reading = spoken(
     readDilution(said, {
       ...(ounces ? { ounces } : {}),
-      ...(Number.isFinite(numberOf(bottle)) ? { bottleMillilitres: numberOf(bottle) } : {}),
+      holdsMillilitres: holdsOf(holds),
     }),
     say,
   )
@@ -140,10 +141,12 @@ export function MixingBench(props: MixingBenchProps) {
           </div>
         )}
         {reading.kind === 'needs' && (
-          <Form.Group controlId="bottle">
-            <Form.Label>{t('mixing.dilution.millilitres', { question: reading.question })}</Form.Label>
-            <QuantityInput kind="volume" value={bottle} set={setBottle} />
-          </Form.Group>
+          <ContainerQuestion
+            container={reading.need}
+            question={reading.question}
+            holds={holds}
+            change={setHolds}
+          />
         )}
         {recipe && mix && (
           <PouredRecipe
