@@ -43,10 +43,9 @@ async function foreignLines(page: Page, path: string, pattern: RegExp): Promise<
   return text.split('\n').flatMap((line) => {
     const found = pattern.exec(line)?.[0]
     // A word can be part of a name; a quantity is nobody's name.
-    const isEntered = entered.includes(line.trim()) || (!/^\d/.test(found ?? '') && entered.includes(found ?? ''))
-    return found === undefined || isEntered
-      ? []
-      : [`${path}: ${found} in “${line.trim().slice(0, 120)}”`]
+    const isEntered =
+      entered.includes(line.trim()) || (!/^\d/.test(found ?? '') && entered.includes(found ?? ''))
+    return found === undefined || isEntered ? [] : [`${path}: ${found} in “${line.trim().slice(0, 120)}”`]
   })
 }
 

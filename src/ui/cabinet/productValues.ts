@@ -1,6 +1,7 @@
 import { familyOf, type FamilyId } from '@/core/chemistry/families'
 import { usualPacks } from '@/core/chemistry/usualPacks'
 import type { Product } from '@/core/chemistry/product'
+import { readNumber } from '@/core/units/readNumber'
 import { minorPerUnit } from '@/core/quantity/money'
 import { writeDilution } from '@/core/dilution'
 import { soils, type Soil } from '@/core/soils/soil'
@@ -89,9 +90,22 @@ const numberOf = (text: string): number | string => {
   const value = Number(text.trim().replace(',', '.'))
   return text.trim() === '' || !Number.isFinite(value) ? text : value
 }
+
+/** A price without the sign or the code of the shop's own currency; another's stays, and is refused. */
+function withoutCurrency(text: string, currency: string): string {
+  const signs = [currency, ...['en', 'en-US'].map((locale) => signOf(currency, locale))]
+  return signs.reduce((rest, sign) => rest.replace(sign, ''), text).trim()
+}
+
+const signOf = (currency: string, locale: string): string =>
+  new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+    .formatToParts(0)
+    .find(({ type }) => type === 'currency')?.value ?? currency
+
+/** A price as it was typed, "$24.99" or "24,99"; what is no number, or could be two, as it stands. */
 const minorOf = (text: string, currency: string): number | string => {
-  const value = numberOf(text)
-  return typeof value === 'number' ? Math.round(value * minorPerUnit(currency)) : value
+  const read = readNumber(withoutCurrency(text, currency))
+  return read.kind === 'number' ? Math.round(read.value * minorPerUnit(currency)) : text
 }
 
 /** An id from a name, readable in files. */

@@ -14,6 +14,7 @@ import type { LoadEntry } from '../intake/loads'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { BayDeviceChoice } from './BayDeviceChoice'
 import type { Say } from '@/i18n/sayer'
+import { withSpokenUnits } from '@/i18n/spokenUnits'
 import { useSay } from '@/i18n/useSay'
 import { cardTitle, sayLine } from './cardWords'
 import { ClockStrip } from './ClockStrip'
@@ -94,7 +95,7 @@ export function RunView(props: RunViewProps) {
       phase: readClock(clock, nowMilliseconds).phase,
     })),
   )
-  useSpeech(spokenText(bay, nowMilliseconds, t, say), device.speaks)
+  useSpeech(withSpokenUnits(spokenText(bay, nowMilliseconds, t, say), t), device.speaks)
   if (ending || !inHand)
     return (
       <FinishForm

@@ -8,7 +8,7 @@ export function useSpeech(text: string, isOn: boolean): void {
     said.current = text
     try {
       const words = new SpeechSynthesisUtterance(text)
-      words.lang = 'en'
+      words.lang = document.documentElement.lang
       speechSynthesis.speak(words)
     } catch {
       // Without a voice the screen says it.
