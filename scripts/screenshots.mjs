@@ -105,7 +105,7 @@ const views = [
     await page.goto(`${page.url()}/look`)
   } },
   { name: 'cabinet', go: (page) => page.goto('/cabinet?soil=bondedDust') },
-  { name: 'mixing', go: (page) => page.goto('/mixing?product=grindle-all-round') },
+  { name: 'mixing', language: 'en-US', go: (page) => page.goto('/mixing?product=grindle-all-round') },
   { name: 'rules', go: (page) => page.goto('/rules?q=diamond') },
   { name: 'settings', go: (page) => page.goto('/settings') },
   { name: 'phones', go: async (page) => {
@@ -138,7 +138,7 @@ const { child, address } = await serve({ dataFolder: folder, port: await freePor
 const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
 try {
-  for (const { name, go, size = desk, dark = false } of views) {
+  for (const { name, go, size = desk, dark = false, language } of views) {
     if (only && !only.includes(name)) continue
     const context = await browser.newContext({
       baseURL: address,
@@ -147,6 +147,7 @@ try {
       colorScheme: dark ? 'dark' : 'light',
       reducedMotion: 'reduce',
     })
+    if (language) await context.addCookies([{ name: 'even-spoke-language', value: language, url: address }])
     const page = await context.newPage()
     await go(page)
     await page.evaluate(() => document.fonts.ready)
