@@ -19,7 +19,7 @@ test('a new shop in America: guessed units, a label in ounces per gallon, a job,
   await page.getByLabel('Name', { exact: true }).fill('Blue Lather')
   await page.getByLabel('Type', { exact: true }).selectOption('wheelShampoo')
   await page.getByLabel('Dilution on the label').fill('4 oz per gallon')
-  await expect(page.getByText('Reads as 1:32')).toBeVisible()
+  await expect(page.getByText('Read as 1:32.')).toBeVisible()
   await page.getByLabel('Pack size').fill('1 gal')
   await page.getByLabel(/^Price of the pack/).fill('$24.99')
   await page.getByRole('button', { name: 'Add product' }).click()

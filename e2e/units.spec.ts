@@ -64,6 +64,7 @@ for (const [language, english] of readers)
     const [set, job] = [await firstSet(page), await firstJob(page)]
     const all = [
       ...places,
+      '/mixing?product=grindle-cut',
       ...placesOf.set.map((place) => `${set}${place}`),
       ...placesOf.job.map((place) => `${job}${place}`),
     ]

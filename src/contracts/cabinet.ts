@@ -5,7 +5,7 @@ import { deliveries, protectionWears } from '@/core/chemistry/family'
 import { familyIds, familyOf } from '@/core/chemistry/families'
 import type { Product } from '@/core/chemistry/product'
 import { usualPacks } from '@/core/chemistry/usualPacks'
-import { readDilution } from '@/core/dilution'
+import { readDilution } from '@/core/dilution/readDilution'
 import { soils } from '@/core/soils/soil'
 import {
   stiffnesses,

@@ -1,7 +1,7 @@
 import { message } from '@/core/message/message'
 import Papa from 'papaparse'
 import { familyIds } from '@/core/chemistry/families'
-import { writeDilution } from '@/core/dilution'
+import { writeDilution } from '@/core/dilution/writeDilution'
 import type { Product } from '@/core/chemistry/product'
 import { minorPerUnit } from '@/core/quantity/money'
 import { fail, failWith, showFound, succeed, type Problem, type Result } from '@/core/result'

@@ -1,6 +1,6 @@
 import { asIssue, issueText } from './issueText'
 import * as v from 'valibot'
-import { readDilution, type DilutionReading } from '@/core/dilution'
+import { readDilution, type DilutionReading } from '@/core/dilution/readDilution'
 import { exhaustive } from '@/core/exhaustive'
 import { message, type Message } from '@/core/message/message'
 import { quantityIn } from '@/core/message/quantityIn'

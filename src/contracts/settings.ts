@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { dilutionStyles } from '@/core/dilution'
+import { dilutionStyles } from '@/core/dilution/writeDilution'
 import { saltLevels } from '@/core/protection/houseWear'
 import { list, numberFrom, oneOf, shortText, wholeNumberFrom } from './fields'
 import { placeFile } from './conditions'

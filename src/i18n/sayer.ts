@@ -1,5 +1,5 @@
 import { createFormatter, createTranslator } from 'use-intl/core'
-import { sayDilution } from '@/core/dilution'
+import { sayDilution } from '@/core/dilution/writeDilution'
 import type { Message, Quantity, Said, Sayable } from '@/core/message/message'
 import { formatDuration, formatDwell } from './format'
 import { formatsOf, type Formats } from './formats'

@@ -8,6 +8,15 @@ export const dilutionStyles = ['ratio', 'percent', 'millilitresPerLitre', 'ounce
 /** How a person likes to read a strength. */
 export type DilutionStyle = (typeof dilutionStyles)[number]
 
+/**
+ * Styles that somebody reads who measures so; parts and percent are everybody's.
+ * @param measuresInMillilitres whether they measure in millilitres
+ */
+export const dilutionStylesOf = (measuresInMillilitres: boolean): readonly DilutionStyle[] =>
+  dilutionStyles.filter(
+    (style) => style !== (measuresInMillilitres ? 'ouncesPerGallonUs' : 'millilitresPerLitre'),
+  )
+
 function writeFraction(fraction: number, style: DilutionStyle, digits: number): string {
   if (fraction >= 1) return 'neat'
   const waterParts = waterPartsOf(fraction)

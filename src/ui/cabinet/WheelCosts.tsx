@@ -1,7 +1,7 @@
 import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { comparedSoils, type CleanWheelCost, type ComparedSoil } from '@/core/cost/cleanWheelCost'
-import { writeDilution, type DilutionStyle } from '@/core/dilution'
+import { writeDilution, type DilutionStyle } from '@/core/dilution/writeDilution'
 import { Link } from '@/ui/Link'
 
 /** Dearer ones are no choice any more. */

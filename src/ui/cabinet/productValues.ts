@@ -3,7 +3,7 @@ import { usualPacks } from '@/core/chemistry/usualPacks'
 import type { Product } from '@/core/chemistry/product'
 import { readNumber } from '@/core/units/readNumber'
 import { minorPerUnit } from '@/core/quantity/money'
-import { writeDilution } from '@/core/dilution'
+import { writeDilution } from '@/core/dilution/writeDilution'
 import { soils, type Soil } from '@/core/soils/soil'
 
 /** A product as the form holds it: what a person types, as text. */

@@ -1,5 +1,6 @@
 import Form from 'react-bootstrap/Form'
-import type { Container, DilutionContext } from '@/core/dilution'
+import type { DilutionContext } from '@/core/dilution/readDilution'
+import type { Container } from '@/core/dilution/tokens'
 import { QuantityInput } from './QuantityInput'
 import type { StoredText } from './quantityText'
 

@@ -6,7 +6,8 @@ import { bold } from '@/i18n/rich'
 import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { calibrateLance, lanceBottleFraction, writeDilution } from '@/core/dilution'
+import { calibrateLance, lanceBottleFraction } from '@/core/dilution/foamLance'
+import { writeDilution } from '@/core/dilution/writeDilution'
 import { numberOf } from './numberOf'
 
 interface FoamLanceProps {

@@ -4,21 +4,20 @@ import { QuantityInput } from '@/ui/form/QuantityInput'
 import { spoken, type Spoken } from '@/i18n/spoken'
 import { useFormats } from '@/i18n/useFormats'
 import { useSay } from '@/i18n/useSay'
-import { useTranslations } from 'next-intl'
+import { regionOfTag } from '@/i18n/regionTag'
+import { millilitresPerUnit, type OunceSystem } from '@/core/quantity/volume'
+import { useLocale, useTranslations } from 'next-intl'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import {
-  lanceSurfaceFraction,
-  readDilution,
-  writeDilution,
-  type DilutionChoice,
-  type Mix,
-} from '@/core/dilution'
-import type { OunceSystem } from '@/core/quantity/volume'
+import { lanceSurfaceFraction } from '@/core/dilution/foamLance'
+import type { Mix } from '@/core/dilution/mix'
+import { readDilution, type DilutionChoice } from '@/core/dilution/readDilution'
+import { writeDilution } from '@/core/dilution/writeDilution'
 import type { FormAction } from '../form/formAction'
 import { ContainerQuestion, holdsOf, type HoldsText } from '../form/ContainerQuestion'
 import { useSending } from '../form/useSending'
+import { keptText } from '../form/quantityText'
 import { newId } from '../newId'
 import { ProblemAlert } from '../form/ProblemAlert'
 import { FoamLance } from './FoamLance'
@@ -33,18 +32,26 @@ interface MixingBenchProps {
   readonly keep: FormAction<unknown>
 }
 
+/** A bottle: half a litre, 16 or 20 ounces. */
+const usualTotal = {
+  metric: 500,
+  us: 16 * millilitresPerUnit.us.ounce,
+  imperial: 20 * millilitresPerUnit.imperial.ounce,
+}
+
 /** Any way of saying a strength in; what to pour, what the lance makes of it, and a bottle with a label out. */
 export function MixingBench(props: MixingBenchProps) {
   const t = useTranslations()
   const say = useSay()
   const formats = useFormats()
+  const locale = useLocale()
 
   const { products, ounces, lance } = props
   const [productId, setProductId] = useState(props.chosenId ?? products[0]?.id ?? '')
   const product = products.find(({ id }) => id === productId)
   const [said, setSaid] = useState(product ? writeDilution(product.strength) : '1:10')
   const [answer, setAnswer] = useState<Spoken<DilutionChoice> | null>(null)
-  const [total, setTotal] = useState('500')
+  const [total, setTotal] = useState(() => keptText(usualTotal[regionOfTag(locale).units.volume]))
   const [holds, setHolds] = useState<HoldsText>({})
   const [mixedBy, setMixedBy] = useState('')
   const [draw, setDraw] = useState(lance.drawLitresPerMinute)

@@ -1,6 +1,9 @@
 import { useFormats } from '@/i18n/useFormats'
-import { useTranslations } from 'next-intl'
-import { dilutionStyles, writeDilution, type Mix, type MixingRecipe } from '@/core/dilution'
+import { regionOfTag } from '@/i18n/regionTag'
+import { useLocale, useTranslations } from 'next-intl'
+import type { Mix } from '@/core/dilution/mix'
+import type { MixingRecipe } from '@/core/dilution/recipe'
+import { dilutionStylesOf, writeDilution } from '@/core/dilution/writeDilution'
 import { BottleDrawing } from '../plan/BottleDrawing'
 
 /** From here on it is said that the jug measures no less. */
@@ -20,8 +23,9 @@ export function PouredRecipe({ recipe, wantedMillilitres, labelRange, atWheel }:
   const formats = useFormats()
   const t = useTranslations()
   const { concentrateMillilitres, waterMillilitres, realFraction } = recipe
+  const isMetric = regionOfTag(useLocale()).units.volume === 'metric'
   const strength = { from: realFraction, to: realFraction }
-  const written = new Set(dilutionStyles.map((style) => writeDilution(strength, style)))
+  const written = new Set(dilutionStylesOf(isMetric).map((style) => writeDilution(strength, style)))
   return (
     <div className="bench-recipe" aria-live="polite">
       <BottleDrawing recipe={recipe} delivery="trigger" id="bench-bottle" />

@@ -1,6 +1,6 @@
 import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
-import { sayDilution, type DilutionStyle } from '@/core/dilution'
+import { sayDilution, type DilutionStyle } from '@/core/dilution/writeDilution'
 import type { Fill, StageKind } from '@/core/plan/plan'
 import { strengthOf } from './strengthOf'
 import type { SpokenPlan } from '@/i18n/spoken'

@@ -3,7 +3,7 @@
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import Alert from 'react-bootstrap/Alert'
-import type { DilutionStyle } from '@/core/dilution'
+import type { DilutionStyle } from '@/core/dilution/writeDilution'
 import { protectionFacts } from '@/core/protection/kinds'
 import type { JobFile } from '@/contracts/jobFile'
 import type { KeptChange, PlanChangeInput } from '@/contracts/planChange'

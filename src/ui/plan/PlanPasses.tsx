@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import type { DilutionStyle } from '@/core/dilution'
+import type { DilutionStyle } from '@/core/dilution/writeDilution'
 import { planPasses } from '@/core/passes/planPasses'
 import { isFinishing } from '@/core/acts/stageKind'
 import { starterTools } from '@/core/tools/starterTools'

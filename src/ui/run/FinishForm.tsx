@@ -13,7 +13,7 @@ import { useSending } from '../form/useSending'
 import { formatDuration } from '@/i18n/format'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { LeftoverRows } from './LeftoverRows'
-import { UsedRows } from './UsedRows'
+import { UsedRowsLater } from './UsedRowsLater'
 import { usedInput, type Correction } from './usedInput'
 
 interface FinishFormProps {
@@ -85,7 +85,7 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
       </div>
       <LeftoverRows wheels={wheels} leftovers={leftovers} change={setCorrected} />
       {outcome && outcome.used.length > 0 && (
-        <UsedRows used={outcome.used} corrections={used} change={setUsed} problems={problems} />
+        <UsedRowsLater used={outcome.used} corrections={used} change={setUsed} problems={problems} />
       )}
       <Form.Group controlId="finish-note">
         <Form.Label>{t('bay.finish.differently')}</Form.Label>

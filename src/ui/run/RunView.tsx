@@ -2,7 +2,7 @@
 
 import { useTranslations } from 'next-intl'
 import type { Translator } from '@/i18n/translator'
-import { useState, useSyncExternalStore } from 'react'
+import { useEffect, useState, useSyncExternalStore } from 'react'
 import { readClock } from '@/core/run/dwellClock'
 import { jobOutcome } from '@/core/observations/jobOutcome'
 import type { Position } from '@/core/wheel/position'
@@ -29,6 +29,7 @@ import { useAwakeScreen, usePhaseSignal } from './useBaySignals'
 import type { StoredTaps } from './useRun'
 import { useServerNow } from './useServerNow'
 import { useSpeech } from './useSpeech'
+import { preloadUsedRows } from './UsedRowsLater'
 import { useWho } from './useWho'
 import { WhoChips } from './WhoChips'
 
@@ -84,6 +85,7 @@ export function RunView(props: RunViewProps) {
   const [who, setWho] = useWho(jobId)
   const [ending, setEnding] = useState(false)
   const maySleep = useAwakeScreen()
+  useEffect(preloadUsedRows, [])
   const isLive = useIsLive()
   const [device, changeDevice] = useBayDevice()
   const bay = useBay(jobId, jobFile, plan, stored, serverNow, isShared ? who : undefined, !ending)

@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { dilutionStyles, writeDilution } from '@/core/dilution'
+import { dilutionStyles, dilutionStylesOf, writeDilution } from '@/core/dilution/writeDilution'
 import { ChoiceField } from '../form/ChoiceField'
 import { TextField } from '../form/TextField'
 import { equipmentFields, type SettingsValues } from './settingsValues'
@@ -13,7 +13,6 @@ interface ShopFieldsProps {
 }
 
 const example = { from: 1 / 11, to: 1 / 11 }
-const styles = dilutionStyles.map((style) => [style, writeDilution(example, style)] as const)
 const ounces = ['', 'us', 'imperial'] as const
 const halves = ['north', 'south'] as const
 
@@ -21,6 +20,9 @@ const halves = ['north', 'south'] as const
 export function ShopFields({ value: { region, shop, place, equipment }, change, fixOf }: ShopFieldsProps) {
   const t = useTranslations()
 
+  const usual: readonly string[] = dilutionStylesOf(region.units.volume === 'metric')
+  // A style that the shop has stays a choice, whatever it measures in.
+  const styles = dilutionStyles.filter((style) => usual.includes(style) || style === shop.dilutionStyle)
   const setShop = (part: Partial<ShopValues['shop']>) => change({ shop: { ...shop, ...part } })
   return (
     <section aria-labelledby="shop">
@@ -47,7 +49,7 @@ export function ShopFields({ value: { region, shop, place, equipment }, change, 
           id="dilutionStyle"
           label={t('settings.shop.dilutionStyle')}
           value={shop.dilutionStyle}
-          choices={styles}
+          choices={styles.map((style) => [style, writeDilution(example, style)] as const)}
           set={(dilutionStyle) => setShop({ dilutionStyle })}
         />
         {region.units.volume === 'metric' && (

@@ -1,6 +1,6 @@
 import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
-import { sayDilution, type DilutionStyle } from '@/core/dilution'
+import { sayDilution, type DilutionStyle } from '@/core/dilution/writeDilution'
 import { planPasses } from '@/core/passes/planPasses'
 import { whoWorks } from '@/core/passes/whoWorks'
 import type { Position } from '@/core/wheel/position'

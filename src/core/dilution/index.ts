@@ -1,6 +1,0 @@
-export * from './mix'
-export { containers, type Container } from './tokens'
-export * from './readDilution'
-export * from './writeDilution'
-export * from './recipe'
-export * from './foamLance'
