@@ -2,9 +2,9 @@ import { inEnglish } from '@/i18n/testEnglish'
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import { calibrateLance, lanceBottleFraction, lanceSurfaceFraction } from './foamLance'
-import { fractionFromRatio, waterPartsOf } from './mix'
+import { combineStages, fractionFromRatio, waterPartsOf } from './mix'
 import { readDilution, type DilutionContext } from './readDilution'
-import { sayDilution, writeDilution } from './writeDilution'
+import { dilutionStyles, sayDilution, writeDilution } from './writeDilution'
 
 describe('reading a strength that has one meaning', () => {
   test.each<[said: string, waterParts: number, context?: DilutionContext]>([
