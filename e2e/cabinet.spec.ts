@@ -187,12 +187,10 @@ test('the rule book finds rules by finish, and settings change a plan and say so
     .getByRole('group', { name: 'Tyre dressing' })
     .getByRole('button', { name: /Solvent-based/ })
     .click()
-  await page.getByLabel('Wheel bucket, litres').fill('9000')
+  await page.getByLabel(say('settings.equipment.bucket')).fill('9000')
   await page.getByRole('button', { name: say('settings.save') }).click()
-  await expect(
-    page.getByText(say('fields.rangeIn', { low: 1, high: 50, unit: say('terms.unit.litres') })),
-  ).toBeVisible()
-  await page.getByLabel('Wheel bucket, litres').fill('12')
+  await expect(page.getByText(say('fields.between', { low: '1 l', high: '50 l' }))).toBeVisible()
+  await page.getByLabel(say('settings.equipment.bucket')).fill('12')
   await page.getByText(like('settings.estimates.all')).click()
   const margin = page.getByLabel(say('estimates.wetMargin.name'))
   await margin.fill('40')

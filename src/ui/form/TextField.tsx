@@ -64,9 +64,7 @@ export function TextField(props: TextFieldProps) {
           onChange={(event) => set(event.target.value)}
         />
       )}
-      <Form.Control.Feedback type="invalid" className={quantity && fix ? 'd-block' : undefined}>
-        {fix}
-      </Form.Control.Feedback>
+      <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
       {hint && <Form.Text>{hint}</Form.Text>}
     </Form.Group>
   )

@@ -14,6 +14,8 @@ const toNumber = (text: StoredText): number =>
 
 /** More digits than anybody measures; fewer would change what was typed. */
 const shownDigits = 4
+/** No thermometer tells hundredths. */
+const thermometerDigits = 3
 /** From here on nobody counts parts of a mile. */
 const wholeFrom = 100
 const keptDecimals = 6
@@ -32,7 +34,10 @@ export function shownText(stored: StoredText, kind: QuantityKind, region: Region
   // A number that is as it was typed keeps all its digits.
   if (unit === keptUnit(kind, keptIn)) return stored.trim()
   const own = fromStored(toStored(value, keptUnit(kind, keptIn)), unit)
-  const shown = writeSignificant(kind === 'distance' && own >= wholeFrom ? Math.round(own) : own, shownDigits)
+  const shown = writeSignificant(
+    kind === 'distance' && own >= wholeFrom ? Math.round(own) : own,
+    kind === 'temperature' ? thermometerDigits : shownDigits,
+  )
   // Three digits after the point could be thousands to who edits them.
   return /^-?[1-9]\d{0,2}\.\d{3}$/.test(shown) ? shown.slice(0, -1) : shown
 }

@@ -49,9 +49,7 @@ export function MeasureFields({ wheels }: { readonly wheels: ScopedWheels }) {
                   onChange={(event) => wheels.setMeasure(name, event.target.value, numeric)}
                 />
               )}
-              <Form.Control.Feedback type="invalid" className={quantity && error ? 'd-block' : undefined}>
-                {error}
-              </Form.Control.Feedback>
+              <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
               <Form.Text id={`${name}-hint`}>{t(`wheelSet.measures.${name}.hint`)}</Form.Text>
             </Form.Group>
           )

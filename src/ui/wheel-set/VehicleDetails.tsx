@@ -68,9 +68,7 @@ export function VehicleDetails({
             />
           )}
         />
-        <Form.Control.Feedback type="invalid" className={error ? 'd-block' : undefined}>
-          {error}
-        </Form.Control.Feedback>
+        <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
       </Form.Group>
       <Form.Group controlId="parked">
         <Form.Label>{t('wheelSet.parked.label')}</Form.Label>

@@ -1,5 +1,4 @@
 import { problemAnswer } from '@/app/problemAnswer'
-import { term } from '@/core/message/term'
 import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { simulatedWater } from '@/services/devices/simulated'
