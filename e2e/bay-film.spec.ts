@@ -53,7 +53,7 @@ test('a film that is nearly dry while its product dwells is misted in one tap, w
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   // One wheel, so that its wait is not filled with work at another.
-  const weather = { [say('conditions.fields.airCelsius')]: '28', 'Humidity, %': '30', 'Wind, km/h': '12' }
+  const weather = { [say('conditions.fields.airCelsius')]: '28', 'Humidity, %': '30', Wind: '12' }
   const jobId = await startJob(page, 'Halden', 1, weather, ['Front right', 'Rear left', 'Rear right'])
   const post = async (data: { kind: string; stepId: string; at: string }) =>
     expect(
