@@ -73,3 +73,22 @@ describe('days and times', () => {
     expect(spaced(american.timeOfDay(at))).toBe('2:05 PM')
   })
 })
+
+test('a wall clock and a full hour are written as the region does, whatever the time zone of the machine', () => {
+  const at = new Date('2026-06-10T20:05:00Z')
+  expect(plain.wallClock(at, 120)).toBe('22:05')
+  expect(spaced(american.wallClock(at, 120))).toBe('10:05 PM')
+  expect(plain.hour(9)).toBe('09:00')
+  expect(spaced(american.hour(14))).toBe('2 PM')
+})
+
+test.each([
+  [450, '450 ml', '15.2 fl oz'],
+  [44.36, '44.4 ml', '1.5 fl oz'],
+  [10_335, '10.335 l', '2.73 gal'],
+  [10_335.948581875, '10.336 l', '2 gal 93.5 fl oz'],
+  [6, '6 ml', '0.2 fl oz'],
+])('%d ml are poured as %s, or %s', (millilitres, metric, inAmerica) => {
+  expect(plain.poured(millilitres)).toBe(metric)
+  expect(american.poured(millilitres)).toBe(inAmerica)
+})

@@ -57,6 +57,8 @@ const americanSymbols: Partial<Record<UnitName, string>> = {
 }
 
 const millilitresPerLitre = 1000
+/** Farther from a mark than rounding brings it, oz. */
+const offTheMark = 0.02
 const ouncesAndGallon = {
   us: ['usFluidOunce', 'usGallon'],
   imperial: ['imperialFluidOunce', 'imperialGallon'],
@@ -78,12 +80,14 @@ const isSameYear = (one: Date, other: Date): boolean => one.getFullYear() === ot
 /** Writes numbers, money, quantities and days as a person does. */
 export class Formats {
   readonly #english: English
+  readonly #clock: Intl.DateTimeFormatOptions
   readonly #dates = new Map<string, Intl.DateTimeFormat>()
   readonly #numbers = new Map<string, Intl.NumberFormat>()
   readonly #relative: Intl.RelativeTimeFormat
 
   constructor(private readonly tag: string) {
     this.#english = regionOfTag(tag).english
+    this.#clock = { hour: this.#english === 'en-US' ? 'numeric' : '2-digit', minute: '2-digit' }
     this.#relative = new Intl.RelativeTimeFormat(this.#english, { numeric: 'always' })
   }
 
@@ -129,7 +133,10 @@ export class Formats {
         ? `${this.number(millilitres, 1)} ${this.symbol('millilitre')}`
         : `${this.number(millilitres / millilitresPerLitre, 3)} ${this.symbol('litre')}`
     const [ounce, gallon] = ouncesAndGallon[system]
-    const all = Math.round(fromStored(millilitres, ounce) * 2) / 2
+    const exact = fromStored(millilitres, ounce)
+    const all = Math.round(exact * 2) / 2
+    // What was not measured with the jug, such as a neat product out of its bottle.
+    if (Math.abs(exact - all) > offTheMark) return this.volume(millilitres)
     const perGallon = Math.round(fromStored(toStored(1, gallon), ounce))
     const parts = [
       [Math.floor(all / perGallon), gallon],
@@ -169,15 +176,25 @@ export class Formats {
 
   /** 09:30; in America 9:30 AM. */
   timeOfDay(date: Date): string {
-    return this.#date(date, {
-      hour: this.#english === 'en-US' ? 'numeric' : '2-digit',
-      minute: '2-digit',
-    })
+    return this.#date(date, this.#clock)
   }
 
   /** Sunday begins the week in America, Monday elsewhere. */
   get weekStartsOn(): 0 | 1 {
     return this.#english === 'en-US' ? 0 : 1
+  }
+
+  /** An instant on a wall clock so many minutes ahead of UTC. */
+  wallClock(at: Date, utcOffsetMinutes: number): string {
+    return this.#date(new Date(at.getTime() + utcOffsetMinutes * 60_000), { ...this.#clock, timeZone: 'UTC' })
+  }
+
+  /** A full hour of the day: 14:00, in America 2 PM. */
+  hour(hour: number): string {
+    const at = new Date(Date.UTC(2001, 0, 1, hour))
+    return this.#english === 'en-US'
+      ? this.#date(at, { hour: 'numeric', timeZone: 'UTC' })
+      : this.#date(at, { ...this.#clock, timeZone: 'UTC' })
   }
 
   /** 3 May; of another year 3 May 2027. */

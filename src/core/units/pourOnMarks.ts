@@ -36,14 +36,21 @@ const poured = (concentrate: number, water: number, { stepMillilitres: step }: J
 
 /**
  * Concentrate and water on marks of the jug, no more than a mark below the wanted total. The strength is within a tenth of the wanted one;
- * where the wanted total is too small for that, a larger total.
+ * where the wanted total is too small for that, a larger total. A neat product comes straight from its bottle and is measured as it is
+ * wanted.
  *
  * @param fraction share of concentrate, 0 < fraction ≤ 1
  * @param totalMillilitres wanted mix, > 0
  */
 export function pourOnMarks(fraction: number, totalMillilitres: number, jug: Jug): PouredOnMarks {
+  if (fraction === 1)
+    return {
+      concentrateMillilitres: totalMillilitres,
+      waterMillilitres: 0,
+      totalMillilitres,
+      realFraction: 1,
+    }
   const totalMarks = totalMillilitres / jug.stepMillilitres
-  if (fraction === 1) return poured(Math.max(1, Math.ceil(totalMarks - tail)), 0, jug)
   const errorOf = (concentrate: number, water: number): number =>
     Math.abs((concentrate + water) / totalMarks - 1) +
     Math.abs(concentrate / (concentrate + water) / fraction - 1)

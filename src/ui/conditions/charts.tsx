@@ -161,7 +161,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
         type: 'linear',
         min: 5,
         max: 21,
-        ticks: { color: ink, stepSize: 4, maxRotation: 0, callback: (value) => `${value}:00` },
+        ticks: { color: ink, stepSize: 4, maxRotation: 0, callback: (value) => formats.hour(Number(value)) },
         grid: { display: false },
       },
       celsius: {
@@ -192,7 +192,7 @@ export const DayCurves = memo(function DayCurves({ sides, startHour, goodSeconds
           hours:
             Array.from({ length: 17 }, (_, at) => at + 5)
               .filter(isGood)
-              .map((hour) => `${hour}:00`)
+              .map((hour) => formats.hour(hour))
               .join(', ') || t('conditions.day.noGoodHours'),
         })}
         data={{

@@ -1,5 +1,6 @@
 'use client'
 
+import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
 import { bold } from '@/i18n/rich'
 import { useState } from 'react'
@@ -21,6 +22,7 @@ export function PairingPanel({
 }: {
   readonly begin: (input: unknown) => Promise<Result<Code, string>>
 }) {
+  const formats = useFormats()
   const t = useTranslations()
 
   const [code, setCode] = useState<Code | null>(null)
@@ -62,7 +64,7 @@ export function PairingPanel({
               {t.rich('access.pairing.open', {
                 b: bold,
                 address: code.address,
-                time: code.expiresAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }),
+                time: formats.timeOfDay(code.expiresAt),
               })}
             </p>
           </div>

@@ -1,3 +1,4 @@
+import type { Formats } from '@/i18n/formats'
 import { useFormats } from '@/i18n/useFormats'
 import { useFormatter, useTranslations } from 'next-intl'
 import { sayDilution, type DilutionStyle } from '@/core/dilution/writeDilution'
@@ -20,11 +21,14 @@ interface JobSheetProps {
 }
 
 /** Wall clock so many seconds after the start; counted from zero where the start is not known. */
-const clockOf = (seconds: number, startAt: string | undefined, utcOffsetMinutes: number): string =>
+const clockOf = (
+  seconds: number,
+  startAt: string | undefined,
+  utcOffsetMinutes: number,
+  formats: Formats,
+): string =>
   startAt
-    ? new Date(new Date(startAt).getTime() + utcOffsetMinutes * 60_000 + seconds * 1000)
-        .toISOString()
-        .slice(11, 16)
+    ? formats.wallClock(new Date(new Date(startAt).getTime() + seconds * 1000), utcOffsetMinutes)
     : formatClock(seconds)
 
 /** The job on one sheet of paper: bottles to fill, the passes with a box for every wheel, the end, cautions. */
@@ -99,6 +103,7 @@ interface PassRowProps extends Pick<JobSheetProps, 'plan' | 'startAt' | 'utcOffs
 
 /** A pass in a line: its moves, and for each of its wheels a box with the time and, for two people, who works there. */
 function PassRow({ pass, plan, corners, startAt, utcOffsetMinutes }: PassRowProps) {
+  const formats = useFormats()
   const entries = plan.sequence?.entries ?? []
   const starts = new Map(entries.map(({ stepId, startSeconds }) => [stepId, startSeconds]))
   const who = plan.sequence && isForTwo(plan) ? whoWorks(pass, plan.sequence) : null
@@ -107,7 +112,7 @@ function PassRow({ pass, plan, corners, startAt, utcOffsetMinutes }: PassRowProp
     const here = pass.moves.flatMap(({ stepIds }) =>
       stepIds.filter((id) => id.startsWith(`${corner}.`)).flatMap((id) => starts.get(id) ?? []),
     )
-    return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes)
+    return here.length === 0 ? '' : clockOf(Math.min(...here), startAt, utcOffsetMinutes, formats)
   }
   return (
     <tr>
