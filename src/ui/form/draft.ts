@@ -29,6 +29,18 @@ export function hasShapeOf(found: unknown, like: unknown): boolean {
   )
 }
 
+/** A value kept by an earlier version of a form; fields that it did not have yet are as the form has them now. */
+export function withMissing(found: unknown, like: unknown): unknown {
+  const isRecord = (value: unknown): value is Record<string, unknown> =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+  if (!isRecord(found) || !isRecord(like)) return found
+  const fields = Object.entries(like).map(([key, value]) => [
+    key,
+    key in found ? withMissing(found[key], value) : value,
+  ])
+  return { ...found, ...Object.fromEntries(fields) }
+}
+
 /**
  * The draft of a form, where there is one that fits it; junk, old ones and drafts of an earlier form are dropped.
  * @param like values of the form as it is now
@@ -37,12 +49,16 @@ export function readDraft<T>(form: string, like: T, now: number): Draft<T> | nul
   try {
     const text = localStorage.getItem(keyOf(form))
     if (text === null) return null
-    const draft: unknown = JSON.parse(text)
     // As it would come back from where it was kept.
-    const kept: unknown = JSON.parse(JSON.stringify({ values: like, version: 0, at: 0 }))
-    if (hasShapeOf(draft, kept) && now - (draft as Draft<T>).at < longestMilliseconds) {
+    const fields: unknown = JSON.parse(JSON.stringify(like))
+    const draft = withMissing(JSON.parse(text), { values: fields })
+    if (
+      hasShapeOf(draft, { values: fields, version: 0, at: 0 }) &&
+      now - (draft as Draft<T>).at < longestMilliseconds
+    ) {
       const { from, ...rest } = draft as Draft<T>
-      return hasShapeOf(from, like) && from !== undefined ? { ...rest, from } : rest
+      const begun = withMissing(from, fields)
+      return begun !== undefined && hasShapeOf(begun, fields) ? { ...rest, from: begun as T } : rest
     }
   } catch {
     // Dropped below, like every junk.
