@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { firstJob, firstSet, places, placesOf } from './places'
 import { expect, newFolder, startServer, test } from './server'
+import { say } from './words'
 
 // Every page in the units and the spelling of its reader, and in no others. What people entered stays as they wrote it.
 
@@ -75,3 +76,27 @@ for (const [language, english] of readers)
     await server.stop()
     rmSync(folder, { recursive: true, force: true })
   })
+
+test('a device has its own units and language, and the shop keeps its own', async ({
+  page,
+  browser,
+  server,
+}) => {
+  await page.goto('/more')
+  const lang = () => page.locator('html')
+  await expect(lang()).toHaveAttribute('lang', 'en')
+  await page.getByLabel(say('settings.region.device.own')).selectOption('own')
+  await page.getByLabel(say('settings.region.english')).selectOption('en-US')
+  await expect(lang()).toHaveAttribute('lang', 'en-US')
+  await page.goto('/wheels')
+  await page.locator('.set-row').first().click()
+  await expect(page.getByText(/\btires?\b/i).first()).toBeVisible()
+  // The shop and everybody else measure as before.
+  const other = await browser.newPage({ baseURL: server.address })
+  await other.goto('/more')
+  await expect(other.locator('html')).toHaveAttribute('lang', 'en')
+  await other.close()
+  await page.goto('/more')
+  await page.getByLabel('Units and language here').selectOption('shop')
+  await expect(lang()).toHaveAttribute('lang', 'en')
+})

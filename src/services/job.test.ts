@@ -15,6 +15,10 @@ import { addWheelSet } from '@/data/queries/wheelSets'
 import { listDue } from './due'
 import { correctVisit } from './correctVisit'
 import { finishJob } from './finishJob'
+import { defaultSettings } from '@/contracts/settings'
+import { usualRegion, type English } from '@/core/units/region'
+import { withoutTexts } from '@/contracts/saidText'
+import { writeSettings } from '@/data/queries/settings'
 import { planJob } from './planJob'
 import { replanJob } from './replanJob'
 import { recordRunEvent } from './recordRunEvent'
@@ -66,6 +70,20 @@ it('a job stored by an earlier version is read with the defaults of today', asyn
   expect(job?.jobFile.conditions.humidityPercent).toBe(55)
   expect([job?.plan.sequence, job?.plan.timings]).toEqual([null, []])
   await database.query('delete from job where id = $1', [jobId])
+})
+
+it('a shop in American units gets the same plan, to the second and the millilitre', async () => {
+  const planIn = async (english: English) => {
+    await writeSettings(database, { ...defaultSettings, region: usualRegion(english) })
+    const jobId = await planned()
+    const job = await findJob(database, jobId)
+    await database.query('delete from job where id = $1', [jobId])
+    return withoutTexts(job?.plan, () => true)
+  }
+  const metric = await planIn('en')
+  expect(await planIn('en-US')).toEqual(metric)
+  expect(await planIn('en-GB')).toEqual(metric)
+  await writeSettings(database, defaultSettings)
 })
 
 async function planned(): Promise<string> {
