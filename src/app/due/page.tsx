@@ -137,7 +137,7 @@ export default async function DuePage({ searchParams }: { searchParams: Promise<
         <div className="section-head">
           <h2 id="own-reminder">{t('due.reminder.title')}</h2>
         </div>
-        <ReminderForm wheelSetId={null} keep={keepReminder} />
+        <ReminderForm keep={keepReminder} />
       </section>
     </>
   )

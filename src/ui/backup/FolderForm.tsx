@@ -1,12 +1,12 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import { ProblemAlert } from '../form/ProblemAlert'
 import type { FormAction } from '../form/formAction'
-import { useSending } from '../form/useSending'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { useWritingForm } from '../form/useWritingForm'
 
 interface FolderFormProps {
   /** Empty: none; they lie in the data folder. */
@@ -18,35 +18,24 @@ interface FolderFormProps {
 export function FolderForm({ chosen, keep }: FolderFormProps) {
   const t = useTranslations()
 
-  const [folder, setFolder] = useState(chosen)
-  const [isKept, setKept] = useState(false)
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm({ name: ['backupFolder'], initial: { folder: chosen }, send: keep })
   return (
-    <form
-      className="reminder-form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        setKept(false)
-        send(
-          () => keep({ folder }),
-          () => setKept(true),
-        )
-      }}
-    >
-      <Form.Group controlId="backup-folder">
-        <Form.Label>{t('settings.backups.folder.label')}</Form.Label>
-        <Form.Control
-          value={folder}
-          maxLength={500}
-          placeholder={t('settings.backups.folder.placeholder')}
-          onChange={(event) => setFolder(event.target.value)}
-        />
-      </Form.Group>
-      <Button type="submit" variant="outline-secondary" disabled={busy}>
+    <FormFrame form={form} className="reminder-form">
+      <TextField
+        id="backup-folder"
+        label={t('settings.backups.folder.label')}
+        maxLength={500}
+        placeholder={t('settings.backups.folder.placeholder')}
+        {...form.at('folder')}
+      />
+      <SubmitButton form={form} isSecond>
         {t('settings.backups.folder.save')}
-      </Button>
-      <ProblemAlert problems={problems} />
-      {isKept && <p role="status">{t('settings.backups.folder.saved')}</p>}
-    </form>
+      </SubmitButton>
+      <FormStatus
+        form={form}
+        isAtField={(path) => path === 'folder'}
+        saved={t('settings.backups.folder.saved')}
+      />
+    </FormFrame>
   )
 }

@@ -1,15 +1,14 @@
 'use client'
 
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { Link } from '@/ui/Link'
+import { productFile } from '@/contracts/cabinet'
 import type { FormAction } from '../form/formAction'
-import { DraftNote } from '../form/DraftNote'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useDraft } from '../form/useDraft'
-import { useSending } from '../form/useSending'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { useWritingForm } from '../form/useWritingForm'
 import { FluorideChecks } from './FluorideChecks'
 import { LabelFields } from './LabelFields'
 import { PackRows } from './PackRows'
@@ -32,24 +31,17 @@ const placed = ['name', 'strength', 'dwellSeconds', 'dwellSeconds.min', 'dwellSe
 export function ProductForm({ initial, isNew, version, currency, save }: ProductFormProps) {
   const t = useTranslations()
 
-  const [values, setValues] = useState(initial)
-  const { problems, busy, send } = useSending()
-  const draft = useDraft(`product.${initial.id || `new ${initial.name}`}`, version, values, setValues)
-  const change = (part: Partial<ProductValues>) => setValues({ ...values, ...part })
-  const fixOf = (...paths: string[]) => problems.find(({ path }) => paths.includes(path))?.fix
+  const form = useWritingForm<ProductValues>({
+    name: ['product', initial.id || `new ${initial.name}`],
+    version,
+    initial,
+    schema: productFile,
+    inputOf: (typed) => inputOf(typed, currency),
+    send: save,
+  })
+  const { values, change, fixOf } = form
   return (
-    <form
-      className="product-form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () => save(inputOf(values, currency)),
-          () => draft.forget(),
-        )
-      }}
-    >
-      <DraftNote draft={draft} />
+    <FormFrame form={form} className="product-form">
       <LabelFields values={values} isNew={isNew} currency={currency} change={change} fixOf={fixOf} />
       <RatingFields values={values} change={(ratings) => change({ ratings })} />
       <h2>{t('cabinet.product.packs.title')}</h2>
@@ -59,29 +51,17 @@ export function ProductForm({ initial, isNew, version, currency, save }: Product
         change={(otherPacks) => change({ otherPacks })}
         fixOf={fixOf}
       />
-      <Form.Group controlId="note" className="mt-3">
-        <Form.Label>{t('cabinet.product.note')}</Form.Label>
-        <Form.Control
-          as="textarea"
-          rows={2}
-          value={values.note ?? ''}
-          isInvalid={fixOf('note') !== undefined}
-          onChange={(event) => change({ note: event.target.value })}
-        />
-        <Form.Control.Feedback type="invalid">{fixOf('note')}</Form.Control.Feedback>
-      </Form.Group>
+      <TextField id="note" className="mt-3" label={t('cabinet.product.note')} rows={2} {...form.at('note')} />
       <FluorideChecks values={values} change={change} />
-      <div aria-live="polite">
-        <ProblemAlert problems={problems.filter(({ path }) => !placed.includes(path))} />
-      </div>
+      <FormStatus form={form} isAtField={(path) => placed.includes(path)} />
       <div className="chips mt-3">
-        <Button type="submit" disabled={busy}>
-          {busy ? t('common.saving') : isNew ? t('cabinet.product.add') : t('cabinet.product.save')}
-        </Button>
+        <SubmitButton form={form}>
+          {isNew ? t('cabinet.product.add') : t('cabinet.product.save')}
+        </SubmitButton>
         <Link href="/cabinet" className="btn btn-outline-secondary">
           {t('common.cancel')}
         </Link>
       </div>
-    </form>
+    </FormFrame>
   )
 }

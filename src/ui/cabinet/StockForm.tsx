@@ -1,85 +1,66 @@
 'use client'
 
-import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
+import { stockInput } from '@/contracts/stock'
 import { enteredMovements, type EnteredMovement } from '@/core/chemistry/stockMovement'
-import type { SaidProblem } from '@/i18n/saidProblems'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import { ChoiceField } from '../form/ChoiceField'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { typedNumber } from '../form/typedNumber'
+import { useWritingForm } from '../form/useWritingForm'
 
 interface StockFormProps {
+  readonly productId: string
   readonly packMillilitres: number
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly keep: FormAction<unknown>
 }
 
-/** The amount as typed where it is no number: the server names it then. */
-const amountOf = (text: string): number | string => {
-  const typed = text.trim().replace(',', '.').replace('−', '-')
-  return typed === '' || !Number.isFinite(Number(typed)) ? text : Number(typed)
+interface StockValues {
+  readonly kind: EnteredMovement
+  readonly millilitres: string
+  readonly note: string
 }
 
 /** Enters what was bought, counted or has to be put right. */
-export function StockForm({ packMillilitres, keep }: StockFormProps) {
+export function StockForm({ productId, packMillilitres, keep }: StockFormProps) {
   const t = useTranslations()
 
-  const [kind, setKind] = useState<EnteredMovement>('bought')
-  const [amount, setAmount] = useState(String(packMillilitres))
-  const [note, setNote] = useState('')
-  const [requestId, setRequestId] = useState(newId)
-  const [said, setSaid] = useState('')
-  const { problems, busy, send } = useSending()
-  const choose = (next: EnteredMovement) => {
-    setKind(next)
-    setAmount(next === 'bought' ? String(packMillilitres) : '')
-    setSaid('')
-  }
-  const problem = problems.find(({ path }) => path === 'millilitres')
+  const form = useWritingForm<StockValues>({
+    name: ['stock', productId],
+    initial: { kind: 'bought', millilitres: String(packMillilitres), note: '' },
+    schema: stockInput,
+    inputOf: (values, requestId) => ({
+      ...values,
+      requestId,
+      millilitres: typedNumber(values.millilitres),
+    }),
+    send: keep,
+    afterwards: (sent) => ({ ...sent, note: '' }),
+  })
+  const { kind } = form.values
   return (
-    <form
-      className="reminder-form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () => keep({ requestId, kind, millilitres: amountOf(amount), note }),
-          () => {
-            setRequestId(newId())
-            setNote('')
-            setSaid(t('common.saved'))
-          },
-        )
-      }}
-    >
-      <Form.Group controlId="movement">
-        <Form.Label>{t('cabinet.stock.what')}</Form.Label>
-        <Form.Select value={kind} onChange={(event) => choose(event.target.value as EnteredMovement)}>
-          {enteredMovements.map((one) => (
-            <option key={one} value={one}>
-              {t(`cabinet.stock.kinds.${one}.choice`)}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
-      <Form.Group controlId="amount">
-        <Form.Label>{t(`cabinet.stock.kinds.${kind}.amount`)}</Form.Label>
-        <QuantityInput kind="volume" value={amount} set={setAmount} isInvalid={problem !== undefined} />
-        <Form.Control.Feedback type="invalid">{problem?.fix}</Form.Control.Feedback>
-      </Form.Group>
-      <Form.Group controlId="movement-note">
-        <Form.Label>{t('cabinet.stock.note')}</Form.Label>
-        <Form.Control value={note} maxLength={200} onChange={(event) => setNote(event.target.value)} />
-      </Form.Group>
-      <Button type="submit" disabled={busy}>
-        {t('cabinet.stock.save')}
-      </Button>
-      <span role="status" className="soft">
-        {said}
-      </span>
-      <ProblemAlert problems={problems.filter(({ path }) => path !== 'millilitres')} />
-    </form>
+    <FormFrame form={form} className="reminder-form">
+      <ChoiceField
+        id="movement"
+        label={t('cabinet.stock.what')}
+        value={kind}
+        choices={enteredMovements.map((one) => [one, t(`cabinet.stock.kinds.${one}.choice`)])}
+        set={(next) =>
+          form.change({ kind: next, millilitres: next === 'bought' ? String(packMillilitres) : '' })
+        }
+      />
+      <TextField
+        id="amount"
+        label={t(`cabinet.stock.kinds.${kind}.amount`)}
+        quantity="volume"
+        {...form.at('millilitres')}
+      />
+      <TextField id="movement-note" label={t('cabinet.stock.note')} maxLength={200} {...form.at('note')} />
+      <SubmitButton form={form}>{t('cabinet.stock.save')}</SubmitButton>
+      <FormStatus form={form} isAtField={(path) => path === 'millilitres' || path === 'note'} />
+    </FormFrame>
   )
 }

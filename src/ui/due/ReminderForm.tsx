@@ -1,67 +1,49 @@
 'use client'
 
-import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import type { SaidProblem } from '@/i18n/saidProblems'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import { reminderInput } from '@/contracts/protection'
+import { DateField } from '../form/DateField'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { typedNumberOrNull } from '../form/typedNumber'
+import { useWritingForm } from '../form/useWritingForm'
 
-interface ReminderFormProps {
-  readonly wheelSetId: string | null
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
-}
+const empty = { about: '', dueOn: '', repeatDays: '' }
 
 /** A reminder of one's own: what, when, and whether it comes round. */
-export function ReminderForm({ wheelSetId, keep }: ReminderFormProps) {
+export function ReminderForm({ keep }: { readonly keep: FormAction<unknown> }) {
   const t = useTranslations()
 
-  const [about, setAbout] = useState('')
-  const [dueOn, setDueOn] = useState('')
-  const [repeat, setRepeat] = useState('')
-  const [requestId, setRequestId] = useState(newId)
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm({
+    name: ['reminder'],
+    initial: empty,
+    schema: reminderInput,
+    inputOf: (values, requestId) => ({
+      ...values,
+      requestId,
+      repeatDays: typedNumberOrNull(values.repeatDays),
+    }),
+    send: keep,
+    afterwards: (sent) => ({ ...sent, about: '' }),
+  })
   return (
-    <form
-      className="reminder-form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () =>
-            keep({ requestId, wheelSetId, about, dueOn, repeatDays: repeat === '' ? null : Number(repeat) }),
-          () => {
-            setAbout('')
-            setRequestId(newId())
-          },
-        )
-      }}
-    >
-      <Form.Group controlId="reminder-about">
-        <Form.Label>{t('due.reminder.what')}</Form.Label>
-        <Form.Control
-          value={about}
-          maxLength={120}
-          required
-          onChange={(event) => setAbout(event.target.value)}
-        />
-      </Form.Group>
-      <DateField id="reminder-day" label={t('due.reminder.on')} value={dueOn} set={setDueOn} required />
-      <Form.Group controlId="reminder-repeat">
-        <Form.Label>{t('due.reminder.every')}</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          value={repeat}
-          placeholder={t('due.reminder.once')}
-          onChange={(event) => setRepeat(event.target.value)}
-        />
-      </Form.Group>
-      <Button type="submit" variant="outline-secondary" disabled={busy}>
+    <FormFrame form={form} className="reminder-form">
+      <TextField id="reminder-about" label={t('due.reminder.what')} maxLength={120} {...form.at('about')} />
+      <DateField id="reminder-day" label={t('due.reminder.on')} {...form.at('dueOn')} />
+      <TextField
+        id="reminder-repeat"
+        label={t('due.reminder.every')}
+        mode="numeric"
+        placeholder={t('due.reminder.once')}
+        {...form.at('repeatDays')}
+      />
+      <SubmitButton form={form} isSecond>
         {t('due.reminder.save')}
-      </Button>
-      <ProblemAlert problems={problems} />
-    </form>
+      </SubmitButton>
+      <FormStatus form={form} isAtField={(path) => path in empty} />
+    </FormFrame>
   )
 }

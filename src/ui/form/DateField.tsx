@@ -21,6 +21,8 @@ interface DateFieldProps {
   readonly required?: boolean
   /** Sent with a plain form, as `value` is written. */
   readonly name?: string
+  /** What to do where it was refused. */
+  readonly fix?: string | undefined
   readonly className?: string
 }
 
@@ -58,6 +60,7 @@ export function DateField({
   hasTime = false,
   required,
   name,
+  fix,
   className,
 }: DateFieldProps) {
   const t = useTranslations()
@@ -81,7 +84,7 @@ export function DateField({
       <DatePicker
         ref={picker}
         id={id}
-        className={`form-control${wrong === null ? '' : ' is-invalid'}`}
+        className={`form-control${wrong === null && !fix ? '' : ' is-invalid'}`}
         wrapperClassName="date-field"
         locale={way.locale}
         dateFormat={[...formats]}
@@ -114,6 +117,7 @@ export function DateField({
         required={required ?? false}
       />
       {name !== undefined && <input type="hidden" name={name} value={value} />}
+      {wrong === null && fix && <span className="invalid-feedback is-said">{fix}</span>}
       {wrong !== null && (
         <span className="invalid-feedback is-said" role="alert">
           {t('common.date.unreadable', { time: String(hasTime), typed: wrong })}

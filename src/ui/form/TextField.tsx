@@ -19,6 +19,14 @@ interface TextFieldProps {
   readonly usual?: Pick<QuantityField, 'usual' | 'others'>
   readonly placeholder?: string
   readonly maxLength?: number
+  /** Lines of a longer text; absent: one line. */
+  readonly rows?: number
+  readonly type?: 'password'
+  readonly autoComplete?: string
+  readonly autoCapitalize?: string
+  readonly spellCheck?: boolean
+  /** Suggestions to choose from; others can be typed. */
+  readonly suggestions?: readonly string[]
   readonly hint?: string
   readonly className?: string
 }
@@ -36,9 +44,11 @@ export function TextField(props: TextFieldProps) {
     keptIn,
     usual,
     placeholder,
-    maxLength,
+    suggestions,
     hint,
     className,
+    rows,
+    ...others
   } = props
   return (
     <Form.Group controlId={id} className={className}>
@@ -59,10 +69,19 @@ export function TextField(props: TextFieldProps) {
           inputMode={mode}
           autoComplete="off"
           placeholder={placeholder}
-          maxLength={maxLength}
           isInvalid={fix !== undefined}
           onChange={(event) => set(event.target.value)}
+          {...(rows === undefined ? {} : { as: 'textarea' as const, rows })}
+          {...(suggestions ? { list: `${id}-suggestions` } : {})}
+          {...others}
         />
+      )}
+      {suggestions && (
+        <datalist id={`${id}-suggestions`}>
+          {suggestions.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
       )}
       <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
       {hint && <Form.Text>{hint}</Form.Text>}

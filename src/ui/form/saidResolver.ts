@@ -3,6 +3,7 @@ import type { FieldValues, Resolver } from 'react-hook-form'
 import type * as v from 'valibot'
 import { messageOfIssue } from '@/contracts/issueText'
 import { message } from '@/core/message/message'
+import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Say } from '@/i18n/sayer'
 
 /** What a field is told; Valibot's own text says nothing to a person. */
@@ -21,14 +22,33 @@ function saidErrors(errors: object, say: Say): object {
   return Object.fromEntries(Object.entries(errors).map(part))
 }
 
-/** Checks a form by the schema that the program checks it with when it arrives, and says what is wrong at each field. */
-export function saidResolver<Input extends FieldValues, Output>(
-  schema: v.GenericSchema<Input, Output>,
+/**
+ * Checks a form by the schema that the program checks it with when it arrives, and says what is wrong at each field.
+ * @param inputOf what is sent of the values
+ */
+export function saidResolver<Values extends FieldValues, Output>(
+  schema: v.GenericSchema,
   say: Say,
-): Resolver<Input, unknown, Output> {
-  const check = valibotResolver(schema) as Resolver<Input, unknown, Output>
+  inputOf: (values: Values) => unknown = (values) => values,
+): Resolver<Values, unknown, Output> {
+  const check = valibotResolver(schema as v.GenericSchema<Values, Output>) as Resolver<
+    Values,
+    unknown,
+    Output
+  >
   return async (values, context, options) => {
-    const found = await check(values, context, options)
+    const found = await check(inputOf(values) as Values, context, options)
     return { ...found, errors: saidErrors(found.errors, say) } as typeof found
   }
+}
+
+/** The errors of a form as problems, each with the path of its field. */
+export function problemsIn(errors: object, path = ''): SaidProblem[] {
+  const { message: fix } = errors as { message?: unknown }
+  if (typeof fix === 'string') return [{ path, found: '', fix }]
+  return Object.entries(errors).flatMap(([name, inner]) => {
+    if (typeof inner !== 'object' || inner === null) return []
+    const at = Array.isArray(errors) ? `${path}[${name}]` : path === '' ? name : `${path}.${name}`
+    return problemsIn(inner as object, name === 'root' ? path : at)
+  })
 }

@@ -4,7 +4,6 @@ import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
 import { useRef, useState } from 'react'
-import Button from 'react-bootstrap/Button'
 import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import { expectedLoads, type SinceClean } from '@/core/soils/expectedLoad'
@@ -14,11 +13,10 @@ import type { ConditionsInput } from '@/contracts/conditions'
 import type { IntakeDraft } from '@/contracts/intake'
 import { Link } from '@/ui/Link'
 import type { FormAction } from '../form/formAction'
-import { newId } from '../newId'
-import { DraftNote } from '../form/DraftNote'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useDraft } from '../form/useDraft'
-import { useSending } from '../form/useSending'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { useWritingForm } from '../form/useWritingForm'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { intakeOf, isDrivable, numberOf, type IntakeValues } from './intakeValues'
 import { IntakeWheels, type Spot } from './IntakeWheels'
@@ -57,6 +55,19 @@ const expectedFrom = ({ lastVisitAt, since }: IntakeOffer, t: Translator): strin
     ? t('intake.preFilled', { days: since.days, winter: String(since.winter) })
     : t('intake.firstVisit')
 
+/** What the form shows first: what the record leads to expect. */
+const startOf = (offer: IntakeOffer, conditions: ConditionsInput): IntakeValues => ({
+  loads: Object.fromEntries(offer.loads.map(({ position, loads }) => [position, loads])),
+  service: offer.service,
+  kilometres: String(offer.since.kilometres),
+  touched: false,
+  off: [],
+  airCelsius: String(conditions.airCelsius ?? 18),
+  surfaceCelsius: '',
+  odometer: '',
+  place: 'shade',
+})
+
 /** Problems of these stand at their field. */
 const isAtField = (path: string): boolean =>
   path.startsWith('conditions.') || path === 'kilometres' || path === 'odometerKilometres'
@@ -67,23 +78,15 @@ export function IntakeForm(props: IntakeFormProps) {
 
   const { wheelSetId, title, wheels, offer, conditions, due, plan } = props
   const positions = wheels.map(({ position }) => position)
-  const [values, setValues] = useState<IntakeValues>(() => ({
-    loads: Object.fromEntries(offer.loads.map(({ position, loads }) => [position, loads])),
-    service: offer.service,
-    kilometres: String(offer.since.kilometres),
-    touched: false,
-    off: [],
-    airCelsius: String(conditions.airCelsius ?? 18),
-    surfaceCelsius: '',
-    odometer: '',
-    place: 'shade',
-  }))
+  const form = useWritingForm<IntakeValues>({
+    name: ['intake', wheelSetId],
+    initial: startOf(offer, conditions),
+    inputOf: (typed, requestId) => intakeOf(typed, positions, conditions, requestId, currentTime()),
+    send: plan,
+  })
+  const { values, change } = form
   const [at, setAt] = useState<Spot>({ position: positions[0] ?? 'frontLeft', zone: 'face' })
-  const { problems, busy, send } = useSending()
-  const [requestId] = useState(newId)
-  const draft = useDraft(`intake.${wheelSetId}`, 0, values, setValues)
   const panel = useRef<HTMLElement>(null)
-  const change = (part: Partial<IntakeValues>) => setValues((known) => ({ ...known, ...part }))
   const grade = (loads: LoadsByWheel) => change({ loads, touched: true })
   const drive = (text: string) => {
     change({ kilometres: text })
@@ -97,20 +100,8 @@ export function IntakeForm(props: IntakeFormProps) {
       ),
     })
   }
-  const submit = () =>
-    send(
-      () => plan(intakeOf(values, positions, conditions, requestId, currentTime())),
-      () => draft.forget(),
-    )
   return (
-    <form
-      className="intake"
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-      noValidate
-    >
+    <FormFrame form={form} className="intake">
       <header className="intake-head">
         <div>
           <h1>{t('intake.title')}</h1>
@@ -123,7 +114,6 @@ export function IntakeForm(props: IntakeFormProps) {
               link: (words) => <Link href={`/wheels/${wheelSetId}/look`}>{words}</Link>,
             })}
           </p>
-          <DraftNote draft={draft} />
         </div>
         <div className="intake-foot">
           <VisitFields
@@ -131,11 +121,11 @@ export function IntakeForm(props: IntakeFormProps) {
             change={change}
             drive={drive}
             lastReadingKilometres={props.lastReadingKilometres}
-            problemAt={(path) => problems.find((problem) => problem.path === path)?.fix}
+            problemAt={form.fixOf}
           />
-          <Button type="submit" disabled={busy}>
-            {busy ? t('intake.planning') : t('intake.plan')}
-          </Button>
+          <SubmitButton form={form} busyWord={t('intake.planning')}>
+            {t('intake.plan')}
+          </SubmitButton>
         </div>
       </header>
       <IntakeWheels
@@ -158,10 +148,8 @@ export function IntakeForm(props: IntakeFormProps) {
           grade={grade}
           leaveOut={(off) => change({ off })}
         />
-        <div aria-live="polite">
-          <ProblemAlert problems={problems.filter(({ path }) => !isAtField(path))} />
-        </div>
+        <FormStatus form={form} isAtField={isAtField} />
       </section>
-    </form>
+    </FormFrame>
   )
 }

@@ -1,45 +1,48 @@
 'use client'
 
-import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { format } from 'date-fns'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import type { SaidProblem } from '@/i18n/saidProblems'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
+import { hourInput } from '@/contracts/protection'
+import { DateField } from '../form/DateField'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { useWritingForm } from '../form/useWritingForm'
 
 interface PlannedForProps {
+  readonly jobId: string
   readonly plannedFor: Date | null
-  readonly plan: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly plan: FormAction<unknown>
 }
 
 /** The day and the hour of a job; stands in Today and in the calendar. */
-export function PlannedFor({ plannedFor, plan }: PlannedForProps) {
+export function PlannedFor({ jobId, plannedFor, plan }: PlannedForProps) {
   const t = useTranslations()
 
-  const [at, setAt] = useState(() => (plannedFor ? format(plannedFor, "yyyy-MM-dd'T'HH:mm") : ''))
-  const [said, setSaid] = useState('')
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm({
+    name: ['plannedFor', jobId],
+    initial: { at: plannedFor ? format(plannedFor, "yyyy-MM-dd'T'HH:mm") : '' },
+    schema: hourInput,
+    inputOf: ({ at }) => ({ plannedFor: at === '' ? null : new Date(at).toISOString() }),
+    send: plan,
+  })
   return (
-    <form
-      className="reminder-form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () => plan({ plannedFor: at === '' ? null : new Date(at).toISOString() }),
-          () => setSaid(at === '' ? t('plan.plannedFor.removed') : t('plan.plannedFor.saved')),
-        )
-      }}
-    >
-      <DateField id="planned-for" label={t('plan.plannedFor.label')} value={at} set={setAt} hasTime />
-      <Button type="submit" variant="outline-secondary" disabled={busy}>
+    <FormFrame form={form} className="reminder-form">
+      <DateField
+        id="planned-for"
+        label={t('plan.plannedFor.label')}
+        hasTime
+        {...form.at('at', 'plannedFor')}
+      />
+      <SubmitButton form={form} isSecond>
         {t('plan.plannedFor.save')}
-      </Button>
-      <span role="status" className="soft">
-        {said}
-      </span>
-      <ProblemAlert problems={problems} />
-    </form>
+      </SubmitButton>
+      <FormStatus
+        form={form}
+        isAtField={(path) => path === 'plannedFor'}
+        saved={form.values.at === '' ? t('plan.plannedFor.removed') : t('plan.plannedFor.saved')}
+      />
+    </FormFrame>
   )
 }

@@ -1,121 +1,106 @@
 'use client'
 
-import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
+import { layerInput } from '@/contracts/protection'
 import { protectionKinds, type ProtectionKind } from '@/core/protection/kinds'
-import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Position } from '@/core/wheel/position'
-import { localDay, instantOfDay } from '../form/dayInput'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import { ChoiceField } from '../form/ChoiceField'
+import { DateField } from '../form/DateField'
+import { instantOfDay, localDay } from '../form/dayInput'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { typedNumber } from '../form/typedNumber'
+import { useWritingForm } from '../form/useWritingForm'
 import { WheelChips } from './WheelChips'
 
 interface LayerFormProps {
+  readonly wheelSetId: string
   readonly positions: readonly Position[]
   /** Products of the shop by kind, to choose from; others can be typed. */
   readonly known: readonly { readonly kind: ProtectionKind; readonly name: string }[]
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly keep: FormAction<unknown>
 }
 
+interface LayerValues {
+  readonly positions: readonly Position[]
+  readonly kind: ProtectionKind
+  readonly productName: string
+  readonly day: string
+  readonly coats: string
+  readonly appliedBy: string
+  readonly cureUntil: string
+}
+
+/** Fields with a place of their own for their problem. */
+const placed = ['positions', 'productName', 'at', 'coats', 'appliedBy', 'cureUntil']
+
+const inputOf = ({ day, coats, cureUntil, ...rest }: LayerValues, requestId: string): unknown => ({
+  ...rest,
+  requestId,
+  at: instantOfDay(day),
+  coats: typedNumber(coats),
+  cureUntil: cureUntil === '' ? null : new Date(cureUntil).toISOString(),
+})
+
 /** Protection that was put on outside a visit: here, or by somebody else. */
-export function LayerForm({ positions, known, keep }: LayerFormProps) {
+export function LayerForm({ wheelSetId, positions, known, keep }: LayerFormProps) {
   const t = useTranslations()
 
-  const [at, setAt] = useState<readonly Position[]>(positions)
-  const [kind, setKind] = useState<ProtectionKind>('ceramicCoating')
-  const [productName, setProductName] = useState('')
-  const [day, setDay] = useState(() => localDay(currentTime()))
-  const [coats, setCoats] = useState('1')
-  const [appliedBy, setAppliedBy] = useState('')
-  const [cureUntil, setCureUntil] = useState('')
-  const [requestId, setRequestId] = useState(newId)
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm<LayerValues>({
+    name: ['layer', wheelSetId],
+    initial: {
+      positions,
+      kind: 'ceramicCoating',
+      productName: '',
+      day: localDay(currentTime()),
+      coats: '1',
+      appliedBy: '',
+      cureUntil: '',
+    },
+    schema: layerInput,
+    inputOf,
+    send: keep,
+    afterwards: (sent) => ({ ...sent, productName: '' }),
+  })
+  const { kind } = form.values
   return (
-    <form
-      className="field-grid"
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () =>
-            keep({
-              requestId,
-              positions: at,
-              kind,
-              productName,
-              at: instantOfDay(day),
-              coats: Number(coats),
-              appliedBy,
-              cureUntil: cureUntil === '' ? null : new Date(cureUntil).toISOString(),
-            }),
-          () => {
-            setProductName('')
-            setRequestId(newId())
-          },
-        )
-      }}
-    >
+    <FormFrame form={form} className="field-grid">
       <div className="is-wide">
-        <WheelChips positions={positions} chosen={at} onChange={setAt} />
+        <WheelChips positions={positions} {...form.at('positions')} />
       </div>
-      <Form.Group controlId="layer-kind">
-        <Form.Label>{t('protection.layer.kind')}</Form.Label>
-        <Form.Select value={kind} onChange={(event) => setKind(event.target.value as ProtectionKind)}>
-          {protectionKinds.map((one) => (
-            <option key={one} value={one}>
-              {t(`terms.protection.${one}`)}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
-      <Form.Group controlId="layer-product">
-        <Form.Label>{t('protection.layer.product')}</Form.Label>
-        <Form.Control
-          value={productName}
-          required
-          maxLength={80}
-          list="known-products"
-          onChange={(event) => setProductName(event.target.value)}
-        />
-        <datalist id="known-products">
-          {known
-            .filter((one) => one.kind === kind)
-            .map(({ name }) => (
-              <option key={name} value={name} />
-            ))}
-        </datalist>
-      </Form.Group>
-      <DateField id="layer-day" label={t('protection.layer.appliedOn')} value={day} set={setDay} required />
-      <Form.Group controlId="layer-coats">
-        <Form.Label>{t('protection.layer.coats')}</Form.Label>
-        <Form.Control inputMode="numeric" value={coats} onChange={(event) => setCoats(event.target.value)} />
-      </Form.Group>
-      <Form.Group controlId="layer-by">
-        <Form.Label>{t('protection.layer.by')}</Form.Label>
-        <Form.Control
-          value={appliedBy}
-          maxLength={80}
-          placeholder={t('protection.layer.byPlaceholder')}
-          onChange={(event) => setAppliedBy(event.target.value)}
-        />
-      </Form.Group>
-      <DateField
-        id="layer-cure"
-        label={t('protection.layer.cures')}
-        value={cureUntil}
-        set={setCureUntil}
-        hasTime
+      <ChoiceField
+        id="layer-kind"
+        label={t('protection.layer.kind')}
+        choices={protectionKinds.map((one) => [one, t(`terms.protection.${one}`)])}
+        {...form.at('kind')}
       />
+      <TextField
+        id="layer-product"
+        label={t('protection.layer.product')}
+        maxLength={80}
+        suggestions={known.filter((one) => one.kind === kind).map(({ name }) => name)}
+        {...form.at('productName')}
+      />
+      <DateField id="layer-day" label={t('protection.layer.appliedOn')} {...form.at('day', 'at')} />
+      <TextField id="layer-coats" label={t('protection.layer.coats')} mode="numeric" {...form.at('coats')} />
+      <TextField
+        id="layer-by"
+        label={t('protection.layer.by')}
+        maxLength={80}
+        placeholder={t('protection.layer.byPlaceholder')}
+        {...form.at('appliedBy')}
+      />
+      <DateField id="layer-cure" label={t('protection.layer.cures')} hasTime {...form.at('cureUntil')} />
       <div className="is-wide">
-        <Button type="submit" variant="outline-secondary" disabled={busy}>
+        <SubmitButton form={form} isSecond>
           {t('protection.layer.save')}
-        </Button>
-        <ProblemAlert problems={problems} />
+        </SubmitButton>
+        <FormStatus form={form} isAtField={(path) => placed.includes(path)} />
       </div>
-    </form>
+    </FormFrame>
   )
 }

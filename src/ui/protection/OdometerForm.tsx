@@ -1,44 +1,45 @@
 'use client'
 
-import { QuantityInput } from '@/ui/form/QuantityInput'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import type { SaidProblem } from '@/i18n/saidProblems'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
+import { odometerInput } from '@/contracts/protection'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { typedNumber } from '../form/typedNumber'
+import { useWritingForm } from '../form/useWritingForm'
 
 interface OdometerFormProps {
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly wheelSetId: string
+  readonly keep: FormAction<unknown>
 }
 
 /** One reading of the odometer. */
-export function OdometerForm({ keep }: OdometerFormProps) {
+export function OdometerForm({ wheelSetId, keep }: OdometerFormProps) {
   const t = useTranslations()
 
-  const [kilometres, setKilometres] = useState('')
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm({
+    name: ['odometer', wheelSetId],
+    initial: { kilometres: '' },
+    schema: odometerInput,
+    inputOf: ({ kilometres }) => ({ kilometres: typedNumber(kilometres), at: currentTime().toISOString() }),
+    send: keep,
+    afterwards: () => ({ kilometres: '' }),
+  })
   return (
-    <form
-      className="reminder-form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () => keep({ kilometres: Number(kilometres.replace(/\s/g, '')), at: currentTime().toISOString() }),
-          () => setKilometres(''),
-        )
-      }}
-    >
-      <Form.Group controlId="odometer">
-        <Form.Label>{t('protection.odometer.label')}</Form.Label>
-        <QuantityInput kind="distance" value={kilometres} required set={setKilometres} />
-      </Form.Group>
-      <Button type="submit" variant="outline-secondary" disabled={busy}>
+    <FormFrame form={form} className="reminder-form">
+      <TextField
+        id="odometer"
+        label={t('protection.odometer.label')}
+        quantity="distance"
+        {...form.at('kilometres')}
+      />
+      <SubmitButton form={form} isSecond>
         {t('protection.odometer.save')}
-      </Button>
-      <ProblemAlert problems={problems} />
-    </form>
+      </SubmitButton>
+      <FormStatus form={form} isAtField={(path) => path === 'kilometres'} />
+    </FormFrame>
   )
 }

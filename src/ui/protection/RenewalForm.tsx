@@ -1,64 +1,63 @@
 'use client'
 
-import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import type { SaidProblem } from '@/i18n/saidProblems'
+import { renewalInput } from '@/contracts/protection'
 import type { Position } from '@/core/wheel/position'
+import { ChoiceField } from '../form/ChoiceField'
+import { DateField } from '../form/DateField'
 import { instantOfDay, localDay } from '../form/dayInput'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { useWritingForm } from '../form/useWritingForm'
 import { WheelChips } from './WheelChips'
 
 interface RenewalFormProps {
+  readonly wheelSetId: string
   readonly positions: readonly Position[]
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly keep: FormAction<unknown>
+}
+
+interface RenewalValues {
+  readonly positions: readonly Position[]
+  readonly kind: 'new' | 'repainted'
+  readonly day: string
 }
 
 /** Wheels that are new or were repainted: what was on them is on record, and gone. */
-export function RenewalForm({ positions, keep }: RenewalFormProps) {
+export function RenewalForm({ wheelSetId, positions, keep }: RenewalFormProps) {
   const t = useTranslations()
 
-  const [at, setAt] = useState<readonly Position[]>(positions)
-  const [kind, setKind] = useState<'new' | 'repainted'>('repainted')
-  const [day, setDay] = useState(() => localDay(currentTime()))
-  const [requestId, setRequestId] = useState(newId)
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm<RenewalValues>({
+    name: ['renewal', wheelSetId],
+    initial: { positions, kind: 'repainted', day: localDay(currentTime()) },
+    schema: renewalInput,
+    inputOf: ({ day, ...rest }, requestId) => ({ ...rest, requestId, at: instantOfDay(day) }),
+    send: keep,
+  })
   return (
-    <form
-      className="field-grid"
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () => keep({ requestId, positions: at, kind, at: instantOfDay(day) }),
-          () => setRequestId(newId()),
-        )
-      }}
-    >
+    <FormFrame form={form} className="field-grid">
       <div className="is-wide">
-        <WheelChips positions={positions} chosen={at} onChange={setAt} />
+        <WheelChips positions={positions} {...form.at('positions')} />
       </div>
-      <Form.Group controlId="renewal-kind">
-        <Form.Label>{t('protection.renewal.label')}</Form.Label>
-        <Form.Select
-          value={kind}
-          onChange={(event) => setKind(event.target.value === 'new' ? 'new' : 'repainted')}
-        >
-          <option value="repainted">{t('protection.renewal.repainted')}</option>
-          <option value="new">{t('protection.renewal.new')}</option>
-        </Form.Select>
-      </Form.Group>
-      <DateField id="renewal-day" label={t('protection.renewal.since')} value={day} set={setDay} required />
+      <ChoiceField
+        id="renewal-kind"
+        label={t('protection.renewal.label')}
+        choices={[
+          ['repainted', t('protection.renewal.repainted')],
+          ['new', t('protection.renewal.new')],
+        ]}
+        {...form.at('kind')}
+      />
+      <DateField id="renewal-day" label={t('protection.renewal.since')} {...form.at('day', 'at')} />
       <div className="is-wide">
-        <Button type="submit" variant="outline-secondary" disabled={busy}>
+        <SubmitButton form={form} isSecond>
           {t('protection.renewal.save')}
-        </Button>
-        <ProblemAlert problems={problems} />
+        </SubmitButton>
+        <FormStatus form={form} isAtField={(path) => path === 'at' || path === 'positions'} />
       </div>
-    </form>
+    </FormFrame>
   )
 }

@@ -1,132 +1,119 @@
 'use client'
 
-import { QuantityInput } from '@/ui/form/QuantityInput'
-import { DateField } from '../form/DateField'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import type { SaidProblem } from '@/i18n/saidProblems'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useSending } from '../form/useSending'
-import { newId } from '../newId'
+import { wheelChangeInput } from '@/contracts/protection'
+import { DateField } from '../form/DateField'
+import type { FormAction } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { typedNumberOrNull } from '../form/typedNumber'
+import { useWritingForm } from '../form/useWritingForm'
+import { SetChoice } from './SetChoice'
 
 interface WheelChangeFormProps {
+  readonly vehicleId: string
   readonly sets: readonly { readonly id: string; readonly name: string }[]
   /** The set that is on; null: none, or nobody knows. */
   readonly mountedSetId: string | null
   readonly lastStoredWhere: string
-  readonly keep: (input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly keep: FormAction<unknown>
 }
 
-const numberOrNull = (text: string): number | null =>
-  text.trim() === '' ? null : Number(text.replace(',', '.'))
+interface WheelChangeValues {
+  readonly mountedSetId: string | null
+  readonly storedWhere: string
+  readonly day: string
+  readonly kilometres: string
+  readonly torqueNewtonMetres: string
+  readonly dateCode: string
+  readonly treadMillimetres: string
+}
+
+/** Fields with a place of their own for their problem. */
+const placed = ['storedWhere', 'at', 'kilometres', 'torqueNewtonMetres', 'dateCode', 'treadMillimetres']
+
+const inputOf = ({ day, ...values }: WheelChangeValues, requestId: string): unknown => ({
+  ...values,
+  requestId,
+  at: (day === '' ? currentTime() : new Date(day)).toISOString(),
+  torqueNewtonMetres: typedNumberOrNull(values.torqueNewtonMetres),
+  kilometres: typedNumberOrNull(values.kilometres),
+  treadMillimetres: typedNumberOrNull(values.treadMillimetres),
+})
 
 /** Which set goes on: one tap chooses it, one keeps it. Everything else may be left out. */
-export function WheelChangeForm({ sets, mountedSetId, lastStoredWhere, keep }: WheelChangeFormProps) {
+export function WheelChangeForm({
+  vehicleId,
+  sets,
+  mountedSetId,
+  lastStoredWhere,
+  keep,
+}: WheelChangeFormProps) {
   const t = useTranslations()
 
   const others = sets.filter(({ id }) => id !== mountedSetId)
-  const [chosen, setChosen] = useState<string | null>(others.length === 1 ? (others[0]?.id ?? null) : null)
-  const [storedWhere, setStoredWhere] = useState(lastStoredWhere)
-  const [day, setDay] = useState('')
-  const [kilometres, setKilometres] = useState('')
-  const [torque, setTorque] = useState('')
-  const [dateCode, setDateCode] = useState('')
-  const [tread, setTread] = useState('')
-  const [requestId, setRequestId] = useState(newId)
-  const { problems, busy, send } = useSending()
+  const form = useWritingForm<WheelChangeValues>({
+    name: ['wheelChange', vehicleId],
+    initial: {
+      mountedSetId: others.length === 1 ? (others[0]?.id ?? null) : null,
+      storedWhere: lastStoredWhere,
+      day: '',
+      kilometres: '',
+      torqueNewtonMetres: '',
+      dateCode: '',
+      treadMillimetres: '',
+    },
+    schema: wheelChangeInput,
+    inputOf,
+    send: keep,
+  })
+  const chosen = form.at('mountedSetId')
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        send(
-          () =>
-            keep({
-              requestId,
-              mountedSetId: chosen,
-              at: (day === '' ? currentTime() : new Date(day)).toISOString(),
-              storedWhere,
-              torqueNewtonMetres: numberOrNull(torque),
-              kilometres: numberOrNull(kilometres),
-              dateCode,
-              treadMillimetres: numberOrNull(tread),
-            }),
-          () => setRequestId(newId()),
-        )
-      }}
-    >
-      <div className="change-sets" role="group" aria-label={t('protection.change.whichSet')}>
-        {sets.map(({ id, name }) => (
-          <button
-            key={id}
-            type="button"
-            className="change-set"
-            aria-pressed={chosen === id}
-            disabled={id === mountedSetId}
-            onClick={() => setChosen(id)}
-          >
-            <b>{name}</b>
-            <span>
-              {id === mountedSetId
-                ? t('protection.change.isOn')
-                : chosen === id
-                  ? t('protection.change.goesOn')
-                  : t('protection.change.stored')}
-            </span>
-          </button>
-        ))}
-        {mountedSetId !== null && (
-          <button
-            type="button"
-            className="change-set"
-            aria-pressed={chosen === null}
-            onClick={() => setChosen(null)}
-          >
-            <b>{t('protection.change.none')}</b>
-            <span>{t('protection.change.allStored')}</span>
-          </button>
-        )}
-      </div>
-      <Button type="submit" variant="primary" disabled={busy || chosen === mountedSetId}>
+    <FormFrame form={form}>
+      <SetChoice sets={sets} mountedSetId={mountedSetId} chosenId={chosen.value} choose={chosen.set} />
+      <SubmitButton form={form} disabled={chosen.value === mountedSetId}>
         {t('protection.change.save')}
-      </Button>
-      <ProblemAlert problems={problems} />
+      </SubmitButton>
+      <FormStatus form={form} isAtField={(path) => placed.includes(path)} />
       <div className="field-grid">
-        <Form.Group controlId="change-where">
-          <Form.Label>{t('protection.change.storedWhere')}</Form.Label>
-          <Form.Control
-            value={storedWhere}
-            maxLength={80}
-            placeholder={t('protection.change.storedPlaceholder')}
-            onChange={(event) => setStoredWhere(event.target.value)}
-          />
-        </Form.Group>
-        <DateField id="change-day" label={t('protection.change.when')} value={day} set={setDay} hasTime />
-        <Form.Group controlId="change-torque">
-          <Form.Label>{t('protection.change.torque')}</Form.Label>
-          <QuantityInput kind="torque" value={torque} set={setTorque} />
-          <Form.Text>{t('protection.change.torqueNote')}</Form.Text>
-        </Form.Group>
-        <Form.Group controlId="change-kilometres">
-          <Form.Label>{t('protection.change.odometer')}</Form.Label>
-          <QuantityInput kind="distance" value={kilometres} set={setKilometres} />
-        </Form.Group>
-        <Form.Group controlId="change-code">
-          <Form.Label>{t('protection.change.dateCode')}</Form.Label>
-          <Form.Control
-            value={dateCode}
-            maxLength={20}
-            placeholder="2423"
-            onChange={(event) => setDateCode(event.target.value)}
-          />
-        </Form.Group>
-        <Form.Group controlId="change-tread">
-          <Form.Label>{t('protection.change.tread')}</Form.Label>
-          <QuantityInput kind="length" value={tread} set={setTread} />
-        </Form.Group>
+        <TextField
+          id="change-where"
+          label={t('protection.change.storedWhere')}
+          maxLength={80}
+          placeholder={t('protection.change.storedPlaceholder')}
+          {...form.at('storedWhere')}
+        />
+        <DateField id="change-day" label={t('protection.change.when')} hasTime {...form.at('day', 'at')} />
+        <TextField
+          id="change-torque"
+          label={t('protection.change.torque')}
+          quantity="torque"
+          hint={t('protection.change.torqueNote')}
+          {...form.at('torqueNewtonMetres')}
+        />
+        <TextField
+          id="change-kilometres"
+          label={t('protection.change.odometer')}
+          quantity="distance"
+          {...form.at('kilometres')}
+        />
+        <TextField
+          id="change-code"
+          label={t('protection.change.dateCode')}
+          maxLength={20}
+          placeholder="2423"
+          {...form.at('dateCode')}
+        />
+        <TextField
+          id="change-tread"
+          label={t('protection.change.tread')}
+          quantity="length"
+          {...form.at('treadMillimetres')}
+        />
       </div>
-    </form>
+    </FormFrame>
   )
 }

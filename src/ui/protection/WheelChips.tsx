@@ -5,31 +5,34 @@ import type { Position } from '@/core/wheel/position'
 
 interface WheelChipsProps {
   readonly positions: readonly Position[]
-  readonly chosen: readonly Position[]
-  readonly onChange: (chosen: readonly Position[]) => void
+  readonly value: readonly Position[]
+  readonly set: (chosen: readonly Position[]) => void
+  /** What to do where it was refused. */
+  readonly fix?: string | undefined
 }
 
 /** Which wheels something is about. */
-export function WheelChips({ positions, chosen, onChange }: WheelChipsProps) {
+export function WheelChips({ positions, value, set, fix }: WheelChipsProps) {
   const t = useTranslations()
 
   return (
-    <div className="chips" role="group" aria-label={t('protection.wheels')}>
-      {positions.map((position) => (
-        <button
-          key={position}
-          type="button"
-          className="chip"
-          aria-pressed={chosen.includes(position)}
-          onClick={() =>
-            onChange(
-              positions.filter((one) => (one === position ? !chosen.includes(one) : chosen.includes(one))),
-            )
-          }
-        >
-          {t(`terms.positionShort.${position}`)}
-        </button>
-      ))}
-    </div>
+    <>
+      <div className="chips" role="group" aria-label={t('protection.wheels')}>
+        {positions.map((position) => (
+          <button
+            key={position}
+            type="button"
+            className="chip"
+            aria-pressed={value.includes(position)}
+            onClick={() =>
+              set(positions.filter((one) => (one === position ? !value.includes(one) : value.includes(one))))
+            }
+          >
+            {t(`terms.positionShort.${position}`)}
+          </button>
+        ))}
+      </div>
+      {fix && <span className="invalid-feedback is-said">{fix}</span>}
+    </>
   )
 }

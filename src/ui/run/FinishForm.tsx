@@ -1,15 +1,15 @@
 import { useTranslations } from 'next-intl'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import type { Leftover } from '@/core/run/leftover'
 import { resultOf, visitResults, type VisitResult } from '@/core/run/visitResult'
 import type { JobOutcome } from '@/core/observations/jobOutcome'
 import type { FinishInput } from '@/contracts/intake'
 import type { FormAction } from '../form/formAction'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useDraft } from '../form/useDraft'
-import { useSending } from '../form/useSending'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { TextField } from '../form/TextField'
+import { useWritingForm } from '../form/useWritingForm'
 import { formatDuration } from '@/i18n/format'
 import type { DrawnWheel } from '../wheel-drawing/drawnWheel'
 import { LeftoverRows } from './LeftoverRows'
@@ -27,43 +27,37 @@ interface FinishFormProps {
   readonly back: () => void
 }
 
+/** What the person has not touched, null or left out, follows what was seen. */
+interface FinishValues {
+  readonly result: VisitResult | null
+  readonly corrected: readonly Leftover[] | null
+  readonly used: Readonly<Record<string, Correction>>
+  readonly note: string
+}
+
 /** The last step: how it went, taken from what was seen at the work and corrected with few taps. */
 export function FinishForm({ jobId, saving, outcome, wheels, end, back }: FinishFormProps) {
   const t = useTranslations()
 
-  // What the person has not touched follows what was seen.
-  const [result, setResult] = useState<VisitResult | null>(null)
-  const [corrected, setCorrected] = useState<readonly Leftover[] | null>(null)
-  const [used, setUsed] = useState<Readonly<Record<string, Correction>>>({})
-  const [note, setNote] = useState('')
-  const { problems, busy, send } = useSending()
-  const draft = useDraft(`finish.${jobId}`, 1, { result, corrected, used, note }, (kept) => {
-    setResult(kept.result)
-    setCorrected(kept.corrected)
-    setUsed(kept.used)
-    setNote(kept.note)
+  const leftoversOf = ({ corrected }: FinishValues): readonly Leftover[] =>
+    corrected ?? outcome?.leftovers ?? []
+  const resultShown = (values: FinishValues): VisitResult => values.result ?? resultOf(leftoversOf(values))
+  const form = useWritingForm<FinishValues>({
+    name: ['finish', jobId],
+    version: 1,
+    initial: { result: null, corrected: null, used: {}, note: '' },
+    inputOf: (values): FinishInput => ({
+      result: resultShown(values),
+      note: values.note,
+      ...(values.corrected ? { leftovers: [...values.corrected] } : {}),
+      used: usedInput(values.used),
+    }),
+    send: end,
   })
-  const leftovers = corrected ?? outcome?.leftovers ?? []
-  const shown = result ?? resultOf(leftovers)
-  const submit = () =>
-    send(
-      () =>
-        end({
-          result: shown,
-          note,
-          ...(corrected ? { leftovers: [...corrected] } : {}),
-          used: usedInput(used),
-        }),
-      () => draft.forget(),
-    )
+  const { values, change, problems } = form
+  const shown = resultShown(values)
   return (
-    <form
-      className="finish-form"
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-    >
+    <FormFrame form={form} className="finish-form">
       <header>
         <h1>{t('bay.finish.title')}</h1>
         {outcome?.clockSeconds != null && (
@@ -77,40 +71,46 @@ export function FinishForm({ jobId, saving, outcome, wheels, end, back }: Finish
             type="button"
             className="chip finish-result"
             aria-pressed={choice === shown}
-            onClick={() => setResult(choice)}
+            onClick={() => change({ result: choice })}
           >
             {t(`terms.result.${choice}`)}
           </button>
         ))}
       </div>
-      <LeftoverRows wheels={wheels} leftovers={leftovers} change={setCorrected} />
+      <LeftoverRows
+        wheels={wheels}
+        leftovers={leftoversOf(values)}
+        change={(corrected) => change({ corrected })}
+      />
       {outcome && outcome.used.length > 0 && (
-        <UsedRowsLater used={outcome.used} corrections={used} change={setUsed} problems={problems} />
-      )}
-      <Form.Group controlId="finish-note">
-        <Form.Label>{t('bay.finish.differently')}</Form.Label>
-        <Form.Control
-          as="textarea"
-          rows={2}
-          value={note}
-          maxLength={2000}
-          onChange={(event) => setNote(event.target.value)}
+        <UsedRowsLater
+          used={outcome.used}
+          corrections={values.used}
+          change={(used) => change({ used })}
+          problems={problems}
         />
-      </Form.Group>
+      )}
+      <TextField
+        id="finish-note"
+        label={t('bay.finish.differently')}
+        rows={2}
+        maxLength={2000}
+        {...form.at('note')}
+      />
       <p className="soft">{t('bay.finish.explained')}</p>
       <div aria-live="polite">
         {saving === 'saving' && <p className="soft">{t('bay.finish.sending')}</p>}
         {saving === 'offline' && <p className="soft">{t('bay.finish.offline')}</p>}
-        <ProblemAlert problems={problems} />
       </div>
+      <FormStatus form={form} isAtField={(path) => path === 'note'} />
       <div className="chips">
-        <Button type="submit" disabled={busy || saving !== 'saved'} className="finish-button">
-          {busy ? t('common.saving') : t('bay.finish.save')}
-        </Button>
+        <SubmitButton form={form} disabled={saving !== 'saved'} className="finish-button">
+          {t('bay.finish.save')}
+        </SubmitButton>
         <Button variant="outline-secondary" onClick={back} className="finish-button is-back">
           {t('bay.finish.back')}
         </Button>
       </div>
-    </form>
+    </FormFrame>
   )
 }

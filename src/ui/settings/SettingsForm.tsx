@@ -2,15 +2,14 @@
 
 import { useLocale, useTranslations } from 'next-intl'
 import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
 import { estimateIds } from '@/core/estimates/houseEstimates'
 import { regionOfTag } from '@/i18n/regionTag'
-import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Settings } from '@/contracts/settings'
-import { DraftNote } from '../form/DraftNote'
-import { ProblemAlert } from '../form/ProblemAlert'
-import { useDraft } from '../form/useDraft'
-import { useSending } from '../form/useSending'
+import type { FormAnswer } from '../form/formAction'
+import { FormFrame } from '../form/FormFrame'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import { useWritingForm } from '../form/useWritingForm'
 import { EstimateRows } from './EstimateRows'
 import { MethodRows } from './MethodRows'
 import { equipmentFields, inputOf, valuesOf, type SettingsValues } from './settingsValues'
@@ -23,7 +22,7 @@ interface SettingsFormProps {
   readonly version: number
   readonly initial: Settings
   /** Saves what was changed from the settings given first. */
-  readonly save: (from: unknown, input: unknown) => Promise<{ readonly problems: readonly SaidProblem[] }>
+  readonly save: (from: unknown, input: unknown) => Promise<FormAnswer>
 }
 
 /** Paths whose problems stand at their field. */
@@ -42,39 +41,20 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
   const t = useTranslations()
 
   const region = regionOfTag(useLocale())
-  const [values, setValues] = useState(() => valuesOf(initial, region))
   /** What is typed here was typed over this; after a save, over what was saved. */
   const [from, setFrom] = useState<unknown>(initial)
-  const [saved, setSaved] = useState(false)
-  const { problems, busy, send } = useSending()
-  const draft = useDraft('settings', version, values, setValues)
-  const change = (part: Partial<SettingsValues>) => {
-    setValues((known) => ({ ...known, ...part }))
-    setSaved(false)
-  }
-  const fixOf = (path: string) => problems.find((problem) => problem.path === path)?.fix
-  const submit = () => {
-    const input = inputOf(values)
-    send(
-      () => save(from, input),
-      () => {
-        setFrom(input)
-        setSaved(true)
-        draft.forget()
-      },
-    )
-  }
+  const form = useWritingForm<SettingsValues>({
+    name: ['settings'],
+    version,
+    initial: valuesOf(initial, region),
+    inputOf,
+    send: (input) => save(from, input),
+    whenSent: (sent) => setFrom(inputOf(sent)),
+  })
+  const { values, change, fixOf } = form
   return (
-    <form
-      className="settings-form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-    >
+    <FormFrame form={form} className="settings-form">
       <section aria-labelledby="methods">
-        <DraftNote draft={draft} />
         <MethodRows value={values.schools} change={(schools) => change({ schools })} />
       </section>
       <div>
@@ -89,14 +69,11 @@ export function SettingsForm({ initial, version, save }: SettingsFormProps) {
         <WearFields value={values.wear} onChange={(wear) => change({ wear })} fixOf={fixOf} />
         <EstimateRows value={values.estimates} change={(estimates) => change({ estimates })} fixOf={fixOf} />
       </div>
-      <div className="settings-save" aria-live="polite">
-        <ProblemAlert problems={problems.filter(({ path }) => !shown.has(path))} />
-        <Button type="submit" disabled={busy}>
-          {busy ? t('common.saving') : t('settings.save')}
-        </Button>{' '}
-        {saved && <span role="status">{t('common.saved')}</span>}
-        {problems.length > 0 && <span>{t('settings.notSaved')}</span>}
+      <div className="settings-save">
+        <SubmitButton form={form}>{t('settings.save')}</SubmitButton>
+        <FormStatus form={form} isAtField={(path) => shown.has(path)} />
+        {form.problems.length > 0 && <span>{t('settings.notSaved')}</span>}
       </div>
-    </form>
+    </FormFrame>
   )
 }

@@ -1,23 +1,25 @@
 import { useTranslations } from 'next-intl'
-import Button from 'react-bootstrap/Button'
-import type { SaidProblem } from '@/i18n/saidProblems'
 import type { WheelSetInput } from '@/contracts/wheelSet'
 import { Link } from '@/ui/Link'
-import { ProblemAlert } from '../form/ProblemAlert'
+import { FormStatus } from '../form/FormStatus'
+import { SubmitButton } from '../form/SubmitButton'
+import type { WritingForm } from '../form/useWritingForm'
 import { drawnWheel } from '../wheel-drawing/drawnWheel'
 import { WheelDrawing } from '../wheel-drawing/WheelDrawing'
 import type { ScopedWheels } from './useScopedWheels'
+import type { SetValues } from './wheelValues'
 
 interface SetPreviewProps {
+  readonly form: WritingForm<SetValues>
   readonly wheels: ScopedWheels
-  /** Those that stand at no field. */
-  readonly problems: readonly SaidProblem[]
-  readonly busy: boolean
   readonly cancelHref: string
 }
 
+/** Whether the problem of a path stands at its field. */
+const isAtField = (path: string): boolean => /^(vehicle|wheels|name|note)/.test(path)
+
 /** The wheel as it is typed, what was refused, and the way on. */
-export function SetPreview({ wheels, problems, busy, cancelHref }: SetPreviewProps) {
+export function SetPreview({ form, wheels, cancelHref }: SetPreviewProps) {
   const t = useTranslations()
 
   const name = wheels.scopes.find(({ scope }) => scope === wheels.scope)?.name ?? ''
@@ -35,20 +37,16 @@ export function SetPreview({ wheels, problems, busy, cancelHref }: SetPreviewPro
       ) : (
         <p className="soft">{t('wheelSet.preview.missing')}</p>
       )}
-      <div aria-live="polite">
-        <ProblemAlert problems={problems} />
-        {problems.some(({ path }) => path === 'version') && (
-          <p className="mt-2">
-            <a href={cancelHref} target="_blank">
-              {t('wheelSet.openSaved')}
-            </a>
-          </p>
-        )}
-      </div>
+      <FormStatus form={form} isAtField={isAtField} />
+      {form.fixOf('version') && (
+        <p className="mt-2">
+          <a href={cancelHref} target="_blank">
+            {t('wheelSet.openSaved')}
+          </a>
+        </p>
+      )}
       <div className="chips mt-3">
-        <Button type="submit" disabled={busy}>
-          {busy ? t('common.saving') : t('wheelSet.save')}
-        </Button>
+        <SubmitButton form={form}>{t('wheelSet.save')}</SubmitButton>
         <Link href={cancelHref} className="btn btn-outline-secondary">
           {t('common.cancel')}
         </Link>

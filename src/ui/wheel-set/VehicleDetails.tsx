@@ -1,25 +1,18 @@
 import { useTranslations } from 'next-intl'
 import Form from 'react-bootstrap/Form'
 import { useState } from 'react'
-import { Controller, type UseFormReturn } from 'react-hook-form'
-import type { InferInput } from 'valibot'
+import { Controller } from 'react-hook-form'
 import { discKinds, padKinds } from '@/core/wheel/brakes'
 import { archLiners } from '@/core/wheel/position'
 import { QuantityInput } from '../form/QuantityInput'
 import { textOf } from './wheelValues'
-import type { wheelSetInput, WheelSetInput } from '@/contracts/wheelSet'
-
-type FormValues = InferInput<typeof wheelSetInput>
+import type { SetForm } from './useScopedWheels'
 
 /** A choice that is not made is null, not an empty text. */
 const emptyIsNull = (value: string | null) => value || null
 
 /** What decides how dirty the wheels get: brakes, distance, and what the arches are lined with. */
-export function VehicleDetails({
-  form,
-}: {
-  readonly form: UseFormReturn<FormValues, unknown, WheelSetInput>
-}) {
+export function VehicleDetails({ form }: { readonly form: SetForm }) {
   const t = useTranslations()
 
   /** What was typed and is no number yet. */

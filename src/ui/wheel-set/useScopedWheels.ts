@@ -4,11 +4,10 @@ import type { FieldPath, UseFormReturn } from 'react-hook-form'
 import type { Condition, Finish } from '@/core/finishes/finish'
 import type { Position } from '@/core/wheel/position'
 import type { FinishZone } from '@/core/wheel/zone'
-import type { WheelSetInput } from '@/contracts/wheelSet'
 import { positionsIn, scopesFor, type Scope } from './scope'
-import { freshWheel, textOf, type FormValues, type MeasureField, type WheelValues } from './wheelValues'
+import { freshWheel, textOf, type MeasureField, type SetValues, type WheelValues } from './wheelValues'
 
-export type SetForm = UseFormReturn<FormValues, unknown, WheelSetInput>
+export type SetForm = UseFormReturn<SetValues, unknown, SetValues>
 type FinishEntry = NonNullable<WheelValues['finishes']>[number]
 
 /** Wheels that are edited together: all, an axle or one. What is set goes to each of them. */
@@ -39,7 +38,7 @@ export interface ScopedWheels {
 }
 
 /** @param values of the form as it is now */
-export function useScopedWheels(form: SetForm, values: FormValues): ScopedWheels {
+export function useScopedWheels(form: SetForm, values: SetValues): ScopedWheels {
   const t = useTranslations()
   const positions = values.wheels.map(({ position }) => position)
   const scopes = scopesFor(positions, t)
@@ -95,7 +94,7 @@ export function useScopedWheels(form: SetForm, values: FormValues): ScopedWheels
       setTyped((known) => ({ ...known, [field]: text }))
       const value = numeric ? (text.trim() === '' ? NaN : Number(text.replace(',', '.'))) : text
       for (const index of indexes) {
-        const path = `wheels.${index}.${field}` as FieldPath<FormValues>
+        const path = `wheels.${index}.${field}` as FieldPath<SetValues>
         form.setValue(path, value as never, { shouldDirty: true })
         form.clearErrors(path)
       }

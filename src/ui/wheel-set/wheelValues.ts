@@ -1,9 +1,11 @@
 import type { InferInput } from 'valibot'
 import type { Position } from '@/core/wheel/position'
-import type { wheelSetInput } from '@/contracts/wheelSet'
+import type { NewSetOwner, wheelSetInput } from '@/contracts/wheelSet'
 
 /** A wheel set as its form holds it, before it is read. */
 export type FormValues = InferInput<typeof wheelSetInput>
+/** With the vehicle it was chosen to be of, where the name is known. */
+export type SetValues = FormValues & { readonly owner: NewSetOwner }
 export type WheelValues = FormValues['wheels'][number]
 
 /** Named and explained by `wheelSet.measures`. */
@@ -29,7 +31,7 @@ export const freshWheel = (position: Position): WheelValues => ({
 })
 
 /** A draft is kept as JSON, which knows no NaN. */
-export const withNumbers = (values: FormValues): FormValues => ({
+export const withNumbers = (values: SetValues): SetValues => ({
   ...values,
   wheels: values.wheels.map((wheel) => ({
     ...wheel,
@@ -38,6 +40,13 @@ export const withNumbers = (values: FormValues): FormValues => ({
     ),
   })),
 })
+
+/** Earlier versions of the form kept a draft's set and owner one beside the other. */
+export function setValuesOf(kept: unknown): unknown {
+  if (typeof kept !== 'object' || kept === null || !('values' in kept)) return kept
+  const { values, owner } = kept as { values: object; owner?: unknown }
+  return { ...values, owner }
+}
 
 /** Text of a number field; what cannot be a number stays out of the field until it is retyped. */
 export const textOf = (value: unknown): string =>

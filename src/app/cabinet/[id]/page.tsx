@@ -64,7 +64,7 @@ export default async function ProductPage({ params, searchParams }: Props) {
           <h2 id="stock">{t('cabinet.stock.title')}</h2>
           <span className="number">{formats.volume(product.stockMillilitres)}</span>
         </div>
-        <StockForm packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
+        <StockForm productId={id} packMillilitres={product.packMillilitres} keep={keepStock.bind(null, id)} />
         <Movements movements={movements.slice(0, shown)} now={currentTime()} />
         {movements.length > shown && (
           <p className="py-2">

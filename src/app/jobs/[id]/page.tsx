@@ -35,7 +35,7 @@ export default async function JobPage({ params }: { params: Promise<{ id: string
       />
       {!job.startedAt && (
         <div className="plan-foot">
-          <PlannedFor plannedFor={job.plannedFor} plan={keepHour.bind(null, id)} />
+          <PlannedFor jobId={id} plannedFor={job.plannedFor} plan={keepHour.bind(null, id)} />
           <ActionButton action={discardPlan.bind(null, id)} className="btn btn-outline-secondary">
             {t('plan.discard')}
           </ActionButton>

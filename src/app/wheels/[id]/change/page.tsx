@@ -52,6 +52,7 @@ export default async function ChangePage({ params }: Props) {
       </header>
       <WheelChangeForm
         key={last?.id ?? 'first'}
+        vehicleId={set.vehicleId}
         sets={sets}
         mountedSetId={last?.mountedSetId ?? null}
         lastStoredWhere={last?.storedWhere ?? ''}

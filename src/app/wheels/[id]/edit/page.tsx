@@ -17,7 +17,7 @@ export default async function EditWheelSetPage({ params }: { params: Promise<{ i
         </h1>
       </header>
       <WheelSetForm
-        draftName={`wheel-set.${id}`}
+        of={id}
         version={set.version + set.vehicleVersion}
         initial={{
           vehicle: {

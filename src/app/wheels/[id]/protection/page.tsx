@@ -88,7 +88,7 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
             <div className="section-head">
               <h2 id="put-on">{t('protection.layer.title')}</h2>
             </div>
-            <LayerForm positions={positions} known={known} keep={keepLayer.bind(null, id)} />
+            <LayerForm wheelSetId={id} positions={positions} known={known} keep={keepLayer.bind(null, id)} />
           </section>
           <section aria-labelledby="driving" className="mt-4">
             <div className="section-head">
@@ -104,13 +104,13 @@ export default async function ProtectionPage({ params, searchParams }: Props) {
                     distance: formats.quantity(set.kilometresPerWeek, 'distance'),
                   })}
             </p>
-            <OdometerForm keep={keepReading.bind(null, id)} />
+            <OdometerForm wheelSetId={id} keep={keepReading.bind(null, id)} />
           </section>
           <section aria-labelledby="renewed" className="mt-4">
             <div className="section-head">
               <h2 id="renewed">{t('protection.renewal.title')}</h2>
             </div>
-            <RenewalForm positions={positions} keep={keepRenewal.bind(null, id)} />
+            <RenewalForm wheelSetId={id} positions={positions} keep={keepRenewal.bind(null, id)} />
           </section>
         </div>
       </div>
