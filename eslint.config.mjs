@@ -1,38 +1,76 @@
+import { readdirSync } from 'node:fs'
 import tseslint from 'typescript-eslint'
 import importX from 'eslint-plugin-import-x'
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
 import i18next from 'eslint-plugin-i18next'
 import reactHooks from 'eslint-plugin-react-hooks'
 
-/** Which folders each layer may not reach into. The arrow of dependency runs app -> ui/data -> contracts -> core. */
-const zones = [
-  { layer: 'core', forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'contracts', forbidden: ['workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'ui', forbidden: ['data', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'workers', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'data', forbidden: ['workers', 'ui', 'app', 'cli', 'demo', 'services'] },
-  { layer: 'services', forbidden: ['workers', 'ui', 'app', 'cli', 'demo'] },
-  { layer: 'demo', forbidden: ['ui', 'app', 'cli'] },
-  { layer: 'data-commands', forbidden: ['ui', 'app', 'cli', 'demo', 'workers'] },
-  {
-    layer: 'offline',
-    forbidden: ['core', 'contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
-  },
-  {
-    layer: 'forecast',
-    forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services', 'pool'],
-  },
-  { layer: 'pool', forbidden: ['data', 'ui', 'app', 'cli', 'demo', 'services'] },
-  {
-    layer: 'access-control',
-    forbidden: ['contracts', 'workers', 'data', 'ui', 'app', 'cli', 'demo', 'services'],
-  },
-  { layer: 'cli', forbidden: ['data', 'ui', 'app', 'demo', 'services'] },
-].map(({ layer, forbidden }) => ({
-  target: `./src/${layer}`,
-  from: forbidden.map((name) => `./src/${name}`),
-  message: `src/${layer} must not depend on this layer; see docs/architecture.md.`,
+/**
+ * The folders of src from the ground up, each with those of the earlier ones that it may use. A folder that is not here may be used
+ * by none and use none.
+ */
+const folders = {
+  catalogue: [],
+  core: ['catalogue'],
+  'clock.ts': [],
+  'access-control': ['core'],
+  contracts: ['catalogue', 'core', 'access-control'],
+  i18n: ['catalogue', 'core', 'clock.ts', 'contracts'],
+  offline: [],
+  workers: ['core', 'contracts'],
+  pool: ['core', 'contracts', 'i18n'],
+  data: ['core', 'clock.ts', 'access-control', 'contracts', 'i18n'],
+  services: ['core', 'clock.ts', 'access-control', 'contracts', 'i18n', 'pool', 'data'],
+  ui: ['catalogue', 'core', 'clock.ts', 'access-control', 'contracts', 'i18n', 'offline', 'workers'],
+  demo: ['core', 'clock.ts', 'contracts', 'data', 'services'],
+  cli: ['core', 'contracts', 'i18n'],
+  'data-commands': ['core', 'clock.ts', 'contracts', 'i18n', 'pool', 'data', 'services'],
+  app: ['core', 'clock.ts', 'access-control', 'contracts', 'i18n', 'pool', 'services', 'ui'],
+  'proxy.ts': ['access-control', 'app'],
+  'instrumentation.ts': ['services'],
+}
+
+const unlisted = readdirSync('src').filter((name) => !(name in folders))
+const order = Object.keys(folders)
+const backward = order.filter((name) =>
+  folders[name].some((used) => order.indexOf(used) >= order.indexOf(name)),
+)
+if (unlisted.length > 0 || backward.length > 0)
+  throw new Error(
+    `The order of the folders in eslint.config.mjs leaves out ${unlisted}, or is broken at ${backward}.`,
+  )
+
+const isFile = (name) => name.endsWith('.ts')
+const zones = order.map((name) => ({
+  target: isFile(name) ? `./src/${name}` : `./src/${name}/**/!(*.test|test[A-Z]*).{ts,tsx}`,
+  from: order
+    .filter((other) => other !== name && !folders[name].includes(other))
+    .map((other) => `./src/${other}`),
+  message: `src/${name} must not use this; see the order of the folders in eslint.config.mjs.`,
 }))
+
+/** Folders that are come into through their index alone. */
+const entrances = ['core/due', 'core/forecast', 'core/forecaster', 'services/due', 'services/forecast'].map(
+  (path) => {
+    const [layer, room] = path.split('/')
+    return {
+      target: [`./src/!(${layer})/**/!(*.test).{ts,tsx}`, `./src/${layer}/!(${room})/**/!(*.test).{ts,tsx}`],
+      from: `./src/${path}`,
+      except: ['index.ts'],
+      message: `Import @/${path}, its one entrance.`,
+    }
+  },
+)
+
+/** Routes know the rooms of the services, not what is in them. */
+const roomsOfServices = readdirSync('src/services', { withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map(({ name }) => ({
+    target: ['./src/app/**/*.{ts,tsx}', './src/*.ts'],
+    from: `./src/services/${name}`,
+    except: ['index.ts'],
+    message: `Import @/services/${name}, the entrance of the room.`,
+  }))
 
 /** Folders from the ground up: each may use those before it, never one after it. */
 const inOrder = (root, levels) =>
@@ -67,7 +105,9 @@ const coreZones = inOrder('./src/core', [
   ['order'],
   ['rescheduling'],
   ['observations'],
+  ['forecast'],
   ['due'],
+  ['forecaster'],
 ])
 
 /** Shelves of the search for an order. */
@@ -129,7 +169,11 @@ export default tseslint.config(
       'import-x/no-cycle': 'error',
       'import-x/no-restricted-paths': [
         'error',
-        { zones: [...zones, ...coreZones, ...sequenceZones].filter(({ from }) => from.length > 0) },
+        {
+          zones: [...zones, ...entrances, ...roomsOfServices, ...coreZones, ...sequenceZones].filter(
+            ({ from }) => from.length > 0,
+          ),
+        },
       ],
     },
   },
@@ -148,8 +192,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!@/core/|\\.|ml-matrix$)',
-              message: 'The core imports nothing but itself, and ml-matrix.',
+              regex: '^(?!@/core/|\\.|ml-matrix$|fast-deep-equal/)',
+              message: 'The core imports nothing but itself, ml-matrix and fast-deep-equal.',
             },
           ],
         },
@@ -187,9 +231,9 @@ export default tseslint.config(
         'error',
         {
           patterns: [
-            { regex: '^@/i18n/', message: 'Only the types of the catalogue.', allowTypeImports: true },
+            { regex: '^@/catalogue/', message: 'Only the types of the catalogue.', allowTypeImports: true },
             {
-              regex: '^(?!@/core/|@/i18n/|\\.)',
+              regex: '^(?!@/core/|@/catalogue/|\\.)',
               message: 'The core imports nothing but itself, and types of the catalogue.',
             },
           ],

@@ -1,6 +1,6 @@
 // Adds many wheel sets with three years of records to a data folder: `tsx bench/addSets.ts FOLDER SETS`. Prints JSON last: the ids of
 // the sets by their number, and a product as its form would send it.
-import { productToFile } from '@/services/planJob'
+import { productToFile } from '@/services/jobs/planJob'
 import { openDatabase } from '@/data/openDatabase'
 import { listProducts } from '@/data/queries/cabinet'
 import { fillBigShop } from './bigShop'

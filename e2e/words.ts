@@ -2,7 +2,7 @@ import { parse, TYPE } from '@formatjs/icu-messageformat-parser'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { createTranslator } from 'use-intl/core'
-import type { Messages } from '../src/i18n/messages'
+import type { Messages } from '../src/catalogue/messages'
 
 const folder = join(import.meta.dirname, '..', 'messages', 'en')
 

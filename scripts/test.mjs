@@ -6,6 +6,7 @@ import { ensureBuilt } from './lib/build.mjs'
 import { chromiumPath } from './lib/chromium.mjs'
 import { ensureInstalled } from './lib/install.mjs'
 import { startPostgres } from './lib/postgres.mjs'
+import { keepInMemory } from './lib/quickFolder.mjs'
 import { bin, must, node, root, run, say } from './lib/run.mjs'
 import { option } from './lib/serve.mjs'
 
@@ -24,6 +25,12 @@ if (Number.isNaN(begins)) {
 /** `--only interface` skips the rest; `--spec order` runs the interface tests whose file name has `order` in it. */
 const only = option('only')
 const spec = option('spec')
+
+/** `npm run test:long`: the unit tests alone, with searches of full length and ten times the random situations. */
+const isLong = process.argv.includes('--long')
+const long = isLong ? { EVEN_SPOKE_LONG: '1', PROPERTY_TIMES: process.env.PROPERTY_TIMES ?? '10' } : {}
+
+keepInMemory()
 
 let passed = 0
 let failed = 0
@@ -47,11 +54,14 @@ async function ensureChromium() {
   if (process.platform === 'linux' && process.getuid?.() === 0) {
     say('Installing Chromium for the interface tests (once) …')
     await must('apt-get update', run('apt-get', ['update', '-qq']))
-    await must('apt-get install chromium', run('apt-get', ['install', '-y', '-qq', 'chromium']))
+    await must(
+      'apt-get install chromium-headless-shell',
+      run('apt-get', ['install', '-y', '-qq', 'chromium-headless-shell']),
+    )
     if (chromiumPath()) return
   }
   process.stderr.write(
-    'The interface tests need Chromium. Install it (Debian: apt-get install chromium) or name it with CHROMIUM=/path/to/chromium.\n',
+    'The interface tests need Chromium. Install it (Debian: apt-get install chromium-headless-shell) or name it with CHROMIUM=/path/to/chromium.\n',
   )
   process.exit(1)
 }
@@ -124,7 +134,18 @@ async function interfaceTests(env) {
   }
 }
 
+/** Says how it went, and ends. */
+function end() {
+  if (failures.length > 0) say(`\nFailed:\n${failures.map((name) => `  ${name}`).join('\n')}`)
+  say(`\n${passed} passed, ${failed} failed`)
+  process.exit(failed > 0 ? 1 : 0)
+}
+
 await ensureInstalled()
+if (isLong) {
+  await unitTests('long', [], long)
+  end()
+}
 await ensureChromium()
 if (only !== 'interface') await sourceAndUnitTests()
 const postgres = await startPostgres()
@@ -150,6 +171,4 @@ await ensureBuilt()
 passed += 1
 await interfaceTests(onServer)
 postgres?.stop()
-if (failures.length > 0) say(`\nFailed:\n${failures.map((name) => `  ${name}`).join('\n')}`)
-say(`\n${passed} passed, ${failed} failed`)
-process.exit(failed > 0 ? 1 : 0)
+end()

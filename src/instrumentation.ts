@@ -1,13 +1,11 @@
 /** Opens the data before the first request, so that a folder in use or a full disk is said at once. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return
-  const { openAtStart } = await import('./data/openAtStart')
+  const { dataFolder, openAtStart } = await import('./services/records')
   await openAtStart()
-  const { openNetworkAsKept } = await import('./services/pairing/openNetworkAsKept')
+  const { openNetworkAsKept } = await import('./services/pairing')
   await openNetworkAsKept()
-  const { keepDailyBackups } = await import('./services/backup/dailyBackup')
-  const { clearTemporaryFiles } = await import('./services/backup/temporaryFiles')
-  const { dataFolder } = await import('./data/connection')
+  const { clearTemporaryFiles, keepDailyBackups } = await import('./services/backup')
   await clearTemporaryFiles(dataFolder())
   keepDailyBackups()
 }

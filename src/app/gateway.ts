@@ -4,8 +4,7 @@ import { message, type Message } from '@/core/message/message'
 import type { NextRequest } from 'next/server'
 import { NextResponse } from 'next/server'
 import { currentTime } from '@/clock'
-import { database } from '@/data/connection'
-import { isDataFailure } from '@/data/dataFailure'
+import { database, isDataFailure } from '@/services/records'
 import { callerHeaders, deskCookie, deviceCookie } from '@/access-control/caller'
 import { isOwnName, namesIn } from '@/access-control/ownNames'
 import {
@@ -19,9 +18,8 @@ import {
 } from '@/access-control/roles'
 import { everyAnswer, isKeptFile } from '@/access-control/securityHeaders'
 import { otherName, siteRefusal, type Refused } from '@/access-control/siteCheck'
-import { feedOf } from '@/services/live/feedOf'
-import { knownDevice } from '@/services/pairing/knownDevice'
-import { isAtDesk } from '@/services/pairing/passphrase'
+import { feedOf } from '@/services/live'
+import { isAtDesk, knownDevice } from '@/services/pairing'
 
 /** A request that is let through, and who is calling; null: a device that is not paired, at a place that is open to all. */
 export interface Admitted {

@@ -5,23 +5,24 @@ import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { guessRegion } from '@/core/units/region'
+import { Suspense } from 'react'
 import { Plus } from 'lucide-react'
 import { isOwner } from '@/app/access'
 import { Live } from '@/app/_parts/Live'
 import { Link } from '@/ui/Link'
-import { database } from '@/data/connection'
-import { listOpenJobs } from '@/data/queries/jobs'
-import { hasWheelSets } from '@/data/queries/wheelSets'
-import { lowStock } from '@/services/readCabinet'
-import { backupTrouble } from '@/services/backup/dailyBackup'
-import { keepGuessedRegion } from '@/services/region/keepGuessedRegion'
+import { database } from '@/services/records'
+import { listOpenJobs } from '@/services/jobs'
+import { hasWheelSets } from '@/services/wheel-sets'
+import { lowStock } from '@/services/cabinet'
+import { backupTrouble } from '@/services/backup'
+import { keepGuessedRegion } from '@/services/settings'
 import { weekDue } from '@/services/due'
-import { weekLoad } from '@/services/weekLoad'
-import { DueRows } from '@/ui/due/DueRows'
-import { WeekLoad } from '@/ui/due/WeekLoad'
 import { formatDuration } from '@/i18n/format'
 import { JobRows } from '@/ui/today/JobRows'
 import { RunningOut } from '@/ui/today/RunningOut'
+import { DueCount, DueOfWeek } from './_parts/DueOfWeek'
+import { Skeleton } from './_parts/Skeleton'
+import { soon } from './_parts/soon'
 import { Welcome } from './_parts/Welcome'
 import { Words } from '@/i18n/Words'
 
@@ -41,8 +42,8 @@ export default async function TodayPage() {
     return <Welcome />
   }
   const now = currentTime()
-  const [jobs, due, low] = await Promise.all([listOpenJobs(db), weekDue(db, now, dueShown), lowStock(db)])
-  const load = await weekLoad(db, jobs, due.visits, now)
+  const due = weekDue(db, now, dueShown)
+  const [jobs, low] = await Promise.all([listOpenJobs(db), lowStock(db), soon(due)])
   const trouble = (await isOwner()) ? backupTrouble() : null
   const minutes = jobs.reduce((sum, job) => sum + job.operatorSeconds, 0)
 
@@ -56,7 +57,9 @@ export default async function TodayPage() {
             {jobs.length === 0
               ? t('today.lead.noJobs')
               : t('today.lead.jobs', { count: jobs.length, time: formatDuration(minutes) })}{' '}
-            {due.count === 0 ? t('today.lead.nothingDue') : t('today.lead.due', { count: due.count })}
+            <Suspense>
+              <DueCount due={due} />
+            </Suspense>
           </p>
         </div>
         <Link href="/wheels" className="btn btn-primary">
@@ -84,12 +87,9 @@ export default async function TodayPage() {
             <h2 id="due">{t('today.due.title')}</h2>
             <Link href="/due">{t('due.everything')}</Link>
           </div>
-          <WeekLoad days={load} />
-          {due.rows.length === 0 ? (
-            <p className="py-3">{t('today.due.none')}</p>
-          ) : (
-            <DueRows items={due.rows} now={now} short />
-          )}
+          <Suspense fallback={<Skeleton lines={dueShown} />}>
+            <DueOfWeek due={due} jobs={jobs} now={now} />
+          </Suspense>
         </section>
       </div>
     </Words>

@@ -9,7 +9,7 @@ import {
   type Language,
 } from '@/i18n/language'
 import { messagesOf } from '@/i18n/messagesOf'
-import { storedLanguage } from '@/services/region/storedLanguage'
+import { storedLanguage } from '@/services/settings'
 
 const ownLanguage = async (): Promise<Language | null> =>
   languageOf((await cookies()).get(deviceLanguageCookie)?.value)

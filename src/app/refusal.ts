@@ -1,8 +1,8 @@
 import type { Problem, Result } from '@/core/result'
 import { PoolFull } from '@/pool/pool'
 import { message, type Message } from '@/core/message/message'
-import { isDrawingQueueFull } from '@/services/photographs/drawingQueue'
-import { isDataFailure } from '@/data/dataFailure'
+import { isDrawingQueueFull } from '@/services/photographs'
+import { isDataFailure } from '@/services/records'
 
 /** What a form shows when its action was refused; none where it went through. */
 export interface Refusal {

@@ -6,7 +6,7 @@ import { message, type Message } from '@/core/message/message'
 import { quantityIn } from '@/core/message/quantityIn'
 import { term } from '@/core/message/term'
 import type { Unit } from '@/core/message/unit'
-import type { Messages } from '@/i18n/messages'
+import type { Messages } from '@/catalogue/messages'
 
 /** What a text is asked for as, and what a list is of: words of `messages/en/fields.json`. */
 export type NamedField = keyof Messages['fields']['name']

@@ -1,5 +1,5 @@
 import { isMessage, message, type Message } from '@/core/message/message'
-import type { MessageKey } from '@/i18n/catalogue'
+import type { MessageKey } from '@/catalogue/messageKey'
 import { readSaid } from './saidText'
 
 /** A message in the form in which Valibot carries it with an issue, which is text. */

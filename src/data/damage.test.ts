@@ -14,6 +14,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { openDatabase, type OpenOptions } from './openDatabase'
+import { newDataFolder } from './testSnapshots'
 
 let whole = ''
 let folder = ''
@@ -21,7 +22,7 @@ const files: Record<string, string> = {}
 const vehicles = 40
 
 beforeAll(async () => {
-  whole = mkdtempSync(join(tmpdir(), 'even-spoke-whole-'))
+  whole = newDataFolder()
   const database = await openDatabase(whole, { upkeep: true })
   for (let at = 0; at < vehicles; at += 1)
     await database.query("insert into vehicle (name, kind) values ($1, 'car')", [`Vehicle ${at}`])

@@ -1,23 +1,21 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { PGlite } from '@electric-sql/pglite'
+import { rmSync } from 'node:fs'
 import { amcheck } from '@electric-sql/pglite/contrib/amcheck'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { damageIn } from './checkDatabase'
 import { overEngine } from './database'
 import { applyMigration, createMigrationTable, migrate, readMigrations } from './migrate'
 import { openDatabase } from './openDatabase'
+import { emptyEngine, newDataFolder } from './testSnapshots'
 
 const migrations = readMigrations()
 let folder = ''
 beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'even-spoke-earlier-'))
+  folder = newDataFolder('unmigrated')
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
 it('the check finds nothing wrong with sound data of any version', async () => {
-  const engine = await PGlite.create({ extensions: { amcheck } })
+  const engine = await emptyEngine({ extensions: { amcheck } })
   const database = overEngine(engine, 'memory')
   await createMigrationTable(database)
   for (const migration of migrations) {
@@ -51,7 +49,7 @@ it.each([
 })
 
 it('a table of an old version that cannot be counted is still damage', async () => {
-  const engine = await PGlite.create({ extensions: { amcheck } })
+  const engine = await emptyEngine({ extensions: { amcheck } })
   const database = overEngine(engine, 'memory')
   await migrate(database, migrations)
   await database.query('drop table table_count')

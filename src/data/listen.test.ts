@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { starterCabinet } from '@/core/chemistry/starterCabinet'
 import type { Database } from './database'
 import { openInMemory } from './openInMemory'
-import { mark } from './queries/dueMarks'
+import { mark } from './queries/due/dueMarks'
 import { addProduct } from './queries/cabinet'
 
 let database: Database

@@ -1,10 +1,10 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { openInMemory } from './openInMemory'
 import { openDatabase } from './openDatabase'
 import { migrate, readMigrations, type Migration } from './migrate'
+import { newDataFolder } from './testSnapshots'
 
 const extra = (sql: string, number = readMigrations().length + 1): Migration => ({
   number,
@@ -54,7 +54,7 @@ describe('migrations', () => {
 describe('the data folder', () => {
   let folder = ''
   beforeEach(() => {
-    folder = mkdtempSync(join(tmpdir(), 'even-spoke-data-'))
+    folder = newDataFolder()
   })
   afterEach(() => rmSync(folder, { recursive: true, force: true }))
 

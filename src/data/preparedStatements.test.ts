@@ -1,12 +1,13 @@
-import { PGlite } from '@electric-sql/pglite'
+import type { PGlite } from '@electric-sql/pglite'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { overEngine, type Database } from './database'
+import { emptyEngine } from './testSnapshots'
 
 let engine: PGlite
 let database: Database
 
 beforeAll(async () => {
-  engine = await PGlite.create()
+  engine = await emptyEngine()
   database = overEngine(engine, '')
   await engine.exec(
     'create table drawer (id int primary key, content text not null, at timestamptz, tags text[], bytes bytea, note jsonb)',

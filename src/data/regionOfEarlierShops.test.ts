@@ -1,9 +1,9 @@
-import { PGlite } from '@electric-sql/pglite'
 import { expect, it } from 'vitest'
 import { usualRegion } from '@/core/units/region'
 import { overEngine } from './database'
 import { applyMigration, createMigrationTable, migrate, readMigrations } from './migrate'
 import { readStoredSettings } from './queries/settings'
+import { emptyEngine } from './testSnapshots'
 
 const withRegion = 20
 const beforeRegions = readMigrations().filter(({ number }) => number < withRegion)
@@ -13,7 +13,7 @@ it.each([
   ['whose smallest measure makes no sense', `'{"equipment": {"smallestMeasureMillilitres": "two"}}'`, 5],
   ['that saved none', null, 5],
 ])('a shop of an earlier version %s stays metric', async (_, value, stepMillilitres) => {
-  const engine = await PGlite.create()
+  const engine = await emptyEngine()
   const old = overEngine(engine, 'memory')
   await createMigrationTable(old)
   for (const migration of beforeRegions)
@@ -29,7 +29,7 @@ it.each([
 })
 
 it('an empty shop of an earlier version is new', async () => {
-  const engine = await PGlite.create()
+  const engine = await emptyEngine()
   const old = overEngine(engine, 'memory')
   await migrate(old, readMigrations())
   expect(await readStoredSettings(old)).toMatchObject({ version: 0, settings: { region: null } })

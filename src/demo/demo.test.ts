@@ -13,12 +13,12 @@ import { listFinishedJobs, listOpenJobs } from '@/data/queries/jobs'
 import { listVisits } from '@/data/queries/visits'
 import { listWheelSets } from '@/data/queries/wheelSets'
 import { listDue } from '@/services/due'
-import { productsCompared } from '@/services/productsCompared'
-import { askForecast } from '@/services/askForecast'
-import { intakeOffer } from '@/services/intakeOffer'
-import { learntPace } from '@/services/learntPace'
-import { jobFileFor } from '@/services/planJob'
+import { askForecast, productsCompared } from '@/services/forecast'
+import { intakeOffer } from '@/services/jobs/intakeOffer'
+import { learntPace } from '@/services/jobs/learntPace'
+import { jobFileFor } from '@/services/jobs/planJob'
 import { fillDemo } from './fillDemo'
+import { isLong } from '@/core/job/testLong'
 
 const now = new Date('2027-02-10T09:00:00Z')
 let database: Database
@@ -73,7 +73,7 @@ describe('the demo shop', () => {
         const intake = v.parse(intakeInput, { service, people: 2, corners, conditions: { airCelsius: 7 } })
         const read = readJob(await jobFileFor(database, set, intake, now))
         if (!read.ok) throw new Error(JSON.stringify(read.problems))
-        const { sequence } = planInOrder(read.value.job)
+        const { sequence } = planInOrder(read.value.job, isLong ? undefined : 6_000)
         const name = `${set.vehicleName}, ${set.name}, ${service}`
         expect(sequence?.endSeconds, name).toBeLessThanOrEqual(sequence?.plainSeconds ?? 0)
         if (corners.length > 1)

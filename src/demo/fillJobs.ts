@@ -1,7 +1,7 @@
 import type { Database } from '@/data/database'
 import { findJob, markFinished } from '@/data/queries/jobs'
 import { storeRunEvents } from '@/data/queries/runEvents'
-import { planJob } from '@/services/planJob'
+import { planJob } from '@/services/jobs/planJob'
 import type { DemoFiles } from './readDemoFiles'
 import { workedTaps } from './workedTaps'
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Queryable } from '@/data/database'
 import { addReading } from '@/data/queries/driving'
-import { addReminder, mark } from '@/data/queries/dueMarks'
+import { addReminder, mark } from '@/data/queries/due/dueMarks'
 import { addTyreReading, addWheelChange } from '@/data/queries/wheelChanges'
 import { findWheelSet } from '@/data/queries/wheelSets'
 import type { DemoWear } from './readDemoFiles'

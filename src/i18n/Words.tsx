@@ -1,7 +1,7 @@
 import { NextIntlClientProvider } from 'next-intl'
 import { getMessages } from 'next-intl/server'
 import type { ReactNode } from 'react'
-import type { Messages } from './messages'
+import type { Messages } from '@/catalogue/messages'
 
 /** What every page may show. */
 const everywhere = [

@@ -4,7 +4,7 @@ import { parse } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, it } from 'vitest'
 import { createTranslator } from 'use-intl/core'
 import { message } from '@/core/message/message'
-import { english } from './messages'
+import { english } from '@/catalogue/messages'
 import type { Translator } from './translator'
 
 const source = join(import.meta.dirname, '..')

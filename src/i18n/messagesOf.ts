@@ -4,7 +4,7 @@ import compile from 'icu-minify/compile'
 import type { AbstractIntlMessages } from 'next-intl'
 import { americanMessage } from './american'
 import { plainLanguage, pseudoLanguage, type Language } from './language'
-import { english, type Messages } from './messages'
+import { english, type Messages } from '@/catalogue/messages'
 import { pseudoMessage } from './pseudo'
 
 /** What the build makes of a message. */

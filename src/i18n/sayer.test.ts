@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { message } from '@/core/message/message'
-import { english } from './messages'
+import { english } from '@/catalogue/messages'
 import { pseudoMessage } from './pseudo'
 import { sayerOf } from './sayer'
 

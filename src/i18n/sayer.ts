@@ -4,7 +4,7 @@ import type { Message, Quantity, Said, Sayable } from '@/core/message/message'
 import { formatDuration, formatDwell } from './format'
 import { formatsOf, type Formats } from './formats'
 import type { Language } from './language'
-import type { Messages } from './messages'
+import type { Messages } from '@/catalogue/messages'
 import type { Translator } from './translator'
 
 /** Says what the core has to say. */

@@ -1,4 +1,4 @@
-import type { Messages } from './messages'
+import type { Messages } from '@/catalogue/messages'
 import type { Translator } from './translator'
 
 type SpokenUnit = keyof Messages['bay']['spokenUnits']

@@ -1,4 +1,4 @@
-import { english } from './messages'
+import { english } from '@/catalogue/messages'
 import { sayerOf } from './sayer'
 import { spoken, type Spoken } from './spoken'
 

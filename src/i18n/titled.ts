@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { getTranslations } from 'next-intl/server'
-import type { Messages } from './messages'
+import type { Messages } from '@/catalogue/messages'
 
 /** Messages right below a place, and one level further down. */
 type KeyIn<Place> = {

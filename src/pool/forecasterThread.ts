@@ -1,5 +1,5 @@
 import { Piscina } from 'piscina'
-import type { Forecaster } from '@/forecast/forecaster'
+import type { Forecaster } from '@/core/forecaster'
 
 /** Next bundles modules more than once; a process needs one thread only. */
 const shared = globalThis as typeof globalThis & { evenSpokeForecaster?: Piscina }

@@ -1,4 +1,4 @@
-import { Forecaster, type News, type ForecastRequest } from '@/forecast/forecaster'
+import { Forecaster, type ForecastRequest, type News } from '@/core/forecaster'
 import { tasks } from './tasks'
 
 /** What a thread of the pool can be asked for, by name. */

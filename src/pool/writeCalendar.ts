@@ -4,7 +4,7 @@ import { message, type Said } from '@/core/message/message'
 import { sayerOf, type Say } from '@/i18n/sayer'
 import type { Language } from '@/i18n/language'
 import { messagesOf } from '@/i18n/messagesOf'
-import type { NamedDue } from '@/forecast/shopDue'
+import type { NamedDue } from '@/core/due'
 
 const hour = 3_600_000
 /** Before a planned job one looks at the wheels, seconds. */

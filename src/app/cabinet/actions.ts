@@ -12,14 +12,25 @@ import { toolStates } from '@/core/tools/tool'
 import { productFile, productOf, toolFile, toolOf } from '@/contracts/cabinet'
 import { idText, oneOf, versionNumber } from '@/contracts/fields'
 import { stockInput } from '@/contracts/stock'
-import { database } from '@/data/connection'
-import type { Database } from '@/data/database'
-import { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
-import { readSettings } from '@/data/queries/settings'
-import { findTool, listTools, putTool, removeTool, setToolState, updateTool } from '@/data/queries/tools'
-import { roomProblem } from '@/services/cabinetRoom'
-import { enterStock } from '@/services/enterStock'
-import { importCabinet, previewImport, type ImportPreview } from '@/services/cabinetFiles'
+import { database, type Database } from '@/services/records'
+import {
+  addProduct,
+  enterStock,
+  findProduct,
+  findTool,
+  importCabinet,
+  type ImportPreview,
+  listProducts,
+  listTools,
+  previewImport,
+  putTool,
+  removeTool,
+  roomProblem,
+  setToolState,
+  updateProduct,
+  updateTool,
+} from '@/services/cabinet'
+import { readSettings } from '@/services/settings'
 import { action } from '../access'
 import { answerOf, leadTo, refusalOf, refuse, type Refusal } from '../refusal'
 

@@ -6,14 +6,18 @@ import { revalidatePath } from 'next/cache'
 import { succeed, type Result } from '@/core/result'
 import type { TdsReading } from '@/contracts/devices'
 import { dueKey, reminderInput, snoozeInput, waterInput } from '@/contracts/protection'
-import { database } from '@/data/connection'
-import { calendarSecret, renewCalendarSecret } from '@/data/queries/calendarSecret'
-import { addReminder, unmark } from '@/data/queries/dueMarks'
-import { readSettings } from '@/data/queries/settings'
-import { addWaterReading } from '@/data/queries/water'
-import { deviceAddresses, readTdsMeter } from '@/services/devices/readDevices'
-import { subscribe, type SubscribedEvent } from '@/services/devices/subscriber'
-import { markDone, snooze } from '@/services/markDue'
+import { database } from '@/services/records'
+import {
+  addReminder,
+  addWaterReading,
+  calendarSecret,
+  markDone,
+  renewCalendarSecret,
+  snooze,
+  unmark,
+} from '@/services/due'
+import { readSettings } from '@/services/settings'
+import { deviceAddresses, readTdsMeter, subscribe, type SubscribedEvent } from '@/services/devices'
 import { action } from '../access'
 import { ownOrigin } from '../ownOrigin'
 import { answerOf, type Refusal } from '../refusal'

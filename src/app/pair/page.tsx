@@ -2,7 +2,7 @@ import { useTranslations } from 'next-intl'
 import { titled } from '@/i18n/titled'
 import { PairForm } from '@/ui/pairing/PairForm'
 import { TrustSteps } from '@/ui/pairing/TrustSteps'
-import { trustAddress } from '@/services/pairing/network'
+import { trustAddress } from '@/services/pairing'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('access.pair.title')

@@ -2,8 +2,8 @@
 
 import { revalidatePath } from 'next/cache'
 import { settings } from '@/contracts/settings'
-import { database } from '@/data/connection'
-import { saveSettings } from '@/services/saveSettings'
+import { database } from '@/services/records'
+import { saveSettings } from '@/services/settings'
 import { action } from '../access'
 import { answerOf, type Refusal } from '../refusal'
 

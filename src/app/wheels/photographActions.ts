@@ -3,8 +3,8 @@
 import { message } from '@/core/message/message'
 import { uuidOf } from '@/contracts/fields'
 import { succeed } from '@/core/result'
-import { database } from '@/data/connection'
-import { removePhotograph } from '@/data/queries/photographs'
+import { database } from '@/services/records'
+import { removePhotograph } from '@/services/photographs'
 import { action } from '../access'
 import { answerOf, leadTo, type Refusal } from '../refusal'
 

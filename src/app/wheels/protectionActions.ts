@@ -6,13 +6,15 @@ import { revalidatePath } from 'next/cache'
 import { succeed, type Result } from '@/core/result'
 import { uuidOf } from '@/contracts/fields'
 import { layerInput, odometerInput, renewalInput, wheelChangeInput } from '@/contracts/protection'
-import { database } from '@/data/connection'
-import type { Database } from '@/data/database'
-import { removeLook } from '@/data/queries/looks'
-import { removeLastWheelChange } from '@/data/queries/wheelChanges'
-import { changeWheels } from '@/services/changeWheels'
-import { putLayerOn, renewWheels } from '@/services/putLayerOn'
-import { tellDriving } from '@/services/tellDriving'
+import { database, type Database } from '@/services/records'
+import {
+  changeWheels,
+  putLayerOn,
+  removeLastWheelChange,
+  removeLook,
+  renewWheels,
+  tellDriving,
+} from '@/services/protection'
 import { action } from '../access'
 import { answerOf, type Refusal } from '../refusal'
 

@@ -6,8 +6,7 @@ import { wheelSoils } from './need'
 import { optionsFor } from './option'
 import { searchPlans } from './search'
 import { groupWheels } from './wheelGroup'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 it(
   'gives up no soil that some plan would take beside the others',

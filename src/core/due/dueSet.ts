@@ -1,15 +1,9 @@
 import type { SetForecast } from '@/core/protection/setForecast'
 import type { SetFacts } from '@/core/protection/setHistory'
+import type { Fitting } from '@/core/forecast'
 import type { ServiceId } from '@/core/visit-kinds/service'
 import type { EstimateOverrides } from '@/core/estimates/houseEstimates'
 import type { VehicleKind } from '@/core/wheel/position'
-
-/** A fitting of wheels, after which nuts are checked. */
-export interface Fitting {
-  readonly at: Date
-  /** Where the person gave it, N·m. */
-  readonly torqueNewtonMetres: number | null
-}
 
 /** What is known of a set when its due things are worked out. */
 export interface DueSet {

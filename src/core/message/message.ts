@@ -1,4 +1,4 @@
-import type { MessageKey, ValuesOf } from '@/i18n/catalogue'
+import type { MessageKey, ValuesOf } from '@/catalogue/messageKey'
 
 /** A quantity in SI units or a currency's minor units; said in the units of whoever reads it. */
 export type Quantity =

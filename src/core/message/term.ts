@@ -1,5 +1,5 @@
-import type { MessageKey } from '@/i18n/catalogue'
-import type { Messages } from '@/i18n/messages'
+import type { MessageKey } from '@/catalogue/messageKey'
+import type { Messages } from '@/catalogue/messages'
 import type { Message } from './message'
 
 type Terms = Messages['terms']

@@ -21,9 +21,7 @@ import { jobOutcome } from './jobOutcome'
 import { planAsSeen } from './planAsSeen'
 import { foamAnswer } from './roundPlace'
 import { workedThrough } from './testRun'
-
-/** How many times the usual number of runs is tried. */
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 const pick = <T>(draws: Draws, list: readonly T[]): T => list[draws.draw(list.length)] as T
 

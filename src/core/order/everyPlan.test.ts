@@ -1,11 +1,10 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anyPoorJob } from '@/core/job/testAnyJob'
-import { makePlan } from '@/core/planning/makePlan'
 import { plainSchedule } from '@/core/sequence/problem/plainSchedule'
 import { planProblem } from './planProblem'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from '@/core/planning/testPlans'
+import { times } from '@/core/job/testLong'
 
 it(
   'every plan can be worked one wheel after the other, each limit kept',
@@ -13,7 +12,7 @@ it(
     fc.assert(
       fc.property(anyPoorJob, (job) => {
         const one = { ...job, crew: { people: 1 } }
-        const { problem } = planProblem(one, makePlan(one))
+        const { problem } = planProblem(one, planOnce(one))
         if (problem.operations.length > 0) expect(plainSchedule(problem)).not.toBeNull()
       }),
       {

@@ -6,8 +6,7 @@ import type { Job } from '@/core/job/job'
 import { stagesOfStep, takesOff, type Plan } from '@/core/plan/plan'
 import { isOnRubber } from '@/core/acts/stageKind'
 import { planInOrder } from './orderPlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 /**
  * How long a stage's product is on until the rinse, seconds, by wheel and part: what bites from the first drop, the rest from when it was last

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anySituation, jobOf } from '@/core/job/testAnyJob'
 import { planInOrder } from './orderPlan'
+import { times } from '@/core/job/testLong'
 
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
 const effort = 300
 
 it(

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anySituation, jobOf } from '@/core/job/testAnyJob'
 import { planInOrder } from './orderPlan'
+import { times } from '@/core/job/testLong'
 
 /** What only makes sense with three wheels or more. */
 const forMoreThanTwo = [
@@ -14,8 +15,6 @@ const forMoreThanTwo = [
   'order.way.axles',
   'order.way.axlesAround',
 ] as const
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
 
 it(
   'with two wheels nothing is two wheels away, and nobody goes round in a circle',

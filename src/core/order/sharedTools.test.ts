@@ -2,8 +2,7 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anySituation, jobOf, plainSituation, type Situation } from '@/core/job/testAnyJob'
 import { planInOrder } from './orderPlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 /** A wheel washed twice and in parts: the barrel brush is held alone, and the kit has another. */
 const twiceInParts: Situation = {

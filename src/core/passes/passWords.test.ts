@@ -2,17 +2,16 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { anyPoorJob } from '@/core/job/testAnyJob'
 import { says } from '@/core/message/testSays'
-import { makePlan } from '@/core/planning/makePlan'
 import { planPasses } from './planPasses'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from '@/core/planning/testPlans'
+import { times } from '@/core/job/testLong'
 
 it(
   'a move names the barrel where the barrel is brushed, and a second application is called one',
   () =>
     fc.assert(
       fc.property(anyPoorJob, (job) => {
-        const plan = makePlan(job)
+        const plan = planOnce(job)
         const steps = new Map(plan.steps.map((step) => [step.id, step]))
         for (const { kind, title, moves } of planPasses(plan).passes) {
           const worked = moves.map(({ words, stepIds }) => ({

@@ -6,8 +6,8 @@ import type { Corner } from '@/core/job/job'
 import { worstGrade } from '@/core/soils/zoneLoads'
 import { wheelZones, type Zone } from '@/core/wheel/zone'
 import { makePlan } from './makePlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from './testPlans'
+import { times } from '@/core/job/testLong'
 
 const front: readonly Zone[] = ['face', 'lip', 'windows', 'lugSeats', 'cap', 'valve']
 const behind: readonly Zone[] = ['barrel', 'spokeBacks', 'windows', 'caliper']
@@ -20,7 +20,7 @@ it(
   () => {
     fc.assert(
       fc.property(anyPoorJob, (job) => {
-        for (const stage of makePlan(job).stages) {
+        for (const stage of planOnce(job).stages) {
           const corners = job.corners.filter(({ position }) => stage.corners.includes(position))
           const isCoated = corners.some(({ protection }) => protection.includes('ceramicCoating'))
           const hasScale = corners.some((corner) => scaleAt(corner, wheelZones))

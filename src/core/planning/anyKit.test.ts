@@ -11,16 +11,15 @@ import { reachesAs } from '@/core/choice/spots'
 import { isWorkedByHand } from '@/core/plan/byHand'
 import { workedZones } from '@/core/reachability/zoneReach'
 import { cleansWheel } from '@/core/acts/stageKind'
-import { makePlan } from './makePlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from './testPlans'
+import { times } from '@/core/job/testLong'
 
 const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 120 * times) =>
   it(
     name,
     () =>
       fc.assert(
-        fc.property(anyPoorJob, (job) => check(makePlan(job), job)),
+        fc.property(anyPoorJob, (job) => check(planOnce(job), job)),
         { numRuns },
       ),
     60_000 * times,

@@ -16,17 +16,15 @@ import { zoneReach } from '@/core/reachability/zoneReach'
 import { cleansWheel } from '@/core/acts/stageKind'
 import { axleOf } from '@/core/wheel/position'
 import { headlineOf, maxHeadlineCharacters } from '@/core/reasons/headline'
-import { makePlan } from './makePlan'
-
-/** How many times the usual number of situations is tried: `PROPERTY_TIMES=20 npx vitest run …` looks further. */
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from './testPlans'
+import { times } from '@/core/job/testLong'
 
 const holds = (name: string, check: (plan: Plan, job: Job) => void, numRuns = 80 * times) =>
   it(
     name,
     () =>
       fc.assert(
-        fc.property(anySituation.map(jobOf), (job) => check(makePlan(job), job)),
+        fc.property(anySituation.map(jobOf), (job) => check(planOnce(job), job)),
         { numRuns },
       ),
     60_000 * times,
@@ -286,7 +284,7 @@ describe('the plan of any job', () => {
           const dirtier = { ...one, [what]: one[what as 'film' | 'dust'] + 1 }
           const ratingIn = (situation: Situation) => {
             const job = jobOf({ ...situation, prefer: 'gentlest' })
-            const plan = makePlan(job)
+            const plan = planOnce(job)
             // Where not everything can be reached, what can be done for the rest decides.
             if (plan.shortfalls.some(({ text }) => unreached.some((key) => says(text, key)))) return undefined
             const ratings = wheelStages(plan).map(({ productId, rounds }) => {

@@ -10,8 +10,8 @@ import { worstGrade } from '@/core/soils/zoneLoads'
 import { soils } from '@/core/soils/soil'
 import { zones } from '@/core/wheel/zone'
 import { makePlan } from './makePlan'
+import { times } from '@/core/job/testLong'
 
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
 const holds = <T>(name: string, arbitrary: fc.Arbitrary<T>, check: (one: T) => void, numRuns = 60) =>
   it(name, () => fc.assert(fc.property(arbitrary, check), { numRuns: numRuns * times }), 60_000 * times)
 

@@ -13,6 +13,7 @@ import { runState } from '@/core/run/runState'
 import { grades, soils } from '@/core/soils/soil'
 import type { Position } from '@/core/wheel/position'
 import { makePlan } from './makePlan'
+import { planOnce } from './testPlans'
 
 const corner = testCorner
 const job = testJob
@@ -140,7 +141,7 @@ describe('every plan', () => {
   it('adds up: amounts, costs and minutes are the sums of their parts', () => {
     fc.assert(
       fc.property(anyJob, (one) => {
-        const plan = inEnglish(makePlan(one))
+        const plan = inEnglish(planOnce(one))
         for (const amount of plan.amounts) {
           const used = plan.stages.filter(({ productId }) => productId === amount.productId)
           // What is filled once is used once, and paid once.
@@ -169,7 +170,7 @@ describe('every plan', () => {
   it('rinses everything it sprays: worked to its end, no clock still runs', () => {
     fc.assert(
       fc.property(anyJob, (one) => {
-        const plan = inEnglish(makePlan(one))
+        const plan = inEnglish(planOnce(one))
         const events = plan.steps.map((step, index): RunEvent => ({
           kind: 'done',
           stepId: step.id,

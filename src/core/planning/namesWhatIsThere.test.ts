@@ -7,9 +7,8 @@ import { describe, expect, it } from 'vitest'
 import { anyPoorJob } from '@/core/job/testAnyJob'
 import { isHere } from '@/core/reachability/zoneReach'
 import type { Zone } from '@/core/wheel/zone'
-import { makePlan } from './makePlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from './testPlans'
+import { times } from '@/core/job/testLong'
 
 const named: readonly (readonly [RegExp, Zone])[] = [
   [/\barch\b(?! (brush|edge))/i, 'arch'],
@@ -29,7 +28,7 @@ it(
       fc.property(anyPoorJob, (job) => {
         const wearBy = (name: string | undefined): number =>
           protectionWears.indexOf(wearOf(job.cabinet.find((one) => one.name === name) as Product))
-        for (const { why, productName } of inEnglish(makePlan(job)).stages) {
+        for (const { why, productName } of inEnglish(planOnce(job)).stages) {
           const [, milder] = /(?:^|\. )([^.]+) is milder, but/.exec(why) ?? []
           if (milder) expect([why, wearBy(milder) <= wearBy(productName)]).toEqual([why, true])
         }
@@ -46,7 +45,7 @@ describe('the words of a step', () => {
     () => {
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          for (const step of inEnglish(makePlan(job)).steps) {
+          for (const step of inEnglish(planOnce(job)).steps) {
             const corner = job.corners.find(({ position }) => position === step.corner)
             if (!corner || step.act === 'hub' || step.act === 'testSpot') continue
             for (const [word, zone] of named) {
@@ -71,7 +70,7 @@ describe('the words of a step', () => {
     () => {
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          const { steps } = makePlan(job)
+          const { steps } = planOnce(job)
           for (const { corner, why, act } of steps)
             if (act === 'scrub' && says(why, 'steps.scrubTyre.beforeDressing'))
               expect(steps.some((step) => step.act === 'dress' && step.corner === corner)).toBe(true)

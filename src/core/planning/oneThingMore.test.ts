@@ -6,8 +6,7 @@ import { anySituation, jobOf } from '@/core/job/testAnyJob'
 import type { Plan } from '@/core/plan/plan'
 import { starterTools } from '@/core/tools/starterTools'
 import { makePlan } from './makePlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 // Whether foam goes over a cleaner in one pass hangs on how long that cleaner stays wet, which nobody searches for.
 const inHaste = anySituation.map(({ methods, ...situation }) => ({

@@ -12,8 +12,8 @@ import type { Shortfall } from '@/core/plan/plan'
 import { starterTools } from '@/core/tools/starterTools'
 import type { ToolKind } from '@/core/tools/tool'
 import { makePlan } from './makePlan'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from './testPlans'
+import { times } from '@/core/job/testLong'
 
 const mild = (job: Job): Job => ({ ...job, conditions: plainConditions() })
 const clean = (job: Job): Job => ({
@@ -77,7 +77,7 @@ describe('a refusal', () => {
     () =>
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          const refusals = makePlan(job).shortfalls
+          const refusals = planOnce(job).shortfalls
           for (const [cause, without] of causes) {
             const refused = refusals.filter((one) => isAbout(one, cause)).map(said)
             if (refused.length === 0) continue
@@ -95,7 +95,7 @@ describe('a refusal', () => {
     () =>
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          for (const { text, fix } of inEnglish(makePlan(job).shortfalls))
+          for (const { text, fix } of inEnglish(planOnce(job).shortfalls))
             expect(`${text} > ${fix}`).toMatch(
               /> .*\b(add|plan|come back|move|leave|look|wash|measure|allow|due|choose|work|clean the one|instead|reach|restoration|another day|second visit|wheel off)\b/i,
             )
@@ -120,7 +120,7 @@ it(
         const job = { ...free, wishes: { ...free.wishes, forbidden } }
         const worked = (of: Job) => makePlan(of).stages.map(({ kind }) => kind)
         const before = worked(free)
-        const texts = makePlan(job).shortfalls.map(({ text }) => text)
+        const texts = planOnce(job).shortfalls.map(({ text }) => text)
         for (const surface of ['arch', 'tyre'] as const) {
           if (!before.includes(surface)) continue
           const blamed = texts.filter(

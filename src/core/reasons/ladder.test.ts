@@ -6,8 +6,7 @@ import { optionsFor } from '@/core/choice/option'
 import { groupWheels } from '@/core/choice/wheelGroup'
 import { anyPoorJob } from '@/core/job/testAnyJob'
 import { ladderOf, escalationsOf } from './ladder'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { times } from '@/core/job/testLong'
 
 it(
   'each escalation does more than the one before, none is named twice, and the last is to stop',

@@ -7,8 +7,8 @@ import { makePlan } from '@/core/planning/makePlan'
 import { ruleBook } from '@/core/rules/book'
 import { surfaceOf } from '@/core/rules/judge'
 import type { Zone } from '@/core/wheel/zone'
-
-const times = Number(process.env.PROPERTY_TIMES ?? 1)
+import { planOnce } from '@/core/planning/testPlans'
+import { times } from '@/core/job/testLong'
 
 describe('a test spot', () => {
   it('of acid for a chrome lip is made on the lip, not on the paint behind the spokes', () => {
@@ -26,7 +26,7 @@ describe('a test spot', () => {
     () => {
       fc.assert(
         fc.property(anyPoorJob, (job) => {
-          const { steps, stages } = makePlan(job)
+          const { steps, stages } = planOnce(job)
           for (const step of steps.filter(({ act }) => act === 'testSpot')) {
             const corner = job.corners.find(({ position }) => position === step.corner)
             const tried = stages.filter(({ id }) => triedStageIds(step.id).includes(id))

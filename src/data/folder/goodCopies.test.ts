@@ -1,13 +1,13 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { openDatabase } from '../openDatabase'
 import { listCopies } from './goodCopies'
+import { newDataFolder } from '../testSnapshots'
 
 let folder = ''
 beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'even-spoke-copies-'))
+  folder = newDataFolder()
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 

@@ -1,12 +1,12 @@
-import { chmodSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { chmodSync, mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { openDatabase } from '../openDatabase'
+import { newDataFolder } from '../testSnapshots'
 
 let folder = ''
 beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'even-spoke-private-'))
+  folder = newDataFolder()
 })
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 

@@ -24,7 +24,7 @@ import { addWheelSet, countWheelSets } from '@/data/queries/wheelSets'
 import { readBackup } from '@/pool/backup/readBackup'
 import { unsealed } from '@/pool/backup/seal'
 import { writeBackup } from '@/pool/backup/writeBackup'
-import { listDue } from '../due'
+import { listDue } from '../due/due'
 import { backUp } from './backUp'
 import { lookAtBackup, restoreBackup } from './restoreBackup'
 

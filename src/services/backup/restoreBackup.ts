@@ -10,7 +10,7 @@ import { readMigrations } from '@/data/migrate'
 import { inPool } from '@/pool/pool'
 import { openBackup } from '@/pool/backup/readBackup'
 import { isDataFailure } from '@/data/dataFailure'
-import { forgetForecast } from '../askForecast'
+import { forgetForecast } from '@/services/forecast'
 
 /** A table of a backup beside what is there now. */
 export interface TableChange {

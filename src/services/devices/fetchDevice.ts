@@ -1,4 +1,4 @@
-import { readUpTo } from '../readUpTo'
+import { readUpTo } from '../jobs/readUpTo'
 
 /** A detailer waits no longer for a device, ms. */
 export const patienceMilliseconds = 1500

@@ -8,7 +8,7 @@ import {
   findPhotograph,
   isPhotographOfAnotherSet,
 } from '@/data/queries/photographs'
-import { setWithWheels } from '../setWithWheels'
+import { setWithWheels } from '../wheel-sets/setWithWheels'
 import { maxPhotoBytesTotal } from './photographRoom'
 import { drawPictures } from './drawPictures'
 

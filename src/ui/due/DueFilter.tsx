@@ -1,5 +1,5 @@
 import { useTranslations } from 'next-intl'
-import { dueKinds, surenesses, type DueKind, type Sureness } from '@/core/due/dueItem'
+import { type DueKind, dueKinds, type Sureness, surenesses } from '@/core/due'
 
 /** How the due list is asked for; stands in the address, so that it can be kept. */
 export interface DueQuery {

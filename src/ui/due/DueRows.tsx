@@ -5,7 +5,7 @@ import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { differenceInCalendarDays } from 'date-fns'
 import { Link } from '@/ui/Link'
-import type { DueItem } from '@/core/due/dueItem'
+import type { DueItem } from '@/core/due'
 import { DueActions, type DueActionsProps } from './DueActions'
 import { monthsOnAxis, placeOnAxis } from './dueAxis'
 

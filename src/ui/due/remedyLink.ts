@@ -1,4 +1,4 @@
-import type { DueItem } from '@/core/due/dueItem'
+import type { DueItem } from '@/core/due'
 import { exhaustive } from '@/core/exhaustive'
 
 /** What the link says: a key of the messages. */

@@ -31,7 +31,7 @@ export function ChoiceField<Value extends string>(props: ChoiceFieldProps<Value>
           </option>
         ))}
       </Form.Select>
-      <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
+      {fix && <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>}
       {hint && <Form.Text>{hint}</Form.Text>}
     </Form.Group>
   )

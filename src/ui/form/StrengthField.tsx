@@ -61,7 +61,7 @@ export function StrengthField({ id, label, value, set, fix, hint }: StrengthFiel
           isInvalid={fix !== undefined}
           onChange={(event) => keep(event.target.value, holds)}
         />
-        <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
+        {reading.kind !== 'open' && <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>}
         <Form.Text>{value === text ? hint : t('common.quantity.reads', { quantity: value })}</Form.Text>
       </Form.Group>
       {reading.kind === 'open' && (

@@ -83,7 +83,7 @@ export function TextField(props: TextFieldProps) {
           ))}
         </datalist>
       )}
-      <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>
+      {fix && <Form.Control.Feedback type="invalid">{fix}</Form.Control.Feedback>}
       {hint && <Form.Text>{hint}</Form.Text>}
     </Form.Group>
   )

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import * as v from 'valibot'
 import { list, numberFrom, shortText } from '@/contracts/fields'
 import { sayInEnglish } from '@/i18n/testEnglish'
-import { saidResolver } from './saidResolver'
+import { problemsIn, saidResolver } from './saidResolver'
 
 const schema = v.object({
   name: shortText('vehicleName'),
@@ -30,4 +30,24 @@ it('asks for a number where there is none, in our own words', async () => {
 it('passes on what is right', async () => {
   const right = { name: 'A', wheels: [{ width: 5 }] }
   expect(await check(right)).toEqual({ values: right, errors: {} })
+})
+
+it('leaves what the page has no words for to the program, and says the rest', async () => {
+  const canSay = ({ key }: { readonly key: string }) => key !== 'fields.range'
+  const resolver = saidResolver(
+    v.object({ name: shortText('vehicleName'), wheels: v.array(v.object({ spokes: numberFrom(1, 9) })) }),
+    sayInEnglish,
+    undefined,
+    canSay,
+  )
+  const options = { fields: {}, shouldUseNativeValidation: false }
+  const far = { wheels: [{ spokes: 99 }] }
+  expect(await resolver({ ...far, name: 'A' }, undefined, options)).toMatchObject({ errors: {} })
+  const { errors } = await resolver({ ...far, name: '' }, undefined, options)
+  expect(problemsIn(errors)).toEqual([{ path: 'name', found: '', fix: 'Enter the vehicle name.' }])
+})
+
+it('gives the path of each problem as the program names it', async () => {
+  const { errors } = await check({ name: ' ', wheels: [{ width: 5 }, { width: 99 }] })
+  expect(problemsIn(errors).map(({ path }) => path)).toEqual(['name', 'wheels[1].width'])
 })

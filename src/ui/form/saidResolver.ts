@@ -2,13 +2,25 @@ import { valibotResolver } from '@hookform/resolvers/valibot'
 import type { FieldValues, Resolver } from 'react-hook-form'
 import type * as v from 'valibot'
 import { messageOfIssue } from '@/contracts/issueText'
-import { message } from '@/core/message/message'
+import { message, type Message } from '@/core/message/message'
 import type { SaidProblem } from '@/i18n/saidProblems'
 import type { Say } from '@/i18n/sayer'
 
 /** What a field is told; Valibot's own text says nothing to a person. */
 const toldOf = (text: string, type: unknown) =>
   messageOfIssue(text) ?? message(type === 'number' ? 'fields.enterNumber' : 'fields.notValid')
+
+/** Errors without those of which the page has no words: the program says them when the form arrives. */
+function sayableErrors(errors: object, canSay: (said: Message) => boolean): object {
+  const { message: text, type } = errors as { message?: unknown; type?: unknown }
+  if (typeof text === 'string') return canSay(toldOf(text, type)) ? errors : {}
+  const entries = Object.entries(errors).flatMap(([name, inner]): [string, unknown][] => {
+    if (name === 'ref' || typeof inner !== 'object' || inner === null) return [[name, inner]]
+    const rest = sayableErrors(inner as object, canSay)
+    return Object.values(rest).some((one) => one !== undefined) ? [[name, rest]] : []
+  })
+  return Array.isArray(errors) ? Object.assign([], Object.fromEntries(entries)) : Object.fromEntries(entries)
+}
 
 /** Errors of a form, at any depth, with what they say as text. */
 function saidErrors(errors: object, say: Say): object {
@@ -25,11 +37,13 @@ function saidErrors(errors: object, say: Say): object {
 /**
  * Checks a form by the schema that the program checks it with when it arrives, and says what is wrong at each field.
  * @param inputOf what is sent of the values
+ * @param canSay whether the page has the words of a problem
  */
 export function saidResolver<Values extends FieldValues, Output>(
   schema: v.GenericSchema,
   say: Say,
   inputOf: (values: Values) => unknown = (values) => values,
+  canSay: (said: Message) => boolean = () => true,
 ): Resolver<Values, unknown, Output> {
   const check = valibotResolver(schema as v.GenericSchema<Values, Output>) as Resolver<
     Values,
@@ -38,7 +52,7 @@ export function saidResolver<Values extends FieldValues, Output>(
   >
   return async (values, context, options) => {
     const found = await check(inputOf(values) as Values, context, options)
-    return { ...found, errors: saidErrors(found.errors, say) } as typeof found
+    return { ...found, errors: saidErrors(sayableErrors(found.errors, canSay), say) } as typeof found
   }
 }
 

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl'
 import { useState } from 'react'
 import {
   useForm,
@@ -73,6 +74,7 @@ export function useWritingForm<Values extends FieldValues>(
   options: WritingFormOptions<Values>,
 ): WritingForm<Values> {
   const { name, version = 0, initial, schema, inputOf = (values: Values): unknown => values } = options
+  const t = useTranslations()
   const say = useSay()
   const [requestId, setRequestId] = useState(newId)
   const [isSent, setSent] = useState(false)
@@ -81,7 +83,9 @@ export function useWritingForm<Values extends FieldValues>(
   const toSend = (values: Values): unknown => inputOf(values, requestId)
   const form = useForm<Values, unknown, Values>({
     defaultValues: initial as DefaultValues<Values>,
-    ...(schema ? { resolver: saidResolver<Values, Values>(schema, say, toSend) } : {}),
+    ...(schema
+      ? { resolver: saidResolver<Values, Values>(schema, say, toSend, ({ key }) => t.has(key)) }
+      : {}),
   })
   const values = useWatch({ control: form.control }) as Values
   const draft = useDraft({
@@ -105,13 +109,15 @@ export function useWritingForm<Values extends FieldValues>(
     const next = options.afterwards?.(sent) ?? sent
     setRequestId(newId())
     draft.forget(next)
-    if (options.afterwards) form.reset(next)
+    // What was typed while it was on its way stays.
+    const isAsSent = JSON.stringify(form.getValues()) === JSON.stringify(sent)
+    if (options.afterwards && isAsSent) form.reset(next)
     setSent(true)
     options.whenSent?.(sent)
   }
   const submit = form.handleSubmit(
     () => {
-      const sent = form.getValues()
+      const sent = structuredClone(form.getValues())
       setRefused([])
       send(
         () => options.send(toSend(sent) as never, sent, requestId),

@@ -3,7 +3,7 @@ import { useFormats } from '@/i18n/useFormats'
 import type { Translator } from '@/i18n/translator'
 import { useTranslations } from 'next-intl'
 import { currentTime } from '@/clock'
-import type { LookEffect } from '@/core/due/lookEffect'
+import type { LookEffect } from '@/core/due'
 
 /** Where the date has moved to, and how much more certain it is. */
 const movedText = (

@@ -1,6 +1,6 @@
 import { useFormats } from '@/i18n/useFormats'
 import { useTranslations } from 'next-intl'
-import type { KnownLayer } from '@/forecast/layersOfSet'
+import type { KnownLayer } from '@/core/forecast'
 
 interface OtherLayersProps {
   readonly layers: readonly KnownLayer[]

@@ -6,10 +6,10 @@ import type { NextRequest } from 'next/server'
 import type { Guarded } from '@/app/access'
 import { admit, guarded, refusal } from '@/app/gateway'
 import type { Result } from '@/core/result'
-import { dataFolder } from '@/data/connection'
+import { dataFolder } from '@/services/records'
 import { mayUse } from '@/access-control/roles'
 import { contentSecurityPolicy } from '@/access-control/securityHeaders'
-import { receiveFile } from '@/services/backup/temporaryFiles'
+import { receiveFile } from '@/services/backup'
 
 /** No backup is larger. */
 const maxBytes = 500_000_000

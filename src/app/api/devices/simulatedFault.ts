@@ -1,5 +1,5 @@
 import type { DeviceName } from '@/contracts/devices'
-import { modeOf } from '@/services/devices/simulated'
+import { modeOf } from '@/services/devices'
 
 const slowMilliseconds = 5000
 

@@ -1,4 +1,4 @@
-import { database } from '@/data/connection'
+import { database } from '@/services/records'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

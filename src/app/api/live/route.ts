@@ -1,11 +1,9 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { message } from '@/core/message/message'
 import { headers } from 'next/headers'
-import { database } from '@/data/connection'
+import { database } from '@/services/records'
 import { callerHeaders } from '@/access-control/caller'
-import { feedOf } from '@/services/live/feedOf'
-import type { NumberedChange } from '@/services/live/liveFeed'
-import { addStream } from '@/services/live/streams'
+import { addStream, feedOf, type NumberedChange } from '@/services/live'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

@@ -1,6 +1,6 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { message } from '@/core/message/message'
-import { database } from '@/data/connection'
+import { database } from '@/services/records'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

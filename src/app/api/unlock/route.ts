@@ -1,9 +1,9 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { cookies } from 'next/headers'
 import { unlockInput } from '@/contracts/pairing'
-import { database } from '@/data/connection'
+import { database } from '@/services/records'
 import { deskCookie } from '@/access-control/caller'
-import { unlockDesk } from '@/services/pairing/passphrase'
+import { unlockDesk } from '@/services/pairing'
 import { readJson } from '../../readJson'
 import { route } from '@/app/access'
 

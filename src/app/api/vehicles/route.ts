@@ -1,5 +1,5 @@
-import { database } from '@/data/connection'
-import { listVehicles } from '@/data/queries/vehicles'
+import { database } from '@/services/records'
+import { listVehicles } from '@/services/wheel-sets'
 import { route } from '@/app/access'
 
 /** So many are offered to choose from. */

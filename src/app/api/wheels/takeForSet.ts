@@ -4,9 +4,7 @@ import { currentTime } from '@/clock'
 import type { GenericSchema, InferOutput } from 'valibot'
 import type { Result } from '@/core/result'
 import { isUuid } from '@/contracts/fields'
-import { database } from '@/data/connection'
-import type { Database } from '@/data/database'
-import { isDataFailure } from '@/data/dataFailure'
+import { database, type Database, isDataFailure } from '@/services/records'
 import { readJson } from '../../readJson'
 
 interface Taking<Schema extends GenericSchema, Value> {

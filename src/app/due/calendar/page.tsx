@@ -1,8 +1,8 @@
 import { getTranslations } from 'next-intl/server'
 import { titled } from '@/i18n/titled'
 import { Link } from '@/ui/Link'
-import { database } from '@/data/connection'
-import { calendarSecret } from '@/data/queries/calendarSecret'
+import { database } from '@/services/records'
+import { calendarSecret } from '@/services/due'
 import { CalendarPanel } from '@/ui/due/CalendarPanel'
 import { renewCalendar, trySubscription } from '../actions'
 

@@ -5,9 +5,9 @@ import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Link } from '@/ui/Link'
 import { capitalised } from '@/i18n/sayer'
-import { database } from '@/data/connection'
-import { readSettings } from '@/data/queries/settings'
-import { productsCompared, type RankedProduct } from '@/services/productsCompared'
+import { database } from '@/services/records'
+import { readSettings } from '@/services/settings'
+import { productsCompared, type RankedProduct } from '@/services/forecast'
 
 export const dynamic = 'force-dynamic'
 export const generateMetadata = titled('due.lasting.title')

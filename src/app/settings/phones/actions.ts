@@ -9,14 +9,18 @@ import { revalidatePath } from 'next/cache'
 import { fail, succeed, type Result } from '@/core/result'
 import { uuidOf } from '@/contracts/fields'
 import { pairingInput, passphraseInput } from '@/contracts/pairing'
-import { database } from '@/data/connection'
-import { keepOpenToNetwork } from '@/data/queries/desk'
-import { revokePairedDevice } from '@/data/queries/pairedDevices'
+import { database } from '@/services/records'
+import {
+  beginPairing,
+  canOpenNetwork,
+  keepOpenToNetwork,
+  networkAddress,
+  openNetwork,
+  revokePairedDevice,
+  setPassphrase,
+  spokenCode,
+} from '@/services/pairing'
 import { deskCookie } from '@/access-control/caller'
-import { canOpenNetwork, networkAddress, openNetwork } from '@/services/pairing/network'
-import { beginPairing } from '@/services/pairing/pairDevice'
-import { setPassphrase } from '@/services/pairing/passphrase'
-import { spokenCode } from '@/services/pairing/secrets'
 import { action } from '../../access'
 import { answerOf, refuse, type Refusal } from '../../refusal'
 import { qrOf } from '../../qrOf'

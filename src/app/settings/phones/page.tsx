@@ -4,10 +4,15 @@ import { bold } from '@/i18n/rich'
 import { titled } from '@/i18n/titled'
 import { currentTime } from '@/clock'
 import { Link } from '@/ui/Link'
-import { database } from '@/data/connection'
-import { readDesk } from '@/data/queries/desk'
-import { listPairedDevices } from '@/data/queries/pairedDevices'
-import { canOpenNetwork, networkAddresses, networkState, trustAddress } from '@/services/pairing/network'
+import { database } from '@/services/records'
+import {
+  canOpenNetwork,
+  listPairedDevices,
+  networkAddresses,
+  networkState,
+  readDesk,
+  trustAddress,
+} from '@/services/pairing'
 import { ActionButton } from '@/ui/form/ActionButton'
 import { PairingPanel } from '@/ui/pairing/PairingPanel'
 import { PassphraseForm } from '@/ui/pairing/PassphraseForm'

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { isUuid } from '@/contracts/fields'
-import { database } from '@/data/connection'
-import { findWheelSet, type WheelSet } from '@/data/queries/wheelSets'
+import { database } from '@/services/records'
+import { findWheelSet, type WheelSet } from '@/services/wheel-sets'
 
 /** The wheel set of a page, read once for it, or the page that says it is not there. */
 export const wheelSetOr404 = cache(async (id: string): Promise<WheelSet> => {

@@ -1,5 +1,5 @@
-import { database } from '@/data/connection'
-import { lookAtBackup } from '@/services/backup/restoreBackup'
+import { database } from '@/services/records'
+import { lookAtBackup } from '@/services/backup'
 import { ownersUpload } from '../ownersUpload'
 
 export const dynamic = 'force-dynamic'

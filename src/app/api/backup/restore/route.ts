@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache'
 import { succeed } from '@/core/result'
-import { database } from '@/data/connection'
-import { restoreBackup } from '@/services/backup/restoreBackup'
+import { database } from '@/services/records'
+import { restoreBackup } from '@/services/backup'
 import { ownersUpload } from '../ownersUpload'
 
 export const dynamic = 'force-dynamic'

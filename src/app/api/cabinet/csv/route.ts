@@ -1,7 +1,7 @@
 import { writeCabinetCsv } from '@/contracts/cabinetCsv'
-import { readSettings } from '@/data/queries/settings'
-import { database } from '@/data/connection'
-import { listProducts } from '@/data/queries/cabinet'
+import { readSettings } from '@/services/settings'
+import { database } from '@/services/records'
+import { listProducts } from '@/services/cabinet'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

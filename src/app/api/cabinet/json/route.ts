@@ -1,5 +1,5 @@
-import { database } from '@/data/connection'
-import { exportCabinet } from '@/services/cabinetFiles'
+import { database } from '@/services/records'
+import { exportCabinet } from '@/services/cabinet'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

@@ -1,6 +1,6 @@
 import { currentTime } from '@/clock'
-import { database } from '@/data/connection'
-import { shopCalendar } from '@/services/calendar'
+import { database } from '@/services/records'
+import { shopCalendar } from '@/services/due'
 import { route } from '@/app/access'
 
 export const dynamic = 'force-dynamic'

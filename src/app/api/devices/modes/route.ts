@@ -1,7 +1,7 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { deviceModeChange, deviceNames } from '@/contracts/devices'
 import { parse } from '@/contracts/problems'
-import { modeOf, setMode } from '@/services/devices/simulated'
+import { modeOf, setMode } from '@/services/devices'
 import { readLimitedText } from '../../readLimitedText'
 import { route } from '@/app/access'
 

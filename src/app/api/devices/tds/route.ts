@@ -1,7 +1,7 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
-import { simulatedWater } from '@/services/devices/simulated'
+import { simulatedWater } from '@/services/devices'
 import { answerAs } from '../simulatedFault'
 import { route } from '@/app/access'
 

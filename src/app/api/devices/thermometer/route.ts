@@ -2,7 +2,7 @@ import { problemAnswer } from '@/app/problemAnswer'
 import { message } from '@/core/message/message'
 import { currentTime } from '@/clock'
 import { positions } from '@/core/wheel/position'
-import { simulatedSurface } from '@/services/devices/simulated'
+import { simulatedSurface } from '@/services/devices'
 import { answerAs } from '../simulatedFault'
 import { route } from '@/app/access'
 

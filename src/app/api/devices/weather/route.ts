@@ -1,5 +1,5 @@
 import { currentTime } from '@/clock'
-import { simulatedWeather } from '@/services/devices/simulated'
+import { simulatedWeather } from '@/services/devices'
 import { answerAs } from '../simulatedFault'
 import { route } from '@/app/access'
 

@@ -1,8 +1,8 @@
 import { problemAnswer } from '@/app/problemAnswer'
 import { message } from '@/core/message/message'
 import { isUuid } from '@/contracts/fields'
-import { database } from '@/data/connection'
-import { readPicture } from '@/data/queries/photographs'
+import { database } from '@/services/records'
+import { readPicture } from '@/services/photographs'
 import { route } from '@/app/access'
 
 /** A photograph as a JPEG file; `?size=small` for lists. */

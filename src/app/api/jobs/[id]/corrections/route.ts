@@ -4,8 +4,8 @@ import { route } from '@/app/access'
 import { readJson } from '@/app/readJson'
 import { isUuid } from '@/contracts/fields'
 import { visitCorrection } from '@/contracts/runEvent'
-import { database } from '@/data/connection'
-import { correctVisit } from '@/services/correctVisit'
+import { database } from '@/services/records'
+import { correctVisit } from '@/services/jobs'
 
 export const dynamic = 'force-dynamic'
 

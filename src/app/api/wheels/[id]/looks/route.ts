@@ -1,5 +1,5 @@
 import { lookInput } from '@/contracts/protection'
-import { recordLook } from '@/services/recordLook'
+import { recordLook } from '@/services/protection'
 import { takeForSet } from '../../takeForSet'
 import { route } from '@/app/access'
 

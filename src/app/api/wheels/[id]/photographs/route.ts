@@ -1,5 +1,5 @@
 import { maxPhotoBytes, photographInput } from '@/contracts/photograph'
-import { keepPhotograph } from '@/services/photographs/keepPhotograph'
+import { keepPhotograph } from '@/services/photographs'
 import { takeForSet } from '../../takeForSet'
 import { route } from '@/app/access'
 

@@ -1,0 +1,10 @@
+/** What a route asks about keeping and restoring the records. */
+export { backUp } from './backUp'
+export { backupFolderOf, chooseBackupFolder } from './backupFolder'
+export { listBackups } from './backupsInFolder'
+export { backupTrouble } from './dailyBackup'
+export { lookAtBackup, restoreBackup } from './restoreBackup'
+export { nextBackupName } from './retention'
+export { receiveFile, temporaryPath } from './temporaryFiles'
+export { keepDailyBackups } from './dailyBackup'
+export { clearTemporaryFiles } from './temporaryFiles'

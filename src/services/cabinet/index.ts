@@ -1,0 +1,10 @@
+/** What a route asks about products, tools, stock and bottles. */
+export { exportCabinet, importCabinet, previewImport, type ImportPreview } from './cabinetFiles'
+export { roomProblem } from './cabinetRoom'
+export { enterStock } from './enterStock'
+export { mixBottle } from './mixBottle'
+export { lowStock, readCabinet } from './readCabinet'
+export { emptyBottle, findBottle, listFullBottles } from '@/data/queries/bottles'
+export { addProduct, findProduct, listProducts, updateProduct } from '@/data/queries/cabinet'
+export { listMovements } from '@/data/queries/stock'
+export { findTool, listTools, putTool, removeTool, setToolState, updateTool } from '@/data/queries/tools'

@@ -1,0 +1,3 @@
+/** What a route asks about how long protection lasts. */
+export { askForecast, forgetForecast } from './askForecast'
+export { productsCompared, type RankedProduct } from './productsCompared'
