@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, rmSync, statfsSync } from 'node:fs'
+import { chmodSync, existsSync, mkdtempSync, rmSync, statfsSync } from 'node:fs'
 import { join } from 'node:path'
 
 const memory = '/dev/shm'
@@ -13,6 +13,8 @@ export function keepInMemory() {
   const { bavail, bsize } = statfsSync(memory)
   if (bavail * bsize < neededBytes) return
   const folder = mkdtempSync(join(memory, 'even-spoke-tests-'))
+  // The PostgreSQL server runs as a user of its own, who has to get through to its folder.
+  chmodSync(folder, 0o711)
   process.env.EVEN_SPOKE_TEST_FOLDER = folder
   process.env.TMPDIR = folder
   process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
