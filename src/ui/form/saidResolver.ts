@@ -10,16 +10,14 @@ import type { Say } from '@/i18n/sayer'
 const toldOf = (text: string, type: unknown) =>
   messageOfIssue(text) ?? message(type === 'number' ? 'fields.enterNumber' : 'fields.notValid')
 
-/** Errors without those of which the page has no words: the program says them when the form arrives. */
-function sayableErrors(errors: object, canSay: (said: Message) => boolean): object {
+/** Whether the page has the words of every error. */
+function canSayAll(errors: object, canSay: (said: Message) => boolean): boolean {
   const { message: text, type } = errors as { message?: unknown; type?: unknown }
-  if (typeof text === 'string') return canSay(toldOf(text, type)) ? errors : {}
-  const entries = Object.entries(errors).flatMap(([name, inner]): [string, unknown][] => {
-    if (name === 'ref' || typeof inner !== 'object' || inner === null) return [[name, inner]]
-    const rest = sayableErrors(inner as object, canSay)
-    return Object.values(rest).some((one) => one !== undefined) ? [[name, rest]] : []
-  })
-  return Array.isArray(errors) ? Object.assign([], Object.fromEntries(entries)) : Object.fromEntries(entries)
+  if (typeof text === 'string') return canSay(toldOf(text, type))
+  return Object.entries(errors).every(
+    ([name, inner]) =>
+      name === 'ref' || typeof inner !== 'object' || inner === null || canSayAll(inner as object, canSay),
+  )
 }
 
 /** Errors of a form, at any depth, with what they say as text. */
@@ -52,7 +50,9 @@ export function saidResolver<Values extends FieldValues, Output>(
   >
   return async (values, context, options) => {
     const found = await check(inputOf(values) as Values, context, options)
-    return { ...found, errors: saidErrors(sayableErrors(found.errors, canSay), say) } as typeof found
+    // Where it has not, the form is sent, and the program says all of them at once.
+    const errors = canSayAll(found.errors, canSay) ? saidErrors(found.errors, say) : {}
+    return { ...found, errors } as typeof found
   }
 }
 
